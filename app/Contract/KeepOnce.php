@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Contract;
+
+use App\People\Person;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Carries out a POST in one transaction and, where it has an Idempotency-Key, once only: the same key sent again gets the first answer back.
+ * A refused request leaves nothing behind, its key included, so that it can be put right and sent again under the same key.
+ */
+final class KeepOnce
+{
+    private const LONGEST_KEY = 100;
+
+    /** A key is forgotten after this many days. */
+    public const DAYS_KEPT = 30;
+
+    /** @param \Closure(Request): Response $next */
+    public function handle(Request $request, \Closure $next): Response
+    {
+        $key = $request->header('Idempotency-Key');
+        if ($key !== null && ($key === '' || strlen($key) > self::LONGEST_KEY)) {
+            throw new Refusal(new Problem(400, 'bad-key', 'The key cannot be used', 'An Idempotency-Key has 1 to '.self::LONGEST_KEY.' characters.'));
+        }
+        $response = null;
+        try {
+            return DB::transaction(function () use ($request, $next, $key, &$response): Response {
+                $kept = $key === null ? null : $this->claim($request, $key);
+                if ($kept instanceof Response) {
+                    return $kept;
+                }
+                $response = $next($request);
+                if ($response->getStatusCode() >= 400) {
+                    throw new RolledBack;
+                }
+                if ($key !== null) {
+                    $this->keep($request, $key, $response);
+                }
+
+                return $response;
+            }, attempts: 3);
+        } catch (RolledBack) {
+            return $response;
+        }
+    }
+
+    /** Takes the key, or returns the answer kept under it. A twin still under way is waited for by the database's own lock. */
+    private function claim(Request $request, string $key): ?Response
+    {
+        $row = ['person_id' => $this->personId($request), 'key' => $key];
+        $fingerprint = hash('sha256', $request->method().' '.$request->path()."\n".$request->getContent());
+        if (DB::table('idempotency_keys')->insertOrIgnore([...$row, 'fingerprint' => $fingerprint]) === 1) {
+            return null;
+        }
+        $kept = DB::table('idempotency_keys')->where($row)->lockForUpdate()->first();
+        if ($kept === null || $kept->fingerprint !== $fingerprint) {
+            throw new Refusal(new Problem(422, 'key-reused', 'The key was used before', 'This Idempotency-Key belongs to another request. Use a new one.'));
+        }
+
+        return new JsonResponse($kept->body, $kept->status, array_filter(['ETag' => $kept->etag, 'Idempotent-Replay' => 'true']), json: true);
+    }
+
+    private function keep(Request $request, string $key, Response $response): void
+    {
+        DB::table('idempotency_keys')->where(['person_id' => $this->personId($request), 'key' => $key])->update([
+            'status' => $response->getStatusCode(),
+            'body' => $response->getContent() ?: '{}',
+            'etag' => $response->headers->get('ETag'),
+        ]);
+    }
+
+    private function personId(Request $request): int
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person->id;
+    }
+}

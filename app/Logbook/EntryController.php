@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Contract\Cursor;
+use App\Contract\Refusal;
+use App\Contract\TypedNumber;
+use App\People\Person;
+use App\Yard\Machine;
+use App\Yard\Yard;
+use App\Yard\YardLine;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+
+/** The logbook: reading it, and writing the kinds of entry that a machine gets. */
+final class EntryController
+{
+    public function __construct(
+        private readonly LogReading $logReading,
+        private readonly RecordService $recordService,
+        private readonly StrikeEntry $strikeEntry,
+    ) {}
+
+    public function index(Request $request): JsonResponse
+    {
+        return $this->page($request, Entry::query());
+    }
+
+    public function ofMachine(Request $request, Machine $machine): JsonResponse
+    {
+        return $this->page($request, $machine->entries());
+    }
+
+    public function storeReading(Request $request, Machine $machine): JsonResponse
+    {
+        $given = $request->validate([...Circumstances::rules(), 'value' => ['required', new TypedNumber('The reading')], 'meter' => ['sometimes', 'in:hours,distance']]);
+        $machine = $this->lock($machine);
+        $distance = ($given['meter'] ?? ($machine->meterAt(now()->toImmutable())?->unit->isDistance() === true ? 'distance' : 'hours')) === 'distance';
+        $reading = $distance ? GivenReading::distance($given['value']) : GivenReading::hours($given['value']);
+
+        return $this->written($request, $machine, ($this->logReading)($machine, $reading, Circumstances::of($request)));
+    }
+
+    public function storeService(Request $request, Machine $machine): JsonResponse
+    {
+        $given = $request->validate($this->serviceRules($machine), ['rule_ids.required' => 'Choose what was done.']);
+        $machine = $this->lock($machine);
+
+        return $this->written($request, $machine, ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), Circumstances::of($request)));
+    }
+
+    public function replaceMeter(Request $request, Machine $machine, ReplaceMeter $replaceMeter): JsonResponse
+    {
+        $given = $request->validate([
+            ...Circumstances::rules(),
+            'meter' => ['required', 'in:hours,distance'],
+            'old_value' => ['sometimes', 'nullable', new TypedNumber('The old meter')],
+            'new_value' => ['required', new TypedNumber('The new meter')],
+            'run' => ['sometimes', 'nullable', new TypedNumber('What the machine has run')],
+        ]);
+        $machine = $this->lock($machine);
+        $read = $given['meter'] === 'distance' ? GivenReading::distance(...) : GivenReading::hours(...);
+        $entry = $replaceMeter($machine, isset($given['old_value']) ? $read($given['old_value']) : null, $read($given['new_value']),
+            isset($given['run']) ? TypedNumber::read($given['run']) : null, Circumstances::of($request));
+
+        return $this->written($request, $machine, $entry);
+    }
+
+    public function standDown(Request $request, Machine $machine): JsonResponse
+    {
+        return $this->changeStand($request, $machine, EntryKind::StoodDown, 'Say what is wrong with it.');
+    }
+
+    public function lift(Request $request, Machine $machine): JsonResponse
+    {
+        return $this->changeStand($request, $machine, EntryKind::Lifted, 'Say why it may be used again.');
+    }
+
+    public function strike(Request $request, Entry $entry): JsonResponse
+    {
+        $given = $request->validate(['because' => ['required', 'string', 'max:500']]);
+        $machine = $this->lock($entry->machine);
+        ($this->strikeEntry)($entry->refresh(), $this->person($request), $given['because']);
+
+        return $this->written($request, $machine->unsetRelation('meters'), $entry->refresh(), 200);
+    }
+
+    /** Strikes a reading or a service and writes what is right beside it. */
+    public function correct(Request $request, Entry $entry): JsonResponse
+    {
+        if (! in_array($entry->kind, [EntryKind::Reading, EntryKind::Service], true)) {
+            throw Refusal::conflict('Only readings and services are corrected. Strike this one and write it anew.');
+        }
+        $isReading = $entry->kind === EntryKind::Reading;
+        $given = $request->validate(['because' => ['required', 'string', 'max:500'], ...Circumstances::rules(),
+            ...($isReading ? ['value' => ['required', new TypedNumber('The reading')]] : $this->serviceRules($entry->machine))]);
+        $machine = $this->lock($entry->machine);
+        ($this->strikeEntry)($entry->refresh(), $this->person($request), $given['because']);
+        $at = $given['at'] ?? ($entry->day_only ? Yard::query()->firstOrFail()->dayOf($entry->happened_at)->format('Y-m-d') : $entry->happened_at->toAtomString());
+        $circumstances = Circumstances::of($request, $at);
+        $new = $isReading
+            ? ($this->logReading)($machine, $entry->meter?->unit->isDistance() === true ? GivenReading::distance($given['value']) : GivenReading::hours($given['value']), $circumstances, ['corrects_id' => $entry->id])
+            : ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), $circumstances, $entry->id);
+
+        return $this->written($request, $machine, $new);
+    }
+
+    /** @return array<string, array<mixed>> */
+    private function serviceRules(Machine $machine): array
+    {
+        $meters = collect($machine->currentMeters())->map(fn ($meter): string => $meter->unit->isDistance() ? 'distance' : 'hours');
+        $needed = fn (string $kind): string => $meters->contains($kind) ? 'required' : 'prohibited';
+
+        return [
+            ...Circumstances::rules(),
+            'rule_ids' => ['required', 'array', 'min:1', 'max:200'],
+            'rule_ids.*' => ['integer', 'distinct'],
+            'hours' => [$needed('hours'), 'nullable', new TypedNumber('The hour meter')],
+            'distance' => [$needed('distance'), 'nullable', new TypedNumber('The odometer')],
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return list<GivenReading>
+     */
+    private function serviceReadings(array $given): array
+    {
+        return array_values(array_filter([
+            isset($given['hours']) ? GivenReading::hours($given['hours']) : null,
+            isset($given['distance']) ? GivenReading::distance($given['distance']) : null,
+        ]));
+    }
+
+    private function changeStand(Request $request, Machine $machine, EntryKind $kind, string $reasonMissing): JsonResponse
+    {
+        $request->validate([...Circumstances::rules(), 'note' => ['required', 'string', 'max:1000']], ['note.required' => $reasonMissing]);
+        $machine = $this->lock($machine);
+        $newest = $machine->entries()->whereIn('kind', [EntryKind::StoodDown, EntryKind::Lifted])->whereNull('struck_at')->latest('happened_at')->latest('id')->first();
+        if (($newest?->kind ?? EntryKind::Lifted) === $kind) {
+            throw Refusal::conflict($kind === EntryKind::StoodDown ? "{$machine->name} is stood down already." : "{$machine->name} is not stood down.");
+        }
+        $circumstances = Circumstances::of($request);
+
+        return $this->written($request, $machine, $machine->entries()->create([...$circumstances->columns(), 'kind' => $kind, 'note' => $circumstances->note]));
+    }
+
+    /** Whoever writes to a machine waits for whoever is writing to it. */
+    private function lock(Machine $machine): Machine
+    {
+        return Machine::query()->lockForUpdate()->findOrFail($machine->id);
+    }
+
+    private function written(Request $request, Machine $machine, Entry $entry, int $status = 201): JsonResponse
+    {
+        return new JsonResponse(['entry' => EntryShape::of($entry, $this->person($request)), 'line' => YardLine::rewrite($machine)->line], $status);
+    }
+
+    /** @param Builder<Entry>|HasMany<Entry, Machine> $entries */
+    private function page(Request $request, Builder|HasMany $entries): JsonResponse
+    {
+        $filter = $request->validate(['kind' => ['sometimes', Rule::enum(EntryKind::class)]]);
+        $page = $entries->whereNull('part_of_id')->when($filter['kind'] ?? null, fn ($query, string $kind) => $query->where('kind', $kind))
+            ->with(EntryShape::WITH)->orderByDesc('happened_at')->orderByDesc('id')->cursorPaginate(Cursor::pageSize($request));
+        $reader = $this->person($request);
+
+        return Cursor::respond($page, fn (Entry $entry): array => EntryShape::of($entry, $reader));
+    }
+
+    private function person(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\People\Person;
+use Core\Measure\Plain;
+use Illuminate\Support\Facades\Gate;
+
+/** An entry as the contract's `Entry`. */
+final class EntryShape
+{
+    /** What an entry is shown with. */
+    public const WITH = ['machine:id,name', 'meter', 'person:id,name', 'struckBy:id,name', 'parts.meter', 'tasks'];
+
+    /** @return array<string, mixed> */
+    public static function of(Entry $entry, Person $reader): array
+    {
+        $entry->loadMissing(self::WITH);
+
+        return [
+            'id' => $entry->id,
+            'machine_id' => $entry->machine_id,
+            'machine' => $entry->machine->name,
+            'kind' => $entry->kind->value,
+            'in_words' => self::inWords($entry),
+            'happened_at' => $entry->happened_at->toAtomString(),
+            'day_only' => $entry->day_only,
+            'written_at' => $entry->written_at->toAtomString(),
+            'by' => $entry->person?->name,
+            'device' => $entry->device,
+            'note' => $entry->note,
+            'readings' => ($entry->kind === EntryKind::Reading ? collect([$entry]) : $entry->parts)->map(self::reading(...))->values()->all(),
+            'tasks' => $entry->tasks->map(fn (EntryTask $task): array => ['rule_id' => $task->rule_id, 'task' => $task->task, 'kind' => $task->kind->value])->all(),
+            'confirmed_because' => $entry->confirmed_because ?? $entry->parts->value('confirmed_because'),
+            'corrects_id' => $entry->corrects_id,
+            'struck' => $entry->struck_at === null ? null : [
+                'at' => $entry->struck_at->toAtomString(),
+                'by' => $entry->struckBy?->name,
+                'because' => $entry->struck_because,
+            ],
+            'may_strike' => ! $entry->isStruck() && $entry->kind->canBeStruck() && Gate::forUser($reader)->allows('strike', $entry),
+        ];
+    }
+
+    /** @return array{meter_id: int|null, unit: string|null, value: string, typed: string|null} */
+    private static function reading(Entry $reading): array
+    {
+        return ['meter_id' => $reading->meter_id, 'unit' => $reading->meter?->unit->value, 'value' => (string) $reading->shownValue(), 'typed' => $reading->typed];
+    }
+
+    private static function inWords(Entry $entry): string
+    {
+        $at = $entry->parts->map(self::shown(...))->implode(', ');
+
+        return match ($entry->kind) {
+            EntryKind::MachineAdded => 'Entered in the book',
+            EntryKind::Reading => self::shown($entry),
+            EntryKind::Service => ($at === '' ? '' : "At {$at}: ").$entry->tasks->map(fn (EntryTask $task): string => self::done($task))->implode(', '),
+            EntryKind::MeterReplaced => 'Meter replaced: '.$entry->parts->map(self::shown(...))->implode(', then '),
+            EntryKind::StoodDown => 'Stood down',
+            EntryKind::Lifted => 'Lifted, fit for use',
+            EntryKind::RuleChanged => 'Rulebook changed',
+        };
+    }
+
+    private static function shown(Entry $reading): string
+    {
+        $value = $reading->shownValue();
+
+        return $value === null ? '' : Plain::number($value).' '.$reading->meter?->unit->value;
+    }
+
+    private static function done(EntryTask $task): string
+    {
+        return mb_strtolower(mb_substr($task->task, 0, 1)).mb_substr($task->task, 1).' '.$task->kind->done();
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Contract\Problem;
+use App\Contract\Refusal;
+use App\Yard\Machine;
+use App\Yard\Meter;
+use App\Yard\Yard;
+use Brick\Math\BigDecimal;
+use Core\Measure\Plain;
+use Core\Meter\Judgement;
+use Core\Meter\Reading;
+use Core\Meter\ReadingKind;
+use Illuminate\Database\Eloquent\Builder;
+
+/** Writes a reading down, asking first where it can hardly be right. */
+final readonly class LogReading
+{
+    public function __construct(private Yard $yard) {}
+
+    /**
+     * The machine's row must be locked by the caller.
+     *
+     * @param  array<string, mixed>  $links  part_of_id, corrects_id
+     *
+     * @throws Refusal if the machine has no such meter, or the reading is implausible and nobody said why it is right
+     */
+    public function __invoke(Machine $machine, GivenReading $given, Circumstances $circumstances, array $links = [], string $field = 'value'): Entry
+    {
+        $meter = $machine->meterAt($circumstances->when->at, $given->distance)
+            ?? throw Refusal::field($field, "{$machine->name} has no ".($given->distance ? 'odometer' : 'hour meter').'.');
+        $judgement = $this->judge($meter, $given->value, $circumstances->when);
+        if (! $judgement->isPlausible() && trim((string) $circumstances->confirmedBecause) === '') {
+            throw new Refusal(new Problem(409, 'implausible-reading', 'Can this be right?', $this->question($judgement, $given), [$field => [$judgement->why]], [
+                'kind' => $judgement->kind->value,
+                'typed' => $given->typed,
+                'suggestion' => $judgement->suggestion === null ? null : (string) $judgement->suggestion,
+            ]));
+        }
+
+        return $machine->entries()->create([
+            ...$circumstances->columns(),
+            ...$links,
+            'kind' => EntryKind::Reading,
+            'meter_id' => $meter->id,
+            'value' => (string) $given->value,
+            'typed' => mb_substr($given->typed, 0, 60),
+            'note' => isset($links['part_of_id']) ? null : $circumstances->note,
+            'confirmed_because' => $judgement->isPlausible() ? null : $circumstances->confirmedBecause,
+        ]);
+    }
+
+    /** Held against the reading before it, and the one after it where it arrives late. */
+    public function judge(Meter $meter, BigDecimal $value, When $when): Judgement
+    {
+        $reading = new Reading($value, $when->at, $when->dayOnly);
+        $judgement = $this->against($this->lastBefore($meter, $when), $reading, $meter);
+        $after = $this->neighbour($meter, fn (Builder $query) => $query->where('happened_at', '>', $when->at)->orderBy('happened_at')->orderBy('value'));
+        if (! $judgement->isPlausible() || $after === null) {
+            return $judgement;
+        }
+        $next = $this->against($reading, $after, $meter);
+
+        return $next->isPlausible() ? $judgement : $next;
+    }
+
+    /** The last reading at or before a moment, as the meter showed it. */
+    public function lastBefore(Meter $meter, When $when): ?Reading
+    {
+        return $this->neighbour($meter, fn (Builder $query) => $query->where('happened_at', '<=', $when->at)->orderByDesc('happened_at')->orderByDesc('value'));
+    }
+
+    /** Hours are often written down later than they were read, so within a day only the dates count. */
+    private function against(?Reading $before, Reading $after, Meter $meter): Judgement
+    {
+        if ($before !== null && $before->daysUntil($after) < 1) {
+            [$before, $after] = [Reading::onDay($before->value, $this->yard->dayOf($before->at)), Reading::onDay($after->value, $this->yard->dayOf($after->at))];
+        }
+
+        return Judgement::of($before, $after, $meter->unit->mostPerDay(), unit: $meter->unit);
+    }
+
+    /** @param \Closure(Builder<Entry>): Builder<Entry> $which */
+    private function neighbour(Meter $meter, \Closure $which): ?Reading
+    {
+        $entry = $which(Entry::query()->where('meter_id', $meter->id)->whereNull('struck_at'))->first();
+
+        return $entry === null ? null : new Reading(BigDecimal::of((string) $entry->value)->stripTrailingZeros(), $entry->happened_at, $entry->day_only);
+    }
+
+    private function question(Judgement $judgement, GivenReading $given): string
+    {
+        return $judgement->why.match (true) {
+            $judgement->suggestion !== null => ' Did you mean '.Plain::number($judgement->suggestion).'?',
+            $judgement->kind === ReadingKind::Lower => ' Was the meter replaced?',
+            default => ' Is that so?',
+        };
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Contract\Refusal;
+use App\People\Person;
+use App\Yard\Meter;
+
+/** Strikes an entry: it stays readable, and nothing follows from it any more. */
+final class StrikeEntry
+{
+    /**
+     * The machine's row must be locked by the caller.
+     *
+     * @throws Refusal if it is struck already, belongs to another entry, or later entries rest on it
+     */
+    public function __invoke(Entry $entry, Person $by, string $because): void
+    {
+        if ($entry->isStruck()) {
+            throw Refusal::conflict('This entry is struck already.');
+        }
+        if ($entry->part_of_id !== null) {
+            throw Refusal::conflict('This reading belongs to another entry. Correct that one.');
+        }
+        if (! $entry->kind->canBeStruck()) {
+            throw Refusal::conflict('This entry only tells of a change. Change it back instead.');
+        }
+        if ($entry->kind === EntryKind::MeterReplaced) {
+            $this->takeMeterOff($entry);
+        }
+        $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
+        $entry->update($strike);
+        $entry->parts()->whereNull('struck_at')->update($strike);
+    }
+
+    private function takeMeterOff(Entry $entry): void
+    {
+        $meter = Meter::query()->where('fitted_by_id', $entry->id)->firstOrFail();
+        $read = Entry::query()->where('meter_id', $meter->id)->whereNull('struck_at')
+            ->where(fn ($readings) => $readings->whereNull('part_of_id')->orWhere('part_of_id', '!=', $entry->id))->exists();
+        if ($read) {
+            throw Refusal::conflict('The new meter has been read since. Strike those readings first.');
+        }
+        $meter->update(['struck' => true]);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Logbook\Entry;
+use App\Logbook\EntryPolicy;
+use App\People\Person;
+use App\People\PersonPolicy;
+use App\Yard\Machine;
+use App\Yard\MachinePolicy;
+use App\Yard\Yard;
+use Carbon\CarbonImmutable;
+use Illuminate\Auth\EloquentUserProvider;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\ServiceProvider;
+
+/** Ties the rooms together. */
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->scoped(Yard::class, fn (): Yard => Yard::query()->firstOrFail());
+    }
+
+    public function boot(): void
+    {
+        Date::use(CarbonImmutable::class);
+        Model::preventSilentlyDiscardingAttributes();
+        Gate::policy(Machine::class, MachinePolicy::class);
+        Gate::policy(Entry::class, EntryPolicy::class);
+        Gate::policy(Person::class, PersonPolicy::class);
+        Auth::provider('active-people', fn (Application $app, array $config): EloquentUserProvider => (new EloquentUserProvider($app->make('hash'), $config['model']))
+            ->withQuery(fn ($people) => $people->where('active', true)));
+    }
+}

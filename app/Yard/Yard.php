@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use App\Contract\Versioned;
+use Carbon\CarbonImmutable;
+use Core\Meter\MeterUnit;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The yard itself: one to an installation.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $time_zone
+ * @property MeterUnit $distance_unit
+ * @property int $version
+ */
+final class Yard extends Model
+{
+    use Versioned;
+
+    protected $table = 'yard';
+
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $guarded = [];
+
+    protected $attributes = ['version' => 1];
+
+    protected function casts(): array
+    {
+        return ['distance_unit' => MeterUnit::class];
+    }
+
+    /** The present moment on the yard's own clock. */
+    public function now(): CarbonImmutable
+    {
+        return CarbonImmutable::now($this->time_zone);
+    }
+
+    /** The yard's local day, as the rules reckon days: a date without a place. */
+    public function today(): \DateTimeImmutable
+    {
+        return $this->dayOf($this->now());
+    }
+
+    public function dayOf(\DateTimeInterface $instant): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable(CarbonImmutable::instance($instant)->setTimezone($this->time_zone)->format('Y-m-d').'T00:00:00Z');
+    }
+
+    /** @return array<string, mixed> */
+    public function toRecord(): array
+    {
+        return ['name' => $this->name, 'time_zone' => $this->time_zone, 'distance_unit' => $this->distance_unit->value, 'version' => $this->version];
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use Core\Schedule\Headline;
+use Core\Schedule\Interval;
+use Core\Schedule\MachineClass;
+use Core\Schedule\StarterRule;
+use Core\Schedule\StarterRulebook;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule as Among;
+
+/** The yard as a whole. */
+final readonly class YardController
+{
+    private const NAMES_TOLD = 3;
+
+    public function __construct(private Yard $yard) {}
+
+    public function show(): JsonResponse
+    {
+        YardLine::bringUpToDate($this->yard);
+        $counts = YardLine::query()->toBase()->groupBy('state')->pluck(DB::raw('count(*)'), 'state');
+
+        return $this->yard->respond([
+            ...$this->yard->toRecord(),
+            'today' => $this->yard->today()->format('Y-m-d'),
+            'week' => (int) $this->yard->today()->format('W'),
+            'machines' => (int) $counts->sum(),
+            'headline' => Headline::of($this->firstNames($counts), $counts->map(intval(...))->all()),
+            'places' => Machine::query()->where('retired', false)->distinct()->orderBy('place')->pluck('place')->all(),
+            'classes' => array_map(fn (MachineClass $class): array => [
+                'class' => $class->value,
+                'label' => $class->label(),
+                'usual_meters' => array_map(fn ($unit): string => $unit->value, $class->usualMeters()),
+            ], MachineClass::cases()),
+        ]);
+    }
+
+    public function update(Request $request): JsonResponse
+    {
+        $given = $request->validate([
+            'name' => ['sometimes', 'string', 'max:80'],
+            'time_zone' => ['sometimes', 'timezone:all'],
+            'distance_unit' => ['sometimes', 'in:km,mi'],
+        ]);
+        $yard = $this->yard->changeAsSeen($request, fn (Yard $current) => $current->fill($given), fn (Yard $current): array => $current->toRecord());
+
+        return $yard->respond($yard->toRecord());
+    }
+
+    /** A rulebook to begin with, by class; every figure is common practice. */
+    public function starterRulebook(Request $request): JsonResponse
+    {
+        $class = MachineClass::from($request->validate(['class' => ['required', Among::enum(MachineClass::class)]])['class']);
+
+        return new JsonResponse(['class' => $class->value, 'rules' => array_map(fn (StarterRule $rule): array => [
+            'task' => $rule->task,
+            'kind' => $rule->kind->value,
+            'first' => array_map(fn (Interval $first): object => (object) WrittenInterval::fromCore($first), $rule->first === null ? [] : [$rule->first]),
+            'every' => (object) WrittenInterval::fromCore($rule->every),
+            'note' => $rule->note,
+            'common_practice' => true,
+        ], StarterRulebook::for($class)), 'sources' => ['common practice']]);
+    }
+
+    /**
+     * @param  Collection<string, int>  $counts
+     * @return array<string, list<string>> the first few names of each state
+     */
+    private function firstNames(Collection $counts): array
+    {
+        return $counts->map(fn (int $count, string $state): array => Machine::query()->join('yard_lines', 'yard_lines.machine_id', '=', 'machines.id')
+            ->where('yard_lines.state', $state)->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id')->limit(self::NAMES_TOLD)->pluck('name')->all())->all();
+    }
+}

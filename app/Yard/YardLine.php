@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * A machine's line on the yard's sheet, reckoned from its facts. It carries the version of those facts and the day it holds for, and can be made
+ * again at any time.
+ *
+ * @property int $machine_id
+ * @property int $facts_version
+ * @property string $reckoned_on
+ * @property string $state
+ * @property int $urgency
+ * @property int $days_left
+ * @property array<string, mixed> $line
+ */
+final class YardLine extends Model
+{
+    /** Where nobody can tell when a point will come, it sorts behind all others. */
+    public const NOBODY_CAN_TELL = 99_999;
+
+    private const MACHINES_AT_ONCE = 200;
+
+    public const ORDER = ['past' => 0, 'due' => 1, 'stood_down' => 2, 'nearing' => 3, 'unknown' => 4, 'fresh' => 5];
+
+    protected $primaryKey = 'machine_id';
+
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['line' => 'array'];
+    }
+
+    /** After a fact of one machine has changed. */
+    public static function rewrite(Machine $machine): self
+    {
+        $machine->newQuery()->whereKey($machine->id)->toBase()->increment('facts_version');
+        $machine->facts_version++;
+        self::reckon([$machine], Yard::query()->firstOrFail());
+
+        return self::query()->findOrFail($machine->id);
+    }
+
+    /** Reckons every line that does not hold for today, once, however many ask at the same time. */
+    public static function bringUpToDate(Yard $yard): void
+    {
+        if (self::stale($yard)->doesntExist()) {
+            return;
+        }
+        Cache::lock('yard-lines', 60)->block(60, function () use ($yard): void {
+            self::reckonEach(self::stale($yard), $yard);
+        });
+    }
+
+    /** Makes every line anew from the facts. */
+    public static function rebuild(Yard $yard): int
+    {
+        return self::reckonEach(Machine::query()->where('retired', false), $yard);
+    }
+
+    /** @return Builder<Machine> machines without a line for today */
+    private static function stale(Yard $yard): Builder
+    {
+        return Machine::query()->where('retired', false)->whereNotExists(fn ($lines) => $lines->from('yard_lines')
+            ->whereColumn('yard_lines.machine_id', 'machines.id')->where('reckoned_on', $yard->today()->format('Y-m-d')));
+    }
+
+    /**
+     * Machine by machine under its lock, so that nothing written meanwhile is overlooked.
+     *
+     * @param  Builder<Machine>  $machines
+     * @return int how many
+     */
+    private static function reckonEach(Builder $machines, Yard $yard): int
+    {
+        $count = 0;
+        foreach ($machines->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
+            DB::transaction(fn () => self::reckon(Machine::query()->whereKey($ids)->with('meters', 'rules')->lockForUpdate()->get()->all(), $yard));
+            $count += $ids->count();
+        }
+
+        return $count;
+    }
+
+    /** @param list<Machine> $machines */
+    private static function reckon(array $machines, Yard $yard): void
+    {
+        $rows = [];
+        foreach (Reckoning::ofAll($machines, $yard) as $id => $reckoning) {
+            $rows[] = [
+                'machine_id' => $id,
+                'facts_version' => $reckoning->machine->facts_version,
+                'reckoned_on' => $yard->today()->format('Y-m-d'),
+                'state' => $reckoning->state(),
+                'urgency' => self::ORDER[$reckoning->state()],
+                'days_left' => max(-self::NOBODY_CAN_TELL, min(self::NOBODY_CAN_TELL, $reckoning->outlook->expectedDays() ?? self::NOBODY_CAN_TELL)),
+                'line' => json_encode(LineShape::of($reckoning), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            ];
+        }
+        self::query()->upsert($rows, ['machine_id'], ['facts_version', 'reckoned_on', 'state', 'urgency', 'days_left', 'line']);
+    }
+}

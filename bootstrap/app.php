@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Contract\KeepOnce;
+use App\Contract\Problem;
+use App\Contract\SecurityHeaders;
+use App\People\SessionOrToken;
+use App\Yard\Commands\RebuildYard;
+use Database\Demo\DemoAccounts;
+use Database\Demo\LoadDemo;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
+    ->withCommands([RebuildYard::class, LoadDemo::class, DemoAccounts::class])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->group('api', [SessionOrToken::class, Illuminate\Routing\Middleware\SubstituteBindings::class]);
+        $middleware->alias(['once' => KeepOnce::class]);
+        $middleware->priority([SessionOrToken::class, Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, KeepOnce::class, Illuminate\Routing\Middleware\SubstituteBindings::class, Illuminate\Auth\Middleware\Authorize::class]);
+        $middleware->trustProxies(at: array_filter(explode(',', (string) ($_ENV['TRUSTED_PROXIES'] ?? ''))) ?: null);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(fn (Throwable $thrown, Request $request) => $request->is('api/*') ? Problem::from($thrown)->toResponse($request) : null);
+    })
+    ->create();
+
+// Everything a running yard writes lives in its own state folder: settings, sessions, logs.
+if ($state = getenv('JARDINIER_STATE')) {
+    $app->useEnvironmentPath($state);
+    $app->useStoragePath($state.'/storage');
+}
+
+return $app;

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Measure;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+
+/** Bare numbers as they stand in a sentence. */
+final class Plain
+{
+    /** Rounded half up to at most two decimals, thousands set apart: `1,204.3`. */
+    public static function number(BigDecimal $value): string
+    {
+        $text = (string) $value->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
+        [$whole, $decimals] = explode('.', $text.'.');
+
+        return preg_replace('/\B(?=(\d{3})+$)/', ',', $whole).($decimals === '' ? '' : '.'.$decimals);
+    }
+
+    /** `1 day`, `3 days`. */
+    public static function count(int $count, string $noun): string
+    {
+        return number_format($count).' '.$noun.(abs($count) === 1 ? '' : 's');
+    }
+
+    /** `14 May 2026` */
+    public static function day(\DateTimeImmutable $day): string
+    {
+        return $day->format('j F Y');
+    }
+}

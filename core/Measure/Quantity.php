@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Measure;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigNumber;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+
+/** An exact amount of something in a unit. Immutable; arithmetic is rational, so nothing is lost until it is shown. */
+final readonly class Quantity
+{
+    private function __construct(
+        public BigRational $value,
+        public Unit $unit,
+    ) {}
+
+    /** @throws Unreadable if the amount cannot exist (see {@see self::refuseImpossible()}) */
+    public static function of(BigNumber|int|string $value, Unit $unit): self
+    {
+        $quantity = new self(BigRational::of($value), $unit);
+        $quantity->refuseImpossible();
+
+        return $quantity;
+    }
+
+    /**
+     * Reads a number with its unit in any order of spacing: `1 3/4 qt`, `350ml`, `-12 °C`, `180 in-lb`.
+     *
+     * @param  Unit|null  $assumed  the unit where none is written; without it a bare number is refused
+     *
+     * @throws Unreadable
+     */
+    public static function parse(string $written, ?Unit $assumed = null): self
+    {
+        if (! preg_match('~^\s*([+\-−–]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞](?:[\d\s.,/⁄½⅓⅔¼¾⅛⅜⅝⅞\x{00A0}\x{202F}\']|-(?=\d))*)(.*?)\s*$~u', $written, $part)) {
+            throw new Unreadable(trim($written) === '' ? 'An amount is missing.' : "\"{$written}\" is not an amount. Write a number and a unit, like 1 3/4 qt.");
+        }
+        [, $number, $word] = $part;
+        if (preg_match("/'\s*$/u", $number)) {
+            [$number, $word] = [rtrim($number, " '"), "'".$word];
+        }
+        $unit = $word === '' ? $assumed : Unit::fromWord($word);
+        if ($unit === null) {
+            throw new Unreadable($word === '' ? "The unit is missing after {$number}. Write it like 1 3/4 qt." : "\"{$word}\" is not a unit known here.");
+        }
+
+        return self::of(WrittenNumber::parse($number), $unit);
+    }
+
+    /** @throws Unreadable if the units measure different things */
+    public function to(Unit $unit): self
+    {
+        if ($unit === $this->unit) {
+            return $this;
+        }
+        $this->refuseOtherThan($unit->dimension());
+
+        return new self($this->si()->minus($unit->zero())->dividedBy($unit->factor()), $unit);
+    }
+
+    /** The exact value in SI units: m³, m, Pa, N·m, N, K, V, A, kg or s. */
+    public function si(): BigRational
+    {
+        return $this->value->multipliedBy($this->unit->factor())->plus($this->unit->zero());
+    }
+
+    /** @throws Unreadable if the other measures something else */
+    public function plus(self $other): self
+    {
+        return self::of($this->value->plus($other->to($this->unit)->value), $this->unit);
+    }
+
+    /** @throws Unreadable if the other measures something else, or more is taken than there is */
+    public function minus(self $other): self
+    {
+        return self::of($this->value->minus($other->to($this->unit)->value), $this->unit);
+    }
+
+    /** @throws Unreadable if the other measures something else */
+    public function compareTo(self $other): int
+    {
+        return $this->value->compareTo($other->to($this->unit)->value);
+    }
+
+    /** The value as a decimal, rounded half up, without trailing zeros. */
+    public function rounded(int $places = 6): BigDecimal
+    {
+        return $this->value->toScale($places, RoundingMode::HALF_UP)->stripTrailingZeros();
+    }
+
+    /** As it is read aloud, the other system in brackets: `1.89 L (2 qt)`. */
+    public function display(): string
+    {
+        $counterpart = $this->unit->counterpart();
+
+        return $this->inOwnUnit().($counterpart === null ? '' : " ({$this->to($counterpart)->inOwnUnit()})");
+    }
+
+    private function inOwnUnit(): string
+    {
+        $places = $this->unit->places();
+        $size = $this->value->abs();
+        while ($places < 6 && $size->isPositive() && $size->isLessThan(BigRational::nd(1, 10 ** $places))) {
+            $places++;
+        }
+
+        return $this->rounded($places).' '.$this->unit->symbol();
+    }
+
+    /** @throws Unreadable */
+    private function refuseOtherThan(Dimension $dimension): void
+    {
+        if ($this->unit->dimension() !== $dimension) {
+            throw new Unreadable(sprintf('%s is a %s, not a %s.', $this->inOwnUnit(), $this->unit->dimension()->value, $dimension->value));
+        }
+    }
+
+    /** @throws Unreadable below nothing, or below absolute zero */
+    private function refuseImpossible(): void
+    {
+        if ($this->si()->isNegative()) {
+            throw new Unreadable($this->unit->dimension() === Dimension::Temperature
+                ? "{$this->inOwnUnit()} is below absolute zero."
+                : "{$this->inOwnUnit()} is less than nothing.");
+        }
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Measure;
+
+/** The words and abbreviations that people write for units, lower case, without spaces, dots and dashes. */
+final class UnitWords
+{
+    /** @var array<string, list<string>> unit id => words */
+    private const WORDS = [
+        'L' => ['l', 'lt', 'ltr', 'litre', 'litres', 'liter', 'liters'],
+        'mL' => ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc'],
+        'us_gal' => ['gal', 'gals', 'gallon', 'gallons'],
+        'us_qt' => ['qt', 'qts', 'quart', 'quarts'],
+        'us_pt' => ['pt', 'pts', 'pint', 'pints'],
+        'us_floz' => ['floz', 'fluidounce', 'fluidounces'],
+        'mm' => ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'],
+        'cm' => ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'],
+        'm' => ['m', 'metre', 'metres', 'meter', 'meters'],
+        'in' => ['in', 'inch', 'inches', '"', '″'],
+        'ft' => ['ft', 'foot', 'feet', "'", '′'],
+        'km' => ['km', 'kms', 'kilometre', 'kilometres', 'kilometer', 'kilometers'],
+        'mi' => ['mi', 'mile', 'miles'],
+        'kPa' => ['kpa', 'kilopascal', 'kilopascals'],
+        'bar' => ['bar', 'bars'],
+        'psi' => ['psi', 'lb/in2', 'lbf/in2', 'lb/in²', 'lbf/in²'],
+        'N_m' => ['nm', 'newtonmetre', 'newtonmetres', 'newtonmeter', 'newtonmeters'],
+        'ft_lbf' => ['ftlb', 'ftlbs', 'ftlbf', 'lbft', 'lbfft', 'footpound', 'footpounds'],
+        'in_lbf' => ['inlb', 'inlbs', 'inlbf', 'lbin', 'lbfin', 'inchpound', 'inchpounds'],
+        'kgf_m' => ['kgfm', 'kgm', 'mkgf', 'mkg'],
+        'N' => ['n', 'newton', 'newtons'],
+        'lbf' => ['lbf', 'lbsf', 'poundforce', 'poundsforce'],
+        'kgf' => ['kgf', 'kp', 'kilogramforce'],
+        'degC' => ['°c', 'c', 'degc', 'celsius', '℃'],
+        'degF' => ['°f', 'f', 'degf', 'fahrenheit', '℉'],
+        'V' => ['v', 'volt', 'volts'],
+        'A' => ['a', 'amp', 'amps', 'ampere', 'amperes'],
+        'g' => ['g', 'gr', 'gram', 'grams', 'gramme', 'grammes'],
+        'kg' => ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms'],
+        'oz' => ['oz', 'ounce', 'ounces'],
+        'lb' => ['lb', 'lbs', 'pound', 'pounds'],
+        'h' => ['h', 'hr', 'hrs', 'hour', 'hours'],
+        'min' => ['min', 'mins', 'minute', 'minutes'],
+        's' => ['s', 'sec', 'secs', 'second', 'seconds'],
+        'd' => ['d', 'day', 'days'],
+    ];
+
+    private const IMPERIAL = ['us_gal' => 'imp_gal', 'us_qt' => 'imp_qt', 'us_pt' => 'imp_pt', 'us_floz' => 'imp_floz'];
+
+    /** @var array<string, Unit>|null */
+    private static ?array $units = null;
+
+    public static function find(string $word): ?Unit
+    {
+        self::$units ??= self::index();
+
+        return self::$units[$word] ?? null;
+    }
+
+    /** @return array<string, Unit> */
+    private static function index(): array
+    {
+        $index = [];
+        foreach (Unit::cases() as $unit) {
+            $index[mb_strtolower(str_replace('_', '', $unit->value))] = $unit;
+        }
+        foreach (self::WORDS as $id => $words) {
+            foreach ($words as $word) {
+                $index[$word] = Unit::from($id);
+            }
+            foreach (isset(self::IMPERIAL[$id]) ? $words : [] as $word) {
+                $index['us'.$word] = Unit::from($id);
+                $index['imp'.$word] = $index['imperial'.$word] = $index['uk'.$word] = Unit::from(self::IMPERIAL[$id]);
+            }
+        }
+
+        return $index;
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Meter;
+
+/** How a reading sits against the one before it. */
+enum ReadingKind: string
+{
+    case Ok = 'ok';
+    case Repeat = 'repeat';
+    case Lower = 'lower';
+    case TooFast = 'too_fast';
+    case Future = 'future';
+
+    public function isPlausible(): bool
+    {
+        return $this === self::Ok || $this === self::Repeat;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reckoner;
+
+/** The calculators by name. */
+final class Catalogue
+{
+    /** @var array<string, class-string<Calculator>> */
+    private const CALCULATORS = [
+        'convert' => Convert::class,
+        'countdown' => SetCountdown::class,
+        'reading' => JudgeReading::class,
+        'standing' => JudgeStanding::class,
+    ];
+
+    /** @return list<string> */
+    public static function names(): array
+    {
+        return array_keys(self::CALCULATORS);
+    }
+
+    /**
+     * @param  array<mixed>  $given
+     * @return array<string, mixed>
+     *
+     * @throws UnknownCalculator
+     * @throws BadInput
+     */
+    public static function reckon(string $name, array $given, \DateTimeImmutable $now): array
+    {
+        $calculator = self::CALCULATORS[$name] ?? throw new UnknownCalculator("There is no calculator called \"{$name}\". There are: ".implode(', ', self::names()).'.');
+
+        return (new $calculator)->answer(new Fields($given), $now)->toArray();
+    }
+}

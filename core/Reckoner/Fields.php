@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reckoner;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\Exception\MathException;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+use Core\Measure\Unreadable;
+use Core\Measure\WrittenNumber;
+
+/**
+ * The fields given to a calculator, read as the kinds that it asks for. What cannot be read is noted beside its name; {@see self::complete()}
+ * then refuses the lot, so that every fault is told at once.
+ */
+final class Fields
+{
+    private Faults $faults;
+
+    /** @param array<mixed> $given */
+    public function __construct(private readonly array $given, private readonly string $path = '', ?Faults $faults = null)
+    {
+        $this->faults = $faults ?? new Faults;
+    }
+
+    public function has(string $name): bool
+    {
+        return isset($this->given[$name]);
+    }
+
+    /** @throws BadInput if any field was at fault */
+    public function complete(): void
+    {
+        $this->faults->refuse();
+    }
+
+    public function fault(string $name, string $message): void
+    {
+        $this->faults->add($this->path.$name, $message);
+    }
+
+    /** A bare number, or null with the fault noted. */
+    public function number(string $name, string $what, bool $aboveZero = false): ?BigDecimal
+    {
+        return $this->required($name, $what) ? $this->optionalNumber($name, $what, $aboveZero) : null;
+    }
+
+    /** A bare number, null where it is not given. */
+    public function optionalNumber(string $name, string $what, bool $aboveZero = false): ?BigDecimal
+    {
+        $value = $this->given[$name] ?? null;
+        if ($value === null) {
+            return null;
+        }
+        $number = $this->read($name, $value, $what);
+        if ($number !== null && ($number->isNegative() || ($aboveZero && $number->isZero()))) {
+            $this->fault($name, ucfirst($what).($aboveZero ? ' must be above zero.' : ' is never less than nothing.'));
+
+            return null;
+        }
+
+        return $number;
+    }
+
+    public function optionalWholeNumber(string $name, string $what, int $most): ?int
+    {
+        $number = $this->optionalNumber($name, $what);
+        if ($number === null) {
+            return null;
+        }
+        if ($number->stripTrailingZeros()->getScale() > 0 || $number->isGreaterThan($most)) {
+            $this->fault($name, ucfirst($what)." is a whole number up to {$most}.");
+
+            return null;
+        }
+
+        return $number->toInt();
+    }
+
+    /** A quantity as a person writes it, or as value and unit. */
+    public function quantity(string $name, string $what): ?Quantity
+    {
+        if (! $this->required($name, $what)) {
+            return null;
+        }
+        $given = $this->given[$name];
+        try {
+            if (is_string($given)) {
+                return Quantity::parse($given);
+            }
+            if (is_array($given) && is_string($given['unit'] ?? null) && is_scalar($given['value'] ?? null) && ! is_bool($given['value'])) {
+                $unit = Unit::tryFrom($given['unit']) ?? Unit::fromWord($given['unit']) ?? throw new Unreadable("\"{$given['unit']}\" is not a unit known here.");
+
+                return Quantity::of(WrittenNumber::parse(self::decimal($given['value'])), $unit);
+            }
+            throw new Unreadable(ucfirst($what).' is written with its unit, like "1 3/4 qt", or as {"value", "unit"}.');
+        } catch (Unreadable $unreadable) {
+            $this->fault($name, $unreadable->getMessage());
+
+            return null;
+        }
+    }
+
+    public function unit(string $name, string $what): ?Unit
+    {
+        if (! $this->required($name, $what)) {
+            return null;
+        }
+        $given = $this->given[$name];
+        $unit = is_string($given) ? Unit::tryFrom($given) ?? Unit::fromWord($given) : null;
+        if ($unit === null) {
+            $this->fault($name, is_string($given) ? "\"{$given}\" is not a unit known here." : ucfirst($what).' is the name of a unit.');
+        }
+
+        return $unit;
+    }
+
+    /** A day, null where it is not given. */
+    public function optionalDay(string $name, string $what): ?\DateTimeImmutable
+    {
+        $instant = $this->has($name) ? $this->instant($name, $what) : null;
+
+        return $instant === null ? null : new \DateTimeImmutable($instant->format('Y-m-d').'T00:00:00Z');
+    }
+
+    /** An ISO 8601 day or instant. */
+    public function instant(string $name, string $what): ?\DateTimeImmutable
+    {
+        if (! $this->required($name, $what)) {
+            return null;
+        }
+        $given = $this->given[$name];
+        if (is_string($given) && preg_match('/^(\d{4})-(\d{2})-(\d{2})(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:?\d{2})?)?$/', $given, $part)
+            && checkdate((int) $part[2], (int) $part[3], (int) $part[1]) && (int) $part[1] >= 1900 && (int) $part[1] < 2200) {
+            try {
+                return new \DateTimeImmutable($given, new \DateTimeZone('UTC'));
+            } catch (\Exception) {
+            }
+        }
+        $this->fault($name, ucfirst($what).' is a day like 2026-05-14.');
+
+        return null;
+    }
+
+    /** Whether an instant was given as a day only. */
+    public function isDayOnly(string $name): bool
+    {
+        return is_string($this->given[$name] ?? null) && strlen($this->given[$name]) === 10;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  T  $default
+     * @return T
+     */
+    public function choice(string $name, \BackedEnum $default, string $what): \BackedEnum
+    {
+        $given = $this->given[$name] ?? null;
+        if ($given === null) {
+            return $default;
+        }
+        $choice = is_string($given) ? $default::tryFrom($given) : null;
+        if ($choice === null) {
+            $this->fault($name, ucfirst($what).' is one of '.implode(', ', array_map(fn (\BackedEnum $case): string => (string) $case->value, $default::cases())).'.');
+        }
+
+        return $choice ?? $default;
+    }
+
+    /** The fields within a field; empty where it is missing or at fault. */
+    public function within(string $name, string $what): self
+    {
+        if (! $this->required($name, $what)) {
+            return new self([], "{$this->path}{$name}.", $this->faults);
+        }
+        $given = $this->given[$name];
+        if (! is_array($given) || ($given !== [] && array_is_list($given))) {
+            $this->fault($name, ucfirst($what).' is a set of named values.');
+            $given = [];
+        }
+
+        return new self($given, "{$this->path}{$name}.", $this->faults);
+    }
+
+    /** @return list<self> the rows of a list; empty where it is not given or at fault */
+    public function rows(string $name, string $what): array
+    {
+        $given = $this->given[$name] ?? [];
+        if (! is_array($given) || ! array_is_list($given) || count($given) > 10_000) {
+            $this->fault($name, ucfirst($what).' is a list of at most 10,000.');
+
+            return [];
+        }
+        $rows = [];
+        foreach ($given as $index => $row) {
+            if (! is_array($row)) {
+                $this->fault("{$name}.{$index}", 'Each of these is a set of named values.');
+            } else {
+                $rows[] = new self($row, "{$this->path}{$name}.{$index}.", $this->faults);
+            }
+        }
+
+        return $rows;
+    }
+
+    private function required(string $name, string $what): bool
+    {
+        if ($this->has($name) && $this->given[$name] !== '') {
+            return true;
+        }
+        $this->fault($name, ucfirst($what).' is missing.');
+
+        return false;
+    }
+
+    private function read(string $name, mixed $value, string $what): ?BigDecimal
+    {
+        try {
+            if (! is_string($value) && ! is_int($value) && ! is_float($value)) {
+                throw new Unreadable(ucfirst($what).' is a number.');
+            }
+
+            return WrittenNumber::parse(self::decimal($value))->toBigDecimal();
+        } catch (Unreadable $unreadable) {
+            $this->fault($name, $unreadable->getMessage());
+        } catch (MathException) {
+            $this->fault($name, ucfirst($what).' must be a decimal number.');
+        }
+
+        return null;
+    }
+
+    private static function decimal(string|int|float $value): string
+    {
+        return is_float($value) ? rtrim(rtrim(sprintf('%.9F', $value), '0'), '.') : (string) $value;
+    }
+}

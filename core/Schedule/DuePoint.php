@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Schedule;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+
+/**
+ * Where a rule falls due along one dimension, with its early and late windows. Positions are hours, kilometres, or days since 1970.
+ */
+final readonly class DuePoint
+{
+    /**
+     * @param  BigDecimal  $since  the last time it was done, or the machine's beginning
+     * @param  BigDecimal  $early  length of the window before the point
+     * @param  BigDecimal  $late  length of the window after it
+     */
+    public function __construct(
+        public Limit $limit,
+        public BigDecimal $since,
+        public BigDecimal $at,
+        public BigDecimal $now,
+        public BigDecimal $early,
+        public BigDecimal $late,
+    ) {}
+
+    public function remaining(): BigDecimal
+    {
+        return $this->at->minus($this->now);
+    }
+
+    public function state(): State
+    {
+        $remaining = $this->remaining();
+
+        return match (true) {
+            $remaining->isGreaterThan($this->early) => State::Fresh,
+            $remaining->isPositive() => State::Nearing,
+            $remaining->negated()->isLessThanOrEqualTo($this->late) => State::Due,
+            default => State::Past,
+        };
+    }
+
+    /** From 0 when it was done to 1 at the point, and beyond. */
+    public function shareUsed(): BigDecimal
+    {
+        $span = $this->at->minus($this->since);
+        $run = $this->now->minus($this->since);
+
+        return match (true) {
+            ! $run->isPositive() => BigDecimal::zero(),
+            ! $span->isPositive() => BigDecimal::one(),
+            default => $run->dividedBy($span, 6, RoundingMode::HALF_UP),
+        };
+    }
+
+    /** Whether this point is reached before another: the more urgent state, then the larger share used. */
+    public function comesBefore(self $other): bool
+    {
+        $ranks = $this->state()->rank() <=> $other->state()->rank();
+
+        return $ranks > 0 || ($ranks === 0 && $this->shareUsed()->isGreaterThan($other->shareUsed()));
+    }
+}

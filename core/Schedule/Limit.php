@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Schedule;
+
+/** The dimensions along which a rule falls due. */
+enum Limit: string
+{
+    case Hours = 'hours';
+    case Distance = 'km';
+    case Date = 'date';
+}

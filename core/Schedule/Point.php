@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Schedule;
+
+use Brick\Math\BigDecimal;
+
+/** A point in a machine's life: hours and kilometres run, and the day. What is not known is null. */
+final readonly class Point
+{
+    public function __construct(
+        public ?BigDecimal $hours = null,
+        public ?BigDecimal $km = null,
+        public ?\DateTimeImmutable $date = null,
+    ) {}
+
+    public function along(Limit $limit): ?BigDecimal
+    {
+        return match ($limit) {
+            Limit::Hours => $this->hours,
+            Limit::Distance => $this->km,
+            Limit::Date => $this->date === null ? null : BigDecimal::of(Day::number($this->date)),
+        };
+    }
+}

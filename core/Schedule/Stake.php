@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Schedule;
+
+use Brick\Math\BigDecimal;
+use Core\Measure\Plain;
+
+/** A mark on a rail where one or more tasks fall due together. */
+final readonly class Stake
+{
+    /**
+     * @param  BigDecimal  $at  position on the rail
+     * @param  BigDecimal  $earlyFrom  where the widest early window begins
+     * @param  bool  $byDate  placed where the machine will probably be on a date, not where the meter must stand
+     * @param  \DateTimeImmutable|null  $date  the day it falls due, or probably will
+     * @param  non-empty-list<Task>  $tasks  the one with the longest interval first
+     * @param  string|null  $interval  the longest interval in words
+     */
+    public function __construct(
+        public BigDecimal $at,
+        public BigDecimal $earlyFrom,
+        public State $state,
+        public bool $byDate,
+        public ?\DateTimeImmutable $date,
+        public array $tasks,
+        public ?string $interval,
+    ) {}
+
+    /** `100 h, engine oil and 2 more` */
+    public function label(): string
+    {
+        $more = count($this->tasks) - 1;
+        $name = mb_strtolower(mb_substr($this->tasks[0]->name, 0, 1)).mb_substr($this->tasks[0]->name, 1);
+
+        return ($this->interval === null ? '' : $this->interval.', ').$name.($more === 0 ? '' : ' and '.Plain::number(BigDecimal::of($more)).' more');
+    }
+}

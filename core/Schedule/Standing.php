@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Schedule;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use Core\Measure\Plain;
+use Core\Meter\MeterUnit;
+
+/** What a rule says of one machine now. */
+final readonly class Standing
+{
+    private const UNREAD = [
+        'hours' => 'Nobody has read the hour meter, so the hours cannot be judged.',
+        'km' => 'Nobody has read the odometer, so the distance cannot be judged.',
+        'date' => 'Today\'s date is not known, so the months cannot be judged.',
+    ];
+
+    private const UNRECORDED = [
+        'hours' => 'The hours at the last service are not on record, so only the rest is judged.',
+        'km' => 'The distance at the last service is not on record, so only the rest is judged.',
+        'date' => 'The day of the last service is not on record, so only the rest is judged.',
+    ];
+
+    /**
+     * @param  array<string, DuePoint>  $points  by the name of their limit
+     * @param  list<string>  $notes
+     */
+    private function __construct(
+        public Rule $rule,
+        public State $state,
+        public array $points,
+        public ?DuePoint $limiting,
+        public array $notes,
+        private bool $everDone,
+    ) {}
+
+    /**
+     * @param  Point|null  $start  the machine's beginning, or null where its history is unknown
+     * @param  list<Point>  $done  in any order
+     */
+    public static function of(Rule $rule, ?Point $start, array $done, Point $now): self
+    {
+        $points = [];
+        $notes = [];
+        $begun = $unjudged = false;
+        foreach (array_filter(Limit::cases(), $rule->uses(...)) as $limit) {
+            $last = self::furthest($done, $limit);
+            $known = $last !== null || $start?->along($limit) !== null;
+            $begun = $begun || $known;
+            $note = match (true) {
+                $now->along($limit) === null => self::UNREAD[$limit->value],
+                ! $known && ($done !== [] || $start !== null) => self::UNRECORDED[$limit->value],
+                default => null,
+            };
+            if ($note !== null) {
+                $notes[] = $note;
+                $unjudged = true;
+
+                continue;
+            }
+            $point = self::along($limit, $rule, $start, $last, $now);
+            if ($point !== null) {
+                $points[$limit->value] = $point;
+            }
+        }
+        $limiting = self::earliest($points);
+        $notes = [...$notes, ...self::remarks($rule, $start, $points[Limit::Hours->value] ?? null)];
+        $state = $limiting?->state() ?? ($begun && ! $unjudged ? State::Fresh : State::Unknown);
+
+        return new self($rule, $state, $points, $limiting, $notes, $done !== []);
+    }
+
+    /** Hours this fluid or part will have run at the due point, from the last time it was done. */
+    public function runsFor(): ?BigDecimal
+    {
+        $hours = $this->points[Limit::Hours->value] ?? null;
+
+        return $hours?->at->minus($hours->since);
+    }
+
+    public function shareUsed(): BigDecimal
+    {
+        return $this->limiting?->shareUsed() ?? BigDecimal::zero();
+    }
+
+    public function dueDate(): ?\DateTimeImmutable
+    {
+        $date = $this->points[Limit::Date->value] ?? null;
+
+        return $date === null ? null : Day::of($date->at->toInt());
+    }
+
+    /**
+     * One plain sentence with its numbers.
+     *
+     * @param  MeterUnit  $distance  the unit that distances are told in
+     */
+    public function why(MeterUnit $distance = MeterUnit::Kilometres): string
+    {
+        $point = $this->limiting;
+        if ($point === null) {
+            return $this->state === State::Fresh ? 'It was due once and has been done; it does not come again.' : 'Nobody knows when this was last done. Say when, or do it now.';
+        }
+
+        return ($this->everDone ? 'Last done at ' : 'Counted from ').self::position($point->limit, $point->since, $distance).', '.$this->interval($point, $distance).' '.self::left($point, $distance);
+    }
+
+    private function interval(DuePoint $point, MeterUnit $distance): string
+    {
+        $at = self::position($point->limit, $point->at, $distance);
+        $every = $this->rule->every->inWords($distance);
+
+        return $every === '' ? "due once at {$at}." : "every {$every}: next at {$at}.";
+    }
+
+    private static function left(DuePoint $point, MeterUnit $distance): string
+    {
+        $remaining = $point->remaining();
+        $amount = self::amount($point->limit, $remaining->abs(), $distance);
+        $allowed = self::amount($point->limit, $point->late, $distance);
+
+        return match ($point->state()) {
+            State::Fresh => "{$amount} left.",
+            State::Nearing => "{$amount} left, inside the early window.",
+            State::Due => $remaining->isZero() ? 'Due now.' : "Due, {$amount} beyond the point; {$allowed} late is allowed.",
+            default => "Past by {$amount}; {$allowed} late is allowed.",
+        };
+    }
+
+    private static function position(Limit $limit, BigDecimal $at, MeterUnit $distance): string
+    {
+        return $limit === Limit::Date ? Plain::day(Day::of($at->toInt())) : self::amount($limit, $at, $distance);
+    }
+
+    private static function amount(Limit $limit, BigDecimal $amount, MeterUnit $distance): string
+    {
+        return match ($limit) {
+            Limit::Hours => Plain::number($amount).' h',
+            Limit::Distance => Plain::number($distance->fromReckoned($amount)).' '.$distance->value,
+            Limit::Date => Plain::count($amount->toScale(0, RoundingMode::DOWN)->toInt(), 'day'),
+        };
+    }
+
+    private static function along(Limit $limit, Rule $rule, ?Point $start, ?Point $last, Point $now): ?DuePoint
+    {
+        if ($limit === Limit::Date) {
+            return $now->date === null ? null : (new DatedCourse($rule))->next($start?->date, $last?->date, $now->date);
+        }
+        $position = $now->along($limit);
+
+        return $position === null ? null : (new MeteredCourse($rule, $limit))->next($start?->along($limit), $last?->along($limit), $position);
+    }
+
+    /** @param list<Point> $done */
+    private static function furthest(array $done, Limit $limit): ?Point
+    {
+        $furthest = null;
+        foreach ($done as $point) {
+            $position = $point->along($limit);
+            if ($position !== null && ($furthest === null || $position->isGreaterThan($furthest->along($limit) ?? $position))) {
+                $furthest = $point;
+            }
+        }
+
+        return $furthest;
+    }
+
+    /** @param array<string, DuePoint> $points */
+    private static function earliest(array $points): ?DuePoint
+    {
+        $earliest = null;
+        foreach ($points as $point) {
+            if ($earliest === null || $point->comesBefore($earliest)) {
+                $earliest = $point;
+            }
+        }
+
+        return $earliest;
+    }
+
+    /** @return list<string> */
+    private static function remarks(Rule $rule, ?Point $start, ?DuePoint $hours): array
+    {
+        $remarks = [];
+        $every = $rule->every->hours;
+        if ($hours !== null && $every !== null) {
+            $runs = $hours->at->minus($hours->since);
+            $most = $every->multipliedBy($rule->late->plus(1));
+            if ($runs->isGreaterThan($most)) {
+                $remarks[] = sprintf('Runs for %s h until then, over the %s h allowed.', Plain::number($runs), Plain::number($most));
+            }
+        }
+        if ($rule->isLooserThanBook()) {
+            $remarks[] = sprintf('Looser than the book, which says every %s.', $rule->book?->inWords());
+        }
+        if ($rule->anchor === Anchor::Chart && $rule->every->months !== null && $start?->date === null) {
+            $remarks[] = 'The chart has no beginning date, so months are counted from the last service.';
+        }
+
+        return $remarks;
+    }
+}

@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Carbon\CarbonImmutable;
+use Core\Schedule\MachineClass;
+use Core\Schedule\StarterRule;
+use Core\Schedule\StarterRulebook;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Lives one machine's years day by day: it is run by season, read, serviced early or late, and now and then something happens to it. */
+final class DemoLife
+{
+    /** @var list<array{at: CarbonImmutable, hours: float|null, km: float|null, by: string}> */
+    public array $readings = [];
+
+    /** @var list<array{at: CarbonImmutable, hours: float|null, km: float|null, tasks: list<string>, by: string, note: string|null}> */
+    public array $services = [];
+
+    /** @var array{at: CarbonImmutable, old: float, new: float}|null */
+    public ?array $meterReplaced = null;
+
+    private Randomizer $chance;
+
+    private float $run;
+
+    private float $km;
+
+    /** @var array<string, array{run: float, km: float, at: CarbonImmutable}> by task */
+    private array $lastDone = [];
+
+    public readonly CarbonImmutable $begins;
+
+    public function __construct(public readonly DemoMachine $machine, private readonly CarbonImmutable $today, int $seed)
+    {
+        $this->chance = new Randomizer(new Mt19937($seed));
+        $this->begins = $today->subDays($machine->knownDays);
+        $this->run = $machine->atStart;
+        $this->km = round($machine->atStart * $machine->kmPerHour);
+        $this->live();
+    }
+
+    public function hasHourMeter(): bool
+    {
+        return $this->machine->class !== MachineClass::SmallTruck;
+    }
+
+    public function hasOdometer(): bool
+    {
+        return $this->machine->kmPerHour > 0 || ! $this->hasHourMeter();
+    }
+
+    /** @return list<StarterRule> */
+    public function rules(): array
+    {
+        return StarterRulebook::for($this->machine->class);
+    }
+
+    private function live(): void
+    {
+        $this->read($this->begins, 'rosa');
+        if (! $this->machine->unknownHistory) {
+            $this->takeOver();
+        }
+        $factor = $this->factorToFinish();
+        for ($day = $this->begins->addDay(); $day <= $this->today->subDays($this->machine->unreadDays); $day = $day->addDay()) {
+            $worked = $this->work($day, $factor);
+            $this->replaceMeter($day);
+            if ($worked && $this->chance->getInt(1, 100) <= 45 || $day->equalTo($this->today->subDays($this->machine->unreadDays))) {
+                $this->read($day, $this->driver());
+            }
+            if (! $this->machine->unknownHistory && $day->isWeekday()) {
+                $this->service($day);
+            }
+        }
+    }
+
+    /** What was last done before the history begins: somewhere within each interval. */
+    private function takeOver(): void
+    {
+        $tasks = [];
+        foreach ($this->rules() as $rule) {
+            $share = $this->chance->getInt(10, 80) / 100;
+            $back = max(3, (int) round(($rule->every->months ?? 6) * 30 * $share));
+            $since = ($this->distanceOnly() ? $rule->every->km?->toFloat() : $rule->every->hours?->toFloat()) ?? 0;
+            $this->lastDone[$rule->task.$rule->kind->value] = [
+                'run' => max(0, $this->run - $since * $share),
+                'km' => max(0, $this->km - $since * $share * $this->machine->kmPerHour),
+                'at' => $this->begins->subDays($back),
+            ];
+            $tasks[$rule->task.$rule->kind->value] = $this->lastDone[$rule->task.$rule->kind->value];
+        }
+        uasort($tasks, fn (array $one, array $other): int => $one['at'] <=> $other['at']);
+        $previous = 0.0;
+        foreach ($tasks as $task => $done) {
+            $previous = max($previous, min($done['run'], $this->run));
+            $this->services[] = ['at' => $done['at']->setTime(12, 0), 'hours' => $this->hasHourMeter() ? round($previous, 1) : null,
+                'km' => $this->distanceOnly() ? round($previous) : ($this->hasOdometer() ? round($previous * $this->machine->kmPerHour) : null),
+                'tasks' => [$task], 'by' => 'rosa', 'note' => 'Taken over from the old book.'];
+            $this->lastDone[$task]['run'] = $previous;
+            $this->lastDone[$task]['km'] = $previous * $this->machine->kmPerHour;
+        }
+    }
+
+    private function work(CarbonImmutable $day, float $factor): bool
+    {
+        $usual = $this->machine->weekly[$day->month - 1] * $factor / 4;
+        if ($this->machine->stormDaysAgo > 0 && abs($this->today->diffInDays($day, absolute: true) - $this->machine->stormDaysAgo) <= 1) {
+            $usual = 20.0;
+        } elseif ($usual <= 0 || $this->chance->getInt(1, 100) > ($usual < 0.2 ? 12 : 57)) {
+            return false;
+        } elseif ($usual < 0.2) {
+            $usual *= 5;
+        }
+        $gain = round(min(20, max(0.1, $usual * $this->chance->getInt(60, 140) / 100)), 1);
+        if ($this->distanceOnly()) {
+            $gain = round($usual * $this->chance->getInt(60, 140) / 100);
+        }
+        $this->run += $gain;
+        $this->km += round($gain * $this->machine->kmPerHour * $this->chance->getInt(80, 120) / 100);
+
+        return true;
+    }
+
+    private function replaceMeter(CarbonImmutable $day): void
+    {
+        if ($this->machine->meterReplacedDaysAgo > 0 && $day->equalTo($this->today->subDays($this->machine->meterReplacedDaysAgo))) {
+            $this->read($day, 'tamsin');
+            $this->meterReplaced = ['at' => $day->setTime(16, 0), 'old' => round($this->run, 1), 'new' => 0.0];
+        }
+    }
+
+    private function service(CarbonImmutable $day): void
+    {
+        $due = [];
+        $nearing = [];
+        foreach ($this->rules() as $rule) {
+            $task = $rule->task.$rule->kind->value;
+            $neglected = $this->machine->neglect[$rule->task] ?? null;
+            if ($neglected !== null && $day > $this->today->subDays($neglected)) {
+                continue;
+            }
+            $share = $this->shareUsed($rule, $day);
+            if ($share >= $this->chance->getInt(96, 104) / 100) {
+                $due[] = $task;
+            } elseif ($share >= 0.91) {
+                $nearing[] = $task;
+            }
+        }
+        if ($due === []) {
+            return;
+        }
+        $by = $this->chance->getInt(0, 1) === 1 ? 'tamsin' : 'piet';
+        $this->services[] = ['at' => $day->setTime(15, $this->chance->getInt(0, 59)), 'hours' => $this->hours(), 'km' => $this->odometer(), 'tasks' => [...$due, ...$nearing], 'by' => $by, 'note' => $this->remark()];
+        foreach ([...$due, ...$nearing] as $task) {
+            $this->lastDone[$task] = ['run' => $this->run, 'km' => $this->km, 'at' => $day];
+        }
+    }
+
+    private function shareUsed(StarterRule $rule, CarbonImmutable $day): float
+    {
+        $last = $this->lastDone[$rule->task.$rule->kind->value];
+        $every = $rule->every;
+        $km = $this->distanceOnly() ? $this->run - $last['run'] : $this->km - $last['km'];
+
+        return max(
+            $every->hours === null || ! $this->hasHourMeter() ? 0 : ($this->run - $last['run']) / ($this->nextHours($rule, $last['run']) - $last['run']),
+            $every->km === null ? 0 : $km / $every->km->toFloat(),
+            $every->months === null ? 0 : $last['at']->diffInDays($day) / ($every->months * 30.4),
+        );
+    }
+
+    private function nextHours(StarterRule $rule, float $last): float
+    {
+        $every = $rule->every->hours?->toFloat() ?? 1;
+        $satisfied = $last + 0.1 * $every;
+        $first = $rule->first?->hours?->toFloat() ?? 0;
+
+        return match (true) {
+            $first > $satisfied => $first,
+            $this->machine->anchor === 'chart' => (floor($satisfied / $every) + 1) * $every,
+            default => $last + $every,
+        };
+    }
+
+    private function read(CarbonImmutable $day, string $by): void
+    {
+        $this->readings[] = ['at' => $day->setTime($this->chance->getInt(7, 11), $this->chance->getInt(0, 59)), 'hours' => $this->hours(), 'km' => $this->odometer(), 'by' => $by];
+    }
+
+    private function hours(): ?float
+    {
+        return $this->hasHourMeter() ? round($this->run - ($this->meterReplaced['old'] ?? 0), 1) : null;
+    }
+
+    private function odometer(): ?float
+    {
+        return $this->hasOdometer() ? round($this->distanceOnly() ? $this->run : $this->km) : null;
+    }
+
+    private function distanceOnly(): bool
+    {
+        return ! $this->hasHourMeter();
+    }
+
+    private function driver(): string
+    {
+        return ['bram', 'ilse', 'nell', 'otis', 'wilf'][$this->chance->getInt(0, 4)];
+    }
+
+    private function remark(): ?string
+    {
+        $remarks = ['Oil clear brown, nothing on the magnet.', 'A little fine fuzz on the magnet, wiped.', 'New crush washer.', 'Filter marked with date and hours.', null, null, null, null];
+
+        return $remarks[$this->chance->getInt(0, count($remarks) - 1)];
+    }
+
+    /** How much more or less than usual it must be run to end where its story wants it. */
+    private function factorToFinish(): float
+    {
+        if ($this->machine->finishAt === null) {
+            return 1.0;
+        }
+        $usual = array_sum($this->machine->weekly) * 52 / 12 * $this->machine->knownDays / 365;
+        $storm = $this->machine->stormDaysAgo > 0 ? 60 : 0;
+
+        return max(0.1, ($this->machine->finishAt - $this->machine->atStart - $storm) / $usual);
+    }
+}

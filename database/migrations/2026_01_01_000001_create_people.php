@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('people', function (Blueprint $table): void {
+            $table->id();
+            $table->string('name', 80);
+            $table->string('sign_in_name', 40)->unique();
+            $table->string('password');
+            $table->string('role', 12);
+            $table->boolean('may_use_all_machines')->default(true);
+            $table->boolean('active')->default(true);
+            $table->unsignedInteger('version')->default(1);
+            $table->rememberToken();
+            $table->timestamps();
+        });
+
+        Schema::create('personal_access_tokens', function (Blueprint $table): void {
+            $table->id();
+            $table->morphs('tokenable');
+            $table->string('name', 80);
+            $table->string('token', 64)->unique();
+            $table->text('abilities')->nullable();
+            $table->timestamp('last_used_at')->nullable();
+            $table->timestamp('expires_at')->nullable();
+            $table->timestamps();
+        });
+
+        Schema::create('idempotency_keys', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('person_id')->constrained('people')->cascadeOnDelete();
+            $table->string('key', 100);
+            $table->char('fingerprint', 64);
+            $table->unsignedSmallInteger('status')->nullable();
+            $table->mediumText('body')->nullable();
+            $table->string('etag', 20)->nullable();
+            $table->timestamp('created_at')->useCurrent()->index();
+            $table->unique(['person_id', 'key']);
+        });
+    }
+};

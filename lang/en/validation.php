@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'required' => 'This is missing.',
+    'present' => 'This is missing.',
+    'prohibited' => 'This machine has no such meter.',
+    'string' => 'This is written in words.',
+    'integer' => 'This is a whole number.',
+    'numeric' => 'This is a number.',
+    'boolean' => 'This is yes or no.',
+    'array' => 'This is a list.',
+    'in' => 'That is not one of the choices.',
+    'enum' => 'That is not one of the choices.',
+    'unique' => 'That name is taken.',
+    'exists' => 'There is no such thing in this yard.',
+    'distinct' => 'The same one is given twice.',
+    'regex' => 'Only letters, digits, dots and dashes.',
+    'timezone' => 'That is not a time zone known here.',
+    'current_password' => 'That is not your present password.',
+    'max' => ['string' => 'At most :max characters.', 'array' => 'At most :max.', 'numeric' => 'At most :max.'],
+    'min' => ['string' => 'At least :min characters.', 'array' => 'At least :min.', 'numeric' => 'At least :min.'],
+    'between' => ['numeric' => 'From :min to :max.', 'integer' => 'From :min to :max.'],
+];

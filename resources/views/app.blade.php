@@ -1,0 +1,16 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta property="csp-nonce" nonce="{{ Vite::cspNonce() }}">
+    <meta name="color-scheme" content="light dark">
+    <title>Jardinier</title>
+    <link rel="icon" href="data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 16 16'%3E%3Cpath d='M1 11h14M8 11V3' stroke='%232F5D43' stroke-width='2'/%3E%3Cpath d='M5 6h6l-3 4z' fill='%231F2A24'/%3E%3C/svg%3E">
+    @vite('web/main.tsx')
+</head>
+<body>
+    <div id="jardinier"></div>
+    <noscript>Jardinier needs JavaScript in this browser.</noscript>
+</body>
+</html>

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Contract\ApiDocs;
+use App\Logbook\Entry;
+use App\Logbook\EntryController;
+use App\Logbook\LogLineController;
+use App\People\Person;
+use App\People\PersonController;
+use App\People\SessionController;
+use App\People\TokenController;
+use App\Reckoner\ReckonController;
+use App\Yard\Machine;
+use App\Yard\MachineController;
+use App\Yard\RuleController;
+use App\Yard\YardController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('openapi.yaml', [ApiDocs::class, 'contract']);
+Route::get('docs', [ApiDocs::class, 'readable']);
+Route::get('session', [SessionController::class, 'show']);
+Route::post('session', [SessionController::class, 'store']);
+Route::post('first-keeper', [SessionController::class, 'firstKeeper']);
+
+Route::middleware('auth:sanctum')->group(function (): void {
+    $may = fn (string $ability, string $on): string => "can:{$ability},{$on}";
+
+    Route::middleware($may('beSignedIn', Person::class))->group(function (): void {
+        Route::get('pulse', [ApiDocs::class, 'pulse']);
+        Route::delete('session', [SessionController::class, 'destroy']);
+        Route::put('password', [PersonController::class, 'changePassword']);
+        Route::get('tokens', [TokenController::class, 'index']);
+        Route::post('tokens', [TokenController::class, 'store'])->middleware('once');
+        Route::delete('tokens/{token}', [TokenController::class, 'destroy']);
+        Route::post('reckon/{name}', ReckonController::class)->middleware('once');
+    });
+
+    Route::middleware($may('manage', Person::class))->group(function (): void {
+        Route::get('people', [PersonController::class, 'index']);
+        Route::post('people', [PersonController::class, 'store'])->middleware('once');
+        Route::patch('people/{person}', [PersonController::class, 'update']);
+    });
+
+    Route::middleware($may('view', Machine::class))->group(function (): void {
+        Route::get('yard', [YardController::class, 'show']);
+        Route::get('machines', [MachineController::class, 'index']);
+        Route::get('machines/{machine}', [MachineController::class, 'show']);
+        Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
+    });
+
+    Route::middleware($may('keep', Machine::class))->group(function (): void {
+        Route::patch('yard', [YardController::class, 'update']);
+        Route::get('starter-rulebook', [YardController::class, 'starterRulebook']);
+        Route::post('machines', [MachineController::class, 'store'])->middleware('once');
+        Route::patch('machines/{machine}', [MachineController::class, 'update']);
+        Route::post('machines/{machine}/rules', [RuleController::class, 'store'])->middleware('once');
+        Route::patch('rules/{rule}', [RuleController::class, 'update']);
+    });
+
+    Route::middleware('once')->group(function () use ($may): void {
+        Route::post('machines/{machine}/readings', [EntryController::class, 'storeReading'])->middleware($may('log', 'machine'));
+        Route::post('machines/{machine}/stand-downs', [EntryController::class, 'standDown'])->middleware($may('log', 'machine'));
+        Route::post('machines/{machine}/services', [EntryController::class, 'storeService'])->middleware($may('service', Machine::class));
+        Route::post('machines/{machine}/meters', [EntryController::class, 'replaceMeter'])->middleware($may('service', Machine::class));
+        Route::post('machines/{machine}/lifts', [EntryController::class, 'lift'])->middleware($may('service', Machine::class));
+        Route::post('log-line/preview', [LogLineController::class, 'preview'])->middleware($may('logSome', Machine::class));
+        Route::post('log-line', [LogLineController::class, 'store'])->middleware($may('logSome', Machine::class));
+        Route::post('entries/{entry}/strike', [EntryController::class, 'strike'])->middleware($may('strike', 'entry'));
+        Route::post('entries/{entry}/correction', [EntryController::class, 'correct'])->middleware($may('strike', 'entry'));
+    });
+
+    Route::get('entries', [EntryController::class, 'index'])->middleware($may('viewAny', Entry::class));
+});
+
+Route::any('{unknown}', [ApiDocs::class, 'nothing'])->where('unknown', '.*');

@@ -1,0 +1,88 @@
+# nginx and php-fpm as ordinary processes, their files in the state folder.
+
+#   start_serving PORT
+start_serving() {
+    local port=$1 version as_root= nginx_user=
+    version=$(php_version)
+    [ "$(id -u)" -eq 0 ] && as_root=-R nginx_user='user root;'
+    local workers=6
+    cat >"$STATE/run/fpm.conf" <<END
+[global]
+error_log = $STATE/log/fpm.log
+pid = $STATE/run/fpm.pid
+daemonize = no
+[www]
+listen = $STATE/run/fpm.sock
+listen.backlog = 511
+pm = static
+pm.max_children = $workers
+pm.max_requests = 20000
+clear_env = no
+catch_workers_output = yes
+${as_root:+user = root
+group = root}
+php_admin_value[opcache.validate_timestamps] = 0
+php_admin_value[opcache.memory_consumption] = 128
+php_admin_value[realpath_cache_size] = 4096K
+php_admin_value[memory_limit] = 256M
+php_admin_value[upload_tmp_dir] = $STATE/tmp
+END
+    cat >"$STATE/run/nginx.conf" <<END
+$nginx_user
+worker_processes 1;
+daemon off;
+pid $STATE/run/nginx.pid;
+error_log $STATE/log/nginx.log warn;
+events { worker_connections 512; }
+http {
+    include /etc/nginx/mime.types;
+    types { application/manifest+json webmanifest; }
+    default_type application/octet-stream;
+    access_log off;
+    server_tokens off;
+    sendfile on;
+    tcp_nopush on;
+    keepalive_timeout 30;
+    gzip on;
+    gzip_comp_level 4;
+    gzip_min_length 1024;
+    gzip_types text/css application/javascript application/json application/problem+json application/manifest+json image/svg+xml;
+    client_max_body_size 2m;
+    client_body_temp_path $STATE/tmp/body;
+    proxy_temp_path $STATE/tmp/proxy;
+    fastcgi_temp_path $STATE/tmp/fastcgi;
+    uwsgi_temp_path $STATE/tmp/uwsgi;
+    scgi_temp_path $STATE/tmp/scgi;
+    server {
+        listen 127.0.0.1:$port;
+        root $ROOT/public;
+        location /build/ {
+            expires max;
+            add_header Cache-Control "public, immutable";
+            add_header X-Content-Type-Options nosniff;
+        }
+        location / { try_files \$uri /index.php\$is_args\$args; }
+        location ~ \.php\$ {
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
+            fastcgi_param HTTP_PROXY "";
+            fastcgi_buffers 32 16k;
+            fastcgi_read_timeout 60s;
+            fastcgi_pass unix:$STATE/run/fpm.sock;
+        }
+    }
+}
+END
+    artisan config:cache >/dev/null
+    artisan route:cache >/dev/null
+    "$(find_program "php-fpm$version")" $as_root --nodaemonize --fpm-config "$STATE/run/fpm.conf" </dev/null >>"$STATE/log/fpm.log" 2>&1 &
+    "$(find_program nginx)" -c "$STATE/run/nginx.conf" -e "$STATE/log/nginx.log" </dev/null >>"$STATE/log/nginx.log" 2>&1 &
+    for _ in $(seq 150); do
+        curl_quietly "http://127.0.0.1:$port/api/session" && return 0
+        sleep 0.1
+    done
+    tail -n 5 "$STATE/log/nginx.log" "$STATE/log/fpm.log" >&2
+    fail "The server did not answer on port $port. Its logs are in $STATE/log."
+}
+
+curl_quietly() { php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "$1"; }

@@ -1,0 +1,61 @@
+# Where a running yard keeps what it writes, and how to tell whether it runs.
+
+DEFAULT_PORT=8470
+LEAST_FREE_MB=600
+
+# Everything of the start on one port lives in one folder.
+use_state() {
+    STATE=$1
+    export JARDINIER_STATE=$STATE
+    export APP_CONFIG_CACHE=$STATE/cache/config.php APP_ROUTES_CACHE=$STATE/cache/routes.php APP_EVENTS_CACHE=$STATE/cache/events.php
+}
+
+make_state() {
+    mkdir -p "$STATE"/{run,log,cache,tmp,storage/framework/{sessions,views,cache/data},storage/logs}
+}
+
+require_disk() {
+    local free
+    mkdir -p var
+    free=$(df -Pm var | awk 'NR == 2 { print $4 }')
+    [ "$free" -ge "$LEAST_FREE_MB" ] || fail "Only $free MB of disk are free here. Make at least $LEAST_FREE_MB MB free and start again."
+}
+
+require_port() {
+    local number=$1 option=$2
+    [[ $number =~ ^[0-9]+$ ]] && [ "$number" -ge 1024 ] && [ "$number" -le 65535 ] || fail "\"$number\" is no port to use. Give $option a number from 1024 to 65535."
+    php -r 'exit(@stream_socket_server("tcp://127.0.0.1:$argv[1]") ? 0 : 1);' "$number" \
+        || fail "Port $number is in use by another program. Choose another with $option."
+}
+
+free_port() {
+    php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'
+}
+
+# Whether the process of a pid file lives and belongs to this state folder.
+lives() {
+    local pid
+    pid=$(cat "$1" 2>/dev/null) && [ -n "$pid" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF -e "$STATE" -e 'jardinier start'
+}
+
+# Ends the process of a pid file and waits for it.
+end_process() {
+    local file=$1 signal=$2 pid
+    if lives "$file"; then
+        pid=$(cat "$file")
+        kill "-$signal" "$pid" 2>/dev/null || true
+        for _ in $(seq 150); do
+            kill -0 "$pid" 2>/dev/null || break
+            sleep 0.1
+        done
+        kill -KILL "$pid" 2>/dev/null || true
+    fi
+    rm -f "$file"
+}
+
+end_all_processes() {
+    end_process "$STATE/run/nginx.pid" QUIT
+    end_process "$STATE/run/fpm.pid" TERM
+    end_process "$STATE/run/db.pid" TERM
+    rm -f "$STATE/run/ready"
+}

@@ -1,0 +1,59 @@
+# Suites, screenshots and benchmarks, each on a database server of its own that is thrown away afterwards.
+
+test_command() {
+    local suite=${1:-all}
+    case "$suite" in
+        core)
+            ensure_system_packages
+            ensure_php_packages
+            run_suites core
+            ;;
+        http | browser | all) on_throwaway_server "suite_$suite" ;;
+        *) fail "There is no suite \"$suite\". There are core, http and browser." ;;
+    esac
+}
+
+run_suites() { php -d memory_limit=1G vendor/bin/phpunit --testsuite "$1" "${@:2}"; }
+
+suite_http() { run_suites http; }
+suite_browser() { run_suites browser; }
+suite_all() { run_suites core,http,browser; }
+shots() { php tests/Browser/shots.php; }
+bench() { php tests/Bench/bench.php "$@"; }
+
+on_throwaway_server() {
+    local task=$1 port db_port what=browser
+    shift
+    [ "$task" = bench ] && what=load
+    require_disk
+    ensure_everything "$what"
+    mkdir -p var
+    use_state "$(mktemp -d "$ROOT/var/test-XXXXXX")"
+    trap 'end_all_processes; keep_failures; rm -rf "$STATE"' EXIT
+    trap 'exit 130' INT TERM HUP
+    make_state
+    port=$(free_port) db_port=$(free_port)
+    # Passwords are hashed cheaply here and nowhere else.
+    EXTRA_SETTINGS='BCRYPT_ROUNDS=4' write_settings "$port" "$db_port"
+    start_database "$db_port" $(durability_of "$task")
+    make_account jardinier jardinier_http
+    DB_DATABASE=jardinier_http artisan migrate --force >"$STATE/log/migrate.log" 2>&1 || { tail "$STATE/log/migrate.log" >&2; fail 'The tables could not be made.'; }
+    artisan migrate --force >"$STATE/log/migrate.log" 2>&1
+    if [ "$task" != bench ]; then
+        artisan demo:load --if-empty >/dev/null
+        artisan yard:rebuild >/dev/null
+    fi
+    start_serving "$port"
+    JARDINIER_URL="http://127.0.0.1:$port" "$task" "$@"
+}
+
+# Throwaway data need not survive a power cut; what is measured keeps the durability of a real start.
+durability_of() { [ "$1" = bench ] || echo '--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync'; }
+
+# Pictures and console logs of failed browser tests outlive the server.
+keep_failures() {
+    [ -d "$STATE/failures" ] || return 0
+    rm -rf var/failures
+    mv "$STATE/failures" var/failures
+    say 'Pictures of the failures are in var/failures.'
+}

@@ -1,0 +1,65 @@
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { Navigate, Route, Routes } from 'react-router';
+import { Refused } from './api/client';
+import { sessionQuery } from './api/queries';
+import { Empty, Page, Sheet } from './kit/Sheet';
+import { SignIn } from './people/SignIn';
+import { Shell } from './shell/Shell';
+import { YardPage } from './yard/YardPage';
+
+const MachinePage = lazy(() => import('./machine/MachinePage'));
+const AddMachinePage = lazy(() => import('./machine/AddMachinePage'));
+const EditMachinePage = lazy(() => import('./machine/EditMachinePage'));
+const ServicePage = lazy(() => import('./machine/ServicePage'));
+const MeterPage = lazy(() => import('./machine/MeterPage'));
+const RulePage = lazy(() => import('./machine/RulePage'));
+const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
+const ReckonerPage = lazy(() => import('./reckoner/ReckonerPage'));
+const PeoplePage = lazy(() => import('./people/PeoplePage'));
+const AccountPage = lazy(() => import('./people/AccountPage'));
+const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
+
+/** The yard to whoever is signed in; otherwise the gate. */
+export function App() {
+  const session = useQuery(sessionQuery);
+  if (session.isPending) return null;
+  if (session.isError) {
+    return (
+      <Page>
+        <Sheet>
+          <Empty>{session.error instanceof Refused ? session.error.problem.detail : 'The yard does not answer.'}</Empty>
+        </Sheet>
+      </Page>
+    );
+  }
+  const { person, first_visit: firstVisit, yard } = session.data;
+  if (firstVisit)
+    return (
+      <Suspense fallback={null}>
+        <FirstKeeper />
+      </Suspense>
+    );
+  if (!person) return <SignIn yard={yard} />;
+  return (
+    <Suspense fallback={null}>
+      <Routes>
+        <Route element={<Shell person={person} />}>
+          <Route path="/yard" element={<YardPage />} />
+          <Route path="/machines/new" element={<AddMachinePage />} />
+          <Route path="/machines/:machine" element={<MachinePage />} />
+          <Route path="/machines/:machine/edit" element={<EditMachinePage />} />
+          <Route path="/machines/:machine/service" element={<ServicePage />} />
+          <Route path="/machines/:machine/meter" element={<MeterPage />} />
+          <Route path="/machines/:machine/rules/new" element={<RulePage />} />
+          <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
+          <Route path="/logbook" element={<LogbookPage />} />
+          <Route path="/reckoner" element={<ReckonerPage />} />
+          <Route path="/people" element={<PeoplePage />} />
+          <Route path="/account" element={<AccountPage />} />
+          <Route path="*" element={<Navigate to="/yard" replace />} />
+        </Route>
+      </Routes>
+    </Suspense>
+  );
+}

@@ -1,0 +1,54 @@
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import { answer, api, type Schemas } from './client';
+
+export type YardFilter = { class?: Schemas['MachineClass']; place?: string; state?: Schemas['MachineState']; name?: string };
+
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: () => answer(api.GET('/session')),
+  staleTime: 60_000,
+});
+
+export const yardQuery = queryOptions({ queryKey: ['yard'], queryFn: () => answer(api.GET('/yard')) });
+
+export const machinesQuery = (filter: YardFilter) =>
+  infiniteQueryOptions({
+    queryKey: ['machines', filter],
+    queryFn: ({ pageParam }) =>
+      answer(api.GET('/machines', { params: { query: { ...filter, cursor: pageParam ?? undefined } } })),
+    initialPageParam: null as string | null,
+    getNextPageParam: (page) => page.next_cursor,
+  });
+
+export const machineQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['machine', id],
+    queryFn: () => answer(api.GET('/machines/{machine}', { params: { path: { machine: id } } })),
+  });
+
+/** The logbook of one machine, or of the whole yard. */
+export const entriesQuery = (machine: number | null) =>
+  infiniteQueryOptions({
+    queryKey: ['entries', machine],
+    queryFn: ({ pageParam }) => {
+      const query = { limit: 30, cursor: pageParam ?? undefined };
+      return answer(
+        machine === null
+          ? api.GET('/entries', { params: { query } })
+          : api.GET('/machines/{machine}/entries', { params: { path: { machine }, query } }),
+      );
+    },
+    initialPageParam: null as string | null,
+    getNextPageParam: (page) => page.next_cursor,
+  });
+
+export const starterQuery = (machineClass: Schemas['MachineClass']) =>
+  queryOptions({
+    queryKey: ['starter', machineClass],
+    queryFn: () => answer(api.GET('/starter-rulebook', { params: { query: { class: machineClass } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: () => answer(api.GET('/people')) });
+
+export const tokensQuery = queryOptions({ queryKey: ['tokens'], queryFn: () => answer(api.GET('/tokens')) });

@@ -1,0 +1,213 @@
+import { type KeyboardEvent, useId, useRef, useState } from 'react';
+import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { QuietButton } from './Button';
+import { count, dayAndMonth, metered } from './format';
+import { type PlacedStake, placeStakes, railScale, ticks } from './railLayout';
+import { stateColour } from './Stamp';
+import { useWidth } from './useWidth';
+import { KIND_WORDS, STATE_WORDS } from './words';
+
+const HEIGHT = 92;
+const GROUND = 62;
+const ROW_TOPS = [16, 36] as const;
+
+const Frame = styled.div`position: relative; height: ${HEIGHT}px; min-width: 0; user-select: none;`;
+const Drawing = styled.svg`position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; pointer-events: none;`;
+const StakeButton = styled(Button)`
+  position: absolute; padding: 0 0 0 7px; margin: 0; border: 0; background: none; cursor: pointer; text-align: left; font-size: 14.5px; line-height: 18px; white-space: nowrap;
+  overflow: hidden; text-overflow: ellipsis; color: var(--stake);
+  &[data-leftward='true'] { text-align: right; padding: 0 7px 0 0; }
+  &[data-hovered] { text-decoration: underline; text-underline-offset: 3px; }
+  &:focus-visible { overflow: visible; z-index: 2; background: var(--sheet); }
+  &::before { content: ''; position: absolute; inset: -6px 0; }
+`;
+const NowButton = styled(Button)`
+  position: absolute; top: ${GROUND - 20}px; width: 28px; height: 34px; transform: translateX(-50%); border: 0; padding: 0; background: none; cursor: pointer; z-index: 1;
+  &::before { content: ''; position: absolute; inset: -7px -10px; }
+`;
+const Plate = styled.div`
+  position: absolute; left: 0; right: 0; top: 8px; height: 40px; display: flex; align-items: center; padding: 0 14px; overflow: hidden;
+  background: repeating-linear-gradient(-45deg, var(--plate) 0 10px, var(--plate-hatch) 10px 16px);
+  span { background: var(--plate); color: var(--on-plate); padding: 5px 10px; font-size: 14.5px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+`;
+const Leaf = styled(
+  Popover,
+)`background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; max-width: min(380px, 92vw);`;
+const LeafInside = styled(Dialog)`
+  padding: 12px 16px 8px; outline: none; font-size: 15px; display: flex; flex-direction: column; gap: 8px;
+  h3 { font-size: 17px; } li { padding: 3px 0; border-top: 1px solid var(--rule); }
+`;
+
+type RailProps = {
+  name: string;
+  rail: Schemas['Rail'];
+  stoodDown?: Schemas['YardLine']['stood_down'];
+  onLogHours?: () => void;
+  onRecord?: (ruleIds: number[]) => void;
+};
+
+/** A machine's ruler: what has been run in ink, now a notch, ahead a stake for every point. */
+export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const width = useWidth(frame);
+  const [current, setCurrent] = useState(0);
+  const pattern = useId();
+  const scale = railScale(rail, Math.max(width, 1));
+  const words = (stake: Schemas['Stake']) => [stake.label, stakeDay(stake, rail)].filter(Boolean).join(', ');
+  const placed = width === 0 || stoodDown ? [] : placeStakes(rail.stakes, scale, words);
+  const nowX = scale.toX(scale.now);
+  const walk = (event: KeyboardEvent) => {
+    const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    const buttons = [...(frame.current?.querySelectorAll<HTMLElement>('[data-stake]') ?? [])];
+    if (!step || buttons.length === 0 || !(event.target as HTMLElement).matches('[data-stake]')) return;
+    event.preventDefault();
+    const next = Math.min(buttons.length - 1, Math.max(0, buttons.indexOf(event.target as HTMLElement) + step));
+    setCurrent(next);
+    buttons[next]?.focus();
+  };
+  return (
+    <Frame ref={frame} role="group" aria-label={spoken(name, rail)} onKeyDown={walk}>
+      <Drawing aria-hidden="true">
+        <defs>
+          <pattern id={pattern} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="2" height="5" fill="var(--hatch)" />
+          </pattern>
+        </defs>
+        {rail.unit !== 'day' &&
+          ticks(scale).map(({ x, value, labelled }) => (
+            <g key={value} opacity={x <= nowX ? 1 : 0.6}>
+              <line
+                x1={x}
+                x2={x}
+                y1={GROUND}
+                y2={GROUND + (labelled ? 11 : 5)}
+                stroke="var(--ink)"
+                strokeWidth={labelled ? 1.6 : 0.8}
+              />
+              {labelled && x > 12 && x < width - 14 && (
+                <text x={x} y={GROUND + 25} fontSize="12.5" fill="var(--soft)" textAnchor="middle">
+                  {count(value)}
+                </text>
+              )}
+            </g>
+          ))}
+        <line x1="0" x2={nowX} y1={GROUND} y2={GROUND} stroke="var(--ink)" strokeWidth="4" />
+        <line x1={nowX} x2="100%" y1={GROUND} y2={GROUND} stroke="var(--ink)" strokeWidth="1.2" />
+        {placed.map((place) => (
+          <StakeDrawing
+            key={keyOf(place)}
+            place={place}
+            nowX={nowX}
+            earlyX={scale.toX(Number(place.stake.early_from))}
+            pattern={pattern}
+          />
+        ))}
+        <path d={`M${nowX - 8} ${GROUND - 13}h16l-8 12z`} fill="var(--ink)" />
+      </Drawing>
+      {stoodDown && (
+        <Plate>
+          <span>{stoodDown.because}</span>
+        </Plate>
+      )}
+      {placed.map((place, index) => (
+        <DialogTrigger key={keyOf(place)}>
+          <StakeButton
+            data-stake
+            data-leftward={place.leftward}
+            excludeFromTabOrder={index !== Math.min(current, placed.length - 1)}
+            aria-label={`${words(place.stake)}, ${STATE_WORDS[place.stake.state]}`}
+            style={{
+              left: place.leftward ? place.x - place.room : place.x - 3,
+              top: ROW_TOPS[place.row] - 2,
+              width: place.room || 14,
+              height: place.room ? 20 : GROUND - ROW_TOPS[place.row],
+              ['--stake' as string]: stateColour(place.stake.state),
+              fontWeight: place.stake.state === 'fresh' ? 450 : 650,
+            }}
+          >
+            {place.room > 0 && words(place.stake)}
+          </StakeButton>
+          <Leaf>
+            <LeafInside aria-label={words(place.stake)}>
+              {({ close }) => (
+                <>
+                  <h3>{stakeTitle(place.stake, rail)}</h3>
+                  <ul>
+                    {place.stake.tasks.map((task) => (
+                      <li key={task.rule_id}>
+                        {task.task}, {KIND_WORDS[task.kind]}
+                      </li>
+                    ))}
+                  </ul>
+                  {onRecord && (
+                    <QuietButton
+                      onPress={() => {
+                        close();
+                        onRecord(place.stake.tasks.flatMap((task) => task.rule_id ?? []));
+                      }}
+                    >
+                      Record it done
+                    </QuietButton>
+                  )}
+                </>
+              )}
+            </LeafInside>
+          </Leaf>
+        </DialogTrigger>
+      ))}
+      {onLogHours && width > 0 && rail.unit !== 'day' && (
+        <NowButton
+          style={{ left: nowX }}
+          aria-label={`Log hours for ${name}, now ${metered(rail.now, rail.unit)}`}
+          onPress={onLogHours}
+        />
+      )}
+    </Frame>
+  );
+}
+
+function StakeDrawing({ place, nowX, earlyX, pattern }: { place: PlacedStake; nowX: number; earlyX: number; pattern: string }) {
+  const { stake, x, before, row } = place;
+  const colour = stateColour(stake.state);
+  const thickness = stake.weight > 3 ? 4.5 : stake.weight > 1 ? 3.4 : 2.4;
+  return (
+    <g>
+      {!stake.by_date && earlyX < x && x > nowX && (
+        <rect x={Math.max(0, earlyX)} y={GROUND - 9} width={x - Math.max(0, earlyX)} height="9" fill={`url(#${pattern})`} />
+      )}
+      {x < nowX && stake.state !== 'fresh' && <rect x={x} y={GROUND - 6} width={nowX - x} height="6" fill={colour} />}
+      <line
+        x1={x}
+        x2={x}
+        y1={GROUND}
+        y2={ROW_TOPS[row]}
+        stroke={colour}
+        strokeWidth={thickness}
+        strokeDasharray={stake.by_date ? '4 3' : undefined}
+      />
+      {before && <path d={`M${x + 9} ${GROUND - 12}l-8 5 8 5z`} fill={colour} />}
+    </g>
+  );
+}
+
+const keyOf = ({ stake }: PlacedStake): string =>
+  `${stake.at} ${stake.by_date} ${stake.tasks.map((task) => task.rule_id).join()}`;
+
+function stakeDay(stake: Schemas['Stake'], rail: Schemas['Rail']): string {
+  if (!stake.date || stake.state === 'past') return '';
+  return stake.by_date || rail.unit === 'day' ? dayAndMonth(stake.date) : `about ${dayAndMonth(stake.date)}`;
+}
+
+function stakeTitle(stake: Schemas['Stake'], rail: Schemas['Rail']): string {
+  const at = stake.by_date || rail.unit === 'day' ? 'By date' : `At ${metered(stake.at, rail.unit)}`;
+  const day = stakeDay(stake, rail);
+  return day ? `${at}, ${day}` : at;
+}
+
+function spoken(name: string, rail: Schemas['Rail']): string {
+  const next = rail.stakes[0];
+  const now = rail.unit === 'day' ? name : `${name} stands at ${metered(rail.now, rail.unit)}`;
+  return next ? `${now}. First point: ${next.label}, ${STATE_WORDS[next.state]}.` : `${now}. No point in sight.`;
+}

@@ -1,0 +1,24 @@
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { STATE_WORDS } from './words';
+
+const COLOURS: Record<Schemas['MachineState'], string> = {
+  past: 'var(--clay)',
+  due: 'var(--clay)',
+  stood_down: 'var(--ink)',
+  nearing: 'var(--straw)',
+  unknown: 'var(--slate)',
+  fresh: 'var(--hedge)',
+};
+
+const Outline = styled.span<{ $colour: string }>`
+  display: inline-block; transform: rotate(-5deg); border: 2.2px solid ${({ $colour }) => $colour}; color: ${({ $colour }) => $colour}; border-radius: 2px; background: var(--sheet);
+  padding: 2px 8px; font-size: 14px; line-height: 1.25; font-weight: 700; letter-spacing: 0.11em; text-transform: uppercase; white-space: nowrap;
+`;
+
+/** A state, stamped. */
+export function Stamp({ state }: { state: Schemas['MachineState'] }) {
+  return <Outline $colour={COLOURS[state]}>{STATE_WORDS[state]}</Outline>;
+}
+
+export const stateColour = (state: Schemas['MachineState']): string => (state === 'fresh' ? 'var(--ink)' : COLOURS[state]);

@@ -1,0 +1,46 @@
+import type { Schemas } from '../api/client';
+
+const hours = new Intl.NumberFormat(undefined, { minimumFractionDigits: 1, maximumFractionDigits: 2 });
+const whole = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
+
+/** A meter value as it reads on the meter, with its unit: `1,204.3 h`. */
+export function metered(value: string | number, unit: Schemas['MeterUnit'] | Schemas['Rail']['unit'] | null): string {
+  const number = (unit === 'h' ? hours : whole).format(Number(value));
+  return unit && unit !== 'day' ? `${number} ${unit}` : number;
+}
+
+export const count = (value: number): string => whole.format(value);
+
+const dayFormat = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+const shortDay = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const weekday = new Intl.DateTimeFormat(undefined, { weekday: 'long', timeZone: 'UTC' });
+const heading = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+const moment = new Intl.DateTimeFormat(undefined, {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+const localDay = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
+
+const utc = (day: string): Date => new Date(`${day}T00:00:00Z`);
+
+export const longDay = (day: string): string => dayFormat.format(utc(day));
+export const dayAndMonth = (day: string): string => shortDay.format(utc(day));
+export const headingDay = (day: string): string => heading.format(utc(day));
+export const instant = (at: string, dayOnly: boolean): string => (dayOnly ? localDay : moment).format(new Date(at));
+
+/** `today`, `yesterday`, `Friday`, `23 days ago`, or the date. */
+export function sinceDay(day: string, today: string): string {
+  const days = Math.round((utc(today).getTime() - utc(day).getTime()) / 86_400_000);
+  if (days <= 0) return 'today';
+  if (days === 1) return 'yesterday';
+  if (days < 7) return weekday.format(utc(day));
+  return days < 60 ? `${days} days ago` : longDay(day);
+}
+
+/** The day before a day. */
+export function dayBefore(day: string): string {
+  return new Date(utc(day).getTime() - 86_400_000).toISOString().slice(0, 10);
+}

@@ -1,0 +1,122 @@
+import { useNavigate, useSearchParams } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { DayField } from '../kit/DayField';
+import { Amount, Field } from '../kit/Field';
+import { FormSheet } from '../kit/FormSheet';
+import { metered } from '../kit/format';
+import { Refusal } from '../kit/Refusal';
+import { Page } from '../kit/Sheet';
+import { useDraft } from '../kit/useDraft';
+import { AskAgain, asksAgain } from '../yard/AskAgain';
+import { useAfterWrite } from '../yard/useAfterWrite';
+import { useMachine } from './useMachine';
+
+const NOTHING = { old_value: '', new_value: '', run: '', at: '', note: '', reason: '' };
+
+type MeterBody = {
+  meter: 'hours' | 'distance';
+  old_value: string | null;
+  new_value: string;
+  run: string | null;
+  at: string | null;
+  note: string | null;
+  confirmed_because: string | null;
+};
+
+/** A machine gets another meter; what it has run goes on without a break. */
+export default function MeterPage() {
+  const machine = useMachine();
+  if (!machine.data) return <Page aria-busy="true" />;
+  return <MeterForm sheet={machine.data} />;
+}
+
+function MeterForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
+  const navigate = useNavigate();
+  const { told } = useAfterWrite();
+  const [search] = useSearchParams();
+  const kind = search.get('meter') === 'distance' ? 'distance' : 'hours';
+  const meter = sheet.line.meters.find(({ unit }) => (unit === 'h') === (kind === 'hours')) ?? sheet.line.meters[0];
+  const [draft, setDraft, clear] = useDraft(`meter.${sheet.id}.${kind}`, NOTHING);
+  const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
+  const replace = useWrite(
+    (header, body: MeterBody) =>
+      answer(api.POST('/machines/{machine}/meters', { params: { path: { machine: sheet.id }, header }, body })),
+    async ({ entry }) => {
+      clear();
+      navigate(`/machines/${sheet.id}`);
+      await told(`${sheet.name}: meter replaced.`, entry);
+    },
+  );
+  if (!meter) return <Page>This machine has no meter.</Page>;
+  const send = (part: Partial<typeof NOTHING> = {}, reason: string | null = null) => {
+    const { old_value, new_value, run, at, note } = { ...draft, ...part };
+    return replace.send({
+      meter: kind,
+      old_value: old_value || null,
+      new_value,
+      run: run || null,
+      at: at || null,
+      note: note || null,
+      confirmed_because: reason,
+    });
+  };
+  const doubted = asksAgain(replace.refused) ? replace.refused : null;
+  return (
+    <FormSheet
+      title={`Replace the ${kind === 'hours' ? 'hour meter' : 'odometer'} of ${sheet.name}`}
+      lead={`It last showed ${metered(meter.value, meter.unit)}; the machine has run ${metered(meter.run, meter.unit)} in all.`}
+    >
+      <Amount
+        label="The old meter showed last"
+        unit={meter.unit}
+        value={draft.old_value}
+        from={meter.value}
+        step={meter.unit === 'h' ? 0.1 : 1}
+        onChange={(old_value) => change({ old_value })}
+        help="Leave it empty if its last reading stands."
+        error={doubted ? undefined : replace.fields.old_value}
+      />
+      {doubted && (
+        <AskAgain
+          refused={doubted}
+          typed={doubted.problem.typed ?? draft.old_value}
+          reason={draft.reason}
+          onReason={(reason) => change({ reason })}
+          onSuggestion={(value) => {
+            change({ old_value: value });
+            send({ old_value: value });
+          }}
+          onConfirm={() => send({}, draft.reason)}
+        />
+      )}
+      <Amount
+        label="The new meter shows"
+        unit={meter.unit}
+        value={draft.new_value}
+        from="0"
+        step={meter.unit === 'h' ? 0.1 : 1}
+        onChange={(new_value) => change({ new_value })}
+        error={replace.fields.new_value}
+      />
+      <Field
+        label={`Run in all, ${meter.unit}, if the old meter had stopped`}
+        inputMode="decimal"
+        value={draft.run}
+        onChange={(run) => change({ run })}
+        error={replace.fields.run}
+        help="Leave it empty if the old meter was right to the end."
+      />
+      <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={replace.fields.at} />
+      <Field label="Note, if any" value={draft.note} onChange={(note) => change({ note })} error={replace.fields.note} />
+      <Refusal refused={doubted ? null : replace.refused} besides={Object.keys(NOTHING)} />
+      <Actions>
+        <MainButton isDisabled={replace.busy} onPress={() => send()}>
+          Replace the meter
+        </MainButton>
+        <PlainButton onPress={() => navigate(`/machines/${sheet.id}`)}>Leave it</PlainButton>
+      </Actions>
+    </FormSheet>
+  );
+}

@@ -1,0 +1,194 @@
+import { useEffect, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { answer, api, type Schemas } from '../api/client';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
+import { DayField } from '../kit/DayField';
+import { Amount, Field, Fields, WrongText } from '../kit/Field';
+import { metered, sinceDay } from '../kit/format';
+import { Refusal } from '../kit/Refusal';
+import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
+import { Stamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
+import { useDraft } from '../kit/useDraft';
+import { KIND_WORDS } from '../kit/words';
+import { AskAgain, asksAgain } from '../yard/AskAgain';
+import { useAfterWrite } from '../yard/useAfterWrite';
+import { useMachine } from './useMachine';
+
+const Desk = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 420px; gap: 22px; align-items: start; section + section { margin-top: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
+const Task = styled.label`
+  display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px; border-bottom: 1px solid var(--rule); cursor: pointer; min-height: 60px;
+  input { width: 24px; height: 24px; accent-color: var(--hedge); }
+  &:has(:checked) { box-shadow: inset 5px 0 var(--hedge); }
+  ${PHONE} { padding: 12px 14px; }
+`;
+const Body = styled.div`padding: 16px 20px 20px; display: flex; flex-direction: column; gap: 16px;`;
+
+type ServiceBody = {
+  rule_ids: number[];
+  hours?: string;
+  distance?: string;
+  at: string | null;
+  note: string | null;
+  confirmed_because: string | null;
+};
+
+const NOTHING = { chosen: null as number[] | null, hours: '', distance: '', at: '', note: '', reason: '' };
+
+/** Records a service that was done: which tasks, at what the meters showed, when. */
+export default function ServicePage() {
+  const machine = useMachine();
+  if (!machine.data) return <Page aria-busy="true" />;
+  return <ServiceForm sheet={machine.data} />;
+}
+
+function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
+  const navigate = useNavigate();
+  const { told } = useAfterWrite();
+  const [search] = useSearchParams();
+  const [draft, setDraft, clear] = useDraft(`service.${sheet.id}`, NOTHING);
+  const [all, showAll] = useState(false);
+  const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
+  const asked = search.get('rules')?.split(',').map(Number);
+  const pressing = sheet.rules.filter(
+    ({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing',
+  );
+  const chosen = draft.chosen ?? asked ?? pressing.map(({ id }) => id);
+  const shown = sheet.rules.filter(
+    (rule) => all || pressing.includes(rule) || chosen.includes(rule.id) || rule.standing.state === 'unknown',
+  );
+  const cautions = [...new Set(sheet.rules.filter(({ id }) => chosen.includes(id)).flatMap((rule) => rule.cautions))];
+  const hourMeter = sheet.line.meters.find(({ unit }) => unit === 'h');
+  const odometer = sheet.line.meters.find(({ unit }) => unit !== 'h');
+  useEffect(() => {
+    if (shown.length === 0) showAll(true);
+  }, [shown.length]);
+  const record = useWrite(
+    (header, body: ServiceBody) =>
+      answer(api.POST('/machines/{machine}/services', { params: { path: { machine: sheet.id }, header }, body })),
+    async ({ entry }) => {
+      clear();
+      navigate(`/machines/${sheet.id}`);
+      await told(`${sheet.name}: service recorded.`, entry);
+    },
+  );
+  const send = (part: Partial<typeof NOTHING> = {}, reason: string | null = null) => {
+    const { hours, distance, at, note } = { ...draft, ...part };
+    return record.send({
+      rule_ids: chosen,
+      ...(hourMeter && { hours: hours || hourMeter.value }),
+      ...(odometer && { distance: distance || odometer.value }),
+      at: at || null,
+      note: note || null,
+      confirmed_because: reason,
+    });
+  };
+  const doubted = asksAgain(record.refused) ? record.refused : null;
+  const doubtedField = doubted && 'distance' in doubted.fields ? 'distance' : 'hours';
+  const last = (meter: Schemas['Meter']) =>
+    meter.read_on
+      ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, sheet.line.rail.today)}.`
+      : undefined;
+  const toggle = (id: number) => change({ chosen: chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id] });
+  return (
+    <Page>
+      <title>{`Record a service of ${sheet.name}`}</title>
+      <Lead>
+        <div>
+          <Title>Record a service of {sheet.name}</Title>
+          <Soft>Tick what was done. What falls due next is counted from here.</Soft>
+        </div>
+      </Lead>
+      <Desk>
+        <Sheet aria-labelledby="done">
+          <SheetHeading id="done">What was done</SheetHeading>
+          {shown.map((rule) => (
+            <Task key={rule.id}>
+              <input type="checkbox" checked={chosen.includes(rule.id)} onChange={() => toggle(rule.id)} />
+              <span>
+                {rule.task}, {KIND_WORDS[rule.kind]}
+                <br />
+                <Soft>{rule.standing.why}</Soft>
+              </span>
+              {rule.standing.state !== 'fresh' && <Stamp state={rule.standing.state} />}
+            </Task>
+          ))}
+          <Body>
+            {!all && shown.length < sheet.rules.length && (
+              <QuietButton onPress={() => showAll(true)}>Show the {sheet.rules.length - shown.length} that are fresh</QuietButton>
+            )}
+            {record.fields.rule_ids && <WrongText role="alert">{record.fields.rule_ids}</WrongText>}
+          </Body>
+        </Sheet>
+        <Sheet aria-labelledby="when">
+          <SheetHeading id="when">When, and what the meter showed</SheetHeading>
+          <Body>
+            {hourMeter && (
+              <Amount
+                label="Hour meter"
+                unit="h"
+                value={draft.hours}
+                from={hourMeter.value}
+                step={0.1}
+                onChange={(hours) => change({ hours })}
+                help={last(hourMeter)}
+                error={doubted ? undefined : record.fields.hours}
+              />
+            )}
+            {odometer && (
+              <Amount
+                label="Odometer"
+                unit={odometer.unit}
+                value={draft.distance}
+                from={odometer.value}
+                step={1}
+                onChange={(distance) => change({ distance })}
+                help={last(odometer)}
+                error={doubted ? undefined : record.fields.distance}
+              />
+            )}
+            {doubted && (
+              <AskAgain
+                refused={doubted}
+                typed={doubted.problem.typed ?? draft[doubtedField]}
+                reason={draft.reason}
+                onReason={(reason) => change({ reason })}
+                onSuggestion={(value) => {
+                  change({ [doubtedField]: value });
+                  send({ [doubtedField]: value });
+                }}
+                onConfirm={() => send({}, draft.reason)}
+                onReplaceMeter={() => navigate(`/machines/${sheet.id}/meter?meter=${doubtedField}`)}
+              />
+            )}
+            <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={record.fields.at} />
+            <Field
+              label="Note: fluid, parts, what the oil looked like"
+              lines
+              value={draft.note}
+              onChange={(note) => change({ note })}
+              error={record.fields.note}
+            />
+            <Refusal refused={doubted ? null : record.refused} besides={['rule_ids', 'hours', 'distance', 'at', 'note']} />
+            <Actions>
+              <MainButton isDisabled={record.busy} onPress={() => send()}>
+                Record {chosen.length === 1 ? '1 task' : `${chosen.length} tasks`} done
+              </MainButton>
+              <PlainButton onPress={() => navigate(`/machines/${sheet.id}`)}>Leave it</PlainButton>
+            </Actions>
+            <Fields>
+              <div>
+                <Caution>{sheet.before_any_work}</Caution>
+                {cautions.map((caution) => (
+                  <Caution key={caution}>{caution}</Caution>
+                ))}
+              </div>
+            </Fields>
+          </Body>
+        </Sheet>
+      </Desk>
+    </Page>
+  );
+}

@@ -1,0 +1,56 @@
+import { answer, api, type Schemas } from '../api/client';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { Refusal } from '../kit/Refusal';
+import { Caution } from '../kit/Sheet';
+import { Slip } from '../kit/Slip';
+import { useDraft } from '../kit/useDraft';
+import { useAfterWrite } from '../yard/useAfterWrite';
+
+const NOTHING = '';
+
+/** Stands a machine down, or lifts it; either way with a reason. */
+export function StandSlip({ line, onClose }: { line: Schemas['YardLine']; onClose: () => void }) {
+  const { told } = useAfterWrite();
+  const lifting = line.stood_down !== null;
+  const [note, setNote, clear] = useDraft(`stand.${line.id}`, NOTHING);
+  const write = useWrite(
+    (header, reason: string) => {
+      const request = { params: { path: { machine: line.id }, header }, body: { note: reason } };
+      return answer(
+        lifting ? api.POST('/machines/{machine}/lifts', request) : api.POST('/machines/{machine}/stand-downs', request),
+      );
+    },
+    async ({ entry }) => {
+      clear();
+      onClose();
+      await told(lifting ? `${line.name} is lifted.` : `${line.name} is stood down.`, entry);
+    },
+  );
+  return (
+    <Slip title={lifting ? `Lift ${line.name}` : `Stand ${line.name} down`} isOpen onClose={onClose}>
+      {lifting && <p>Stood down because: {line.stood_down?.because}</p>}
+      <Caution>
+        {lifting
+          ? 'Try it yourself before anybody else uses it. A safety switch is never bypassed.'
+          : 'Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.'}
+      </Caution>
+      <Field
+        label={lifting ? 'Why it may be used again' : 'What is wrong with it'}
+        lines
+        value={note}
+        onChange={setNote}
+        error={write.fields.note}
+        autoFocus
+      />
+      <Refusal refused={write.refused} besides={['note']} />
+      <Actions>
+        <MainButton isDisabled={write.busy} onPress={() => write.send(note)}>
+          {lifting ? 'Lift it, fit for use' : 'Stand it down'}
+        </MainButton>
+        <PlainButton onPress={onClose}>Leave it</PlainButton>
+      </Actions>
+    </Slip>
+  );
+}

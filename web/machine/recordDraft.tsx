@@ -1,0 +1,76 @@
+import type { Schemas } from '../api/client';
+import { Choice, Field, Fields } from '../kit/Field';
+
+/** A machine's record as it stands in a form. */
+export type RecordDraft = {
+  name: string;
+  class: Schemas['MachineClass'];
+  place: string;
+  maker: string;
+  model: string;
+  serial: string;
+  note: string;
+  countdown_step: string;
+};
+
+export const EMPTY_RECORD: RecordDraft = {
+  name: '',
+  class: 'tractor',
+  place: '',
+  maker: '',
+  model: '',
+  serial: '',
+  note: '',
+  countdown_step: '1',
+};
+
+export const recordBody = (draft: RecordDraft) => ({
+  ...draft,
+  maker: draft.maker || null,
+  model: draft.model || null,
+  serial: draft.serial || null,
+  note: draft.note || null,
+});
+
+type Props = {
+  draft: RecordDraft;
+  change: (part: Partial<RecordDraft>) => void;
+  fields: Record<string, string>;
+  yard: Schemas['Yard'];
+};
+
+/** Name, class, place and what is on the plate. */
+export function RecordFields({ draft, change, fields, yard }: Props) {
+  return (
+    <>
+      <Fields $columns={3}>
+        <Field
+          label="Name"
+          value={draft.name}
+          onChange={(name) => change({ name })}
+          error={fields.name}
+          autoFocus
+          help="The one that is called across the yard."
+        />
+        <Choice
+          label="Class"
+          value={draft.class}
+          onChange={(value) => change({ class: value })}
+          options={yard.classes.map(({ class: value, label }) => ({ value, label }))}
+          error={fields.class}
+        />
+        <Field label="Place" list="places" value={draft.place} onChange={(place) => change({ place })} error={fields.place} />
+      </Fields>
+      <datalist id="places">
+        {yard.places.map((place) => (
+          <option key={place} value={place} />
+        ))}
+      </datalist>
+      <Fields $columns={3}>
+        <Field label="Maker, if you like" value={draft.maker} onChange={(maker) => change({ maker })} error={fields.maker} />
+        <Field label="Model" value={draft.model} onChange={(model) => change({ model })} error={fields.model} />
+        <Field label="Serial number" value={draft.serial} onChange={(serial) => change({ serial })} error={fields.serial} />
+      </Fields>
+    </>
+  );
+}

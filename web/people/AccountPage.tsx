@@ -1,0 +1,132 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { answer, api } from '../api/client';
+import { tokensQuery } from '../api/queries';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, QuietButton } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { instant } from '../kit/format';
+import { Refusal } from '../kit/Refusal';
+import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
+import { useTell } from '../kit/Undo';
+import { ROLE_WORDS } from '../kit/words';
+import { usePerson } from '../shell/Shell';
+
+const Body = styled.div`padding: 18px 20px; max-width: 520px; display: flex; flex-direction: column; gap: 16px;`;
+const Secret = styled.code`display: block; font-size: 15px; padding: 12px 14px; border: 2px solid var(--straw); background: var(--paper); overflow-wrap: anywhere;`;
+
+/** One's own password and the tokens with which other programs act. */
+export default function AccountPage() {
+  const person = usePerson();
+  return (
+    <Page>
+      <title>Your account</title>
+      <Lead>
+        <div>
+          <Title>{person.name}</Title>
+          <Soft>
+            {ROLE_WORDS[person.role].name}: {ROLE_WORDS[person.role].may}
+          </Soft>
+        </div>
+      </Lead>
+      <PasswordSheet />
+      <TokenSheet />
+    </Page>
+  );
+}
+
+function PasswordSheet() {
+  const tell = useTell();
+  const [present, setPresent] = useState('');
+  const [password, setPassword] = useState('');
+  const change = useWrite(
+    (_key, body: { present: string; password: string }) => answer(api.PUT('/password', { body })),
+    () => {
+      setPresent('');
+      setPassword('');
+      tell('Password changed.');
+    },
+  );
+  return (
+    <Sheet aria-labelledby="password">
+      <SheetHeading id="password">Password</SheetHeading>
+      <Body>
+        <Field
+          label="Present password"
+          type="password"
+          autoComplete="current-password"
+          value={present}
+          onChange={setPresent}
+          error={change.fields.present}
+        />
+        <Field
+          label="New password, at least 10 characters"
+          type="password"
+          autoComplete="new-password"
+          value={password}
+          onChange={setPassword}
+          error={change.fields.password}
+        />
+        <Refusal refused={change.refused} besides={['present', 'password']} />
+        <Actions>
+          <MainButton isDisabled={change.busy} onPress={() => change.send({ present, password })}>
+            Change the password
+          </MainButton>
+        </Actions>
+      </Body>
+    </Sheet>
+  );
+}
+
+function TokenSheet() {
+  const queries = useQueryClient();
+  const tokens = useQuery(tokensQuery);
+  const [name, setName] = useState('');
+  const [secret, setSecret] = useState<string | null>(null);
+  const again = () => queries.invalidateQueries({ queryKey: tokensQuery.queryKey });
+  const make = useWrite(
+    (header, body: { name: string }) => answer(api.POST('/tokens', { params: { header }, body })),
+    async ({ token }) => {
+      setSecret(token);
+      setName('');
+      await again();
+    },
+  );
+  const takeBack = useWrite(
+    (_key, token: number) => answer(api.DELETE('/tokens/{token}', { params: { path: { token } } })),
+    again,
+  );
+  return (
+    <Sheet aria-labelledby="tokens">
+      <SheetHeading id="tokens">Tokens for other programs</SheetHeading>
+      {tokens.data?.data.map((token) => (
+        <Ruled key={token.id}>
+          <Line>{token.name}</Line>
+          <Margin>
+            <Soft>{token.last_used_at ? `Last used ${instant(token.last_used_at, false)}` : 'Never used'}</Soft>
+            <QuietButton onPress={() => takeBack.send(token.id)}>Take it back</QuietButton>
+          </Margin>
+        </Ruled>
+      ))}
+      <Body>
+        <Soft>
+          A token acts with your role. The contract is at <a href="/api/docs">/api/docs</a>.
+        </Soft>
+        {secret && (
+          <div role="status">
+            <p>Copy it now; it is not shown again.</p>
+            <Secret>{secret}</Secret>
+          </div>
+        )}
+        <Field label="What it is for" value={name} onChange={setName} error={make.fields.name} />
+        <Refusal refused={make.refused ?? takeBack.refused} besides={['name']} />
+        <Actions>
+          <MainButton isDisabled={make.busy} onPress={() => make.send({ name })}>
+            Make a token
+          </MainButton>
+        </Actions>
+      </Body>
+    </Sheet>
+  );
+}

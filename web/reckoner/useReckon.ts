@@ -1,0 +1,29 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { answer, api, Refused } from '../api/client';
+
+const PAUSE = 250;
+
+/** A calculator's answer to what is typed, asked for once the typing pauses. Null leaves it unasked. */
+export function useReckon<T>(
+  name: string,
+  given: Record<string, unknown> | null,
+): { answer?: T & { why: string; sources: string[] }; fields: Record<string, string> } {
+  const written = JSON.stringify(given);
+  const [settled, setSettled] = useState(written);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(written), PAUSE);
+    return () => clearTimeout(timer);
+  }, [written]);
+  const reckoned = useQuery({
+    queryKey: ['reckon', name, settled],
+    queryFn: () => answer(api.POST('/reckon/{name}', { params: { path: { name } }, body: JSON.parse(settled) })),
+    enabled: settled !== 'null',
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    retry: false,
+  });
+  if (settled === 'null') return { fields: {} };
+  if (reckoned.error) return { fields: reckoned.error instanceof Refused ? reckoned.error.fields : {} };
+  return { answer: reckoned.data as (T & { why: string; sources: string[] }) | undefined, fields: {} };
+}

@@ -1,0 +1,147 @@
+import { useQuery } from '@tanstack/react-query';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import styled from 'styled-components';
+import { answer, api } from '../api/client';
+import { useWrite } from '../api/useWrite';
+import { QuietButton } from '../kit/Button';
+import { PHONE } from '../kit/theme';
+import { useDraft } from '../kit/useDraft';
+import { AskAgain, asksAgain } from '../yard/AskAgain';
+import { useAfterWrite } from '../yard/useAfterWrite';
+
+const Frame = styled.div`position: relative; width: 280px; ${PHONE} { width: auto; } @media print { display: none; }`;
+const Box = styled.input`
+  width: 100%; min-height: 42px; padding: 7px 40px 7px 12px; border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); font-weight: 500;
+  ${PHONE} { min-height: 48px; }
+`;
+const KeyCap = styled.kbd`
+  position: absolute; right: 10px; top: 9px; border: 1px solid var(--rule); border-radius: 3px; padding: 0 7px; font: inherit; font-size: 14px; color: var(--soft); pointer-events: none;
+  ${PHONE} { display: none; }
+`;
+const Slip = styled.div`
+  position: absolute; z-index: 15; right: 0; top: calc(100% + 6px); width: max(100%, 400px); max-width: 94vw; background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; padding: 12px 14px; font-size: 15px;
+  display: flex; flex-direction: column; gap: 6px;
+  ${PHONE} { width: 100%; max-width: none; }
+`;
+const Keys = styled.span`color: var(--soft);`;
+
+const PAUSE = 180;
+const NOTHING = '';
+
+/** One field that logs hours: a machine and what its meter shows. It says in words what Enter will do. */
+export function LogLine() {
+  const [text, setText, clear] = useDraft('log-line', NOTHING);
+  const [reason, setReason] = useState('');
+  const [open, setOpen] = useState(false);
+  const box = useRef<HTMLInputElement>(null);
+  const settled = useSettled(text.trim());
+  const { told } = useAfterWrite();
+  const preview = useQuery({
+    queryKey: ['log-line', settled],
+    queryFn: () => answer(api.POST('/log-line/preview', { body: { text: settled } })),
+    enabled: open && settled !== '',
+    staleTime: 5_000,
+    placeholderData: (before) => before,
+  });
+  const log = useWrite(
+    (header, line: string, because: string | null) =>
+      answer(api.POST('/log-line', { params: { header }, body: { text: line, confirmed_because: because } })),
+    async ({ entry }) => {
+      clear();
+      setReason('');
+      setOpen(false);
+      box.current?.blur();
+      await told(`${entry.machine}: ${entry.in_words} logged.`, entry);
+    },
+  );
+  useEffect(() => {
+    const focus = (event: globalThis.KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.key !== '/' || event.ctrlKey || event.metaKey || target.matches('input, textarea, select')) return;
+      event.preventDefault();
+      box.current?.focus();
+    };
+    document.addEventListener('keydown', focus);
+    return () => document.removeEventListener('keydown', focus);
+  }, []);
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      setOpen(false);
+      box.current?.blur();
+    }
+    if (event.key === 'Enter' && text.trim() !== '' && !event.nativeEvent.isComposing) log.send(text.trim(), null);
+  };
+  const take = (line: string) => {
+    setText(line);
+    log.forget();
+    box.current?.focus();
+  };
+  const asked = asksAgain(log.refused);
+  return (
+    <Frame onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && !asked && setOpen(false)}>
+      <Box
+        ref={box}
+        aria-label="Log line: a machine and what its meter shows"
+        aria-describedby="log-line-answer"
+        placeholder="heron 412.6"
+        autoComplete="off"
+        autoCapitalize="off"
+        spellCheck={false}
+        enterKeyHint="done"
+        value={text}
+        onFocus={() => setOpen(true)}
+        onChange={(event) => {
+          setText(event.target.value);
+          setOpen(true);
+          log.forget();
+        }}
+        onKeyDown={onKeyDown}
+      />
+      <KeyCap>/</KeyCap>
+      {open && text.trim() !== '' && (
+        <Slip id="log-line-answer" aria-live="polite">
+          {asked && log.refused ? (
+            <AskAgain
+              refused={log.refused}
+              typed={`"${text.trim()}"`}
+              reason={reason}
+              onReason={setReason}
+              onSuggestion={(value) => take(likelyLine(text, value))}
+              onConfirm={() => log.send(text.trim(), reason)}
+            />
+          ) : (
+            <>
+              <p>
+                {log.refused
+                  ? (Object.values(log.fields)[0] ?? log.refused.problem.detail)
+                  : (preview.data?.sentence ?? 'Reading the line …')}
+              </p>
+              {preview.data?.suggestions.map((line) => (
+                <QuietButton key={line} onPress={() => take(line)}>
+                  {line}
+                </QuietButton>
+              ))}
+              {preview.data?.understood && !log.refused && (
+                <Keys>{preview.data.asks ? 'Enter asks why.' : 'Enter saves.'} Esc leaves it.</Keys>
+              )}
+            </>
+          )}
+        </Slip>
+      )}
+    </Frame>
+  );
+}
+
+/** The line with its last number replaced by the one that was probably meant. */
+function likelyLine(text: string, value: string): string {
+  return text.replace(/\+?[\d.,]+(?!.*\d)/, value);
+}
+
+function useSettled(value: string): string {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), PAUSE);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return settled;
+}

@@ -1,0 +1,36 @@
+import styled from 'styled-components';
+import type { Refused } from '../api/client';
+import { MainButton, PlainButton } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { count } from '../kit/format';
+
+const Question = styled.div`border: 2px solid var(--straw); border-radius: 3px; padding: 14px 16px; display: flex; flex-direction: column; gap: 12px; background: var(--sheet);`;
+
+type Props = {
+  refused: Refused;
+  typed: string;
+  reason: string;
+  onReason: (reason: string) => void;
+  onSuggestion: (value: string) => void;
+  onConfirm: () => void;
+  onReplaceMeter?: () => void;
+};
+
+/** A reading that can hardly be right: take the likely one, say why it is right, or tell of a new meter. */
+export function AskAgain({ refused, typed, reason, onReason, onSuggestion, onConfirm, onReplaceMeter }: Props) {
+  const { detail, suggestion, kind } = refused.problem;
+  return (
+    <Question role="alert">
+      <p>{detail}</p>
+      {suggestion && <MainButton onPress={() => onSuggestion(suggestion)}>Yes, log {count(Number(suggestion))}</MainButton>}
+      {kind === 'lower' && onReplaceMeter && <PlainButton onPress={onReplaceMeter}>The meter was replaced</PlainButton>}
+      <Field label={`Why ${typed} is right`} value={reason} onChange={onReason} placeholder="Ran through the storm" />
+      <PlainButton isDisabled={reason.trim() === ''} onPress={onConfirm}>
+        Log {typed} with this reason
+      </PlainButton>
+    </Question>
+  );
+}
+
+export const asksAgain = (refused: Refused | null): refused is Refused =>
+  refused?.problem.type === '/problems/implausible-reading';

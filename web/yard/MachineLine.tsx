@@ -1,0 +1,100 @@
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { metered, sinceDay } from '../kit/format';
+import { Rail } from '../kit/Rail';
+import { Margin } from '../kit/Sheet';
+import { Stamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
+
+const Row = styled.article`
+  display: grid; grid-template-columns: 226px minmax(0, 1fr) 360px; border-bottom: 1px solid var(--rule); min-height: 92px; align-items: stretch;
+  &:last-child { border-bottom: 0; }
+  @media (max-width: 1080px) { grid-template-columns: 170px minmax(0, 1fr) 270px; }
+  ${PHONE} { grid-template-columns: minmax(0, 1fr); padding: 12px 0 0; }
+  break-inside: avoid;
+`;
+const Who = styled.div`
+  padding: 12px 12px 10px 20px; line-height: 1.28; align-self: center; min-width: 0; overflow-wrap: anywhere;
+  h2 { font-size: 20px; display: inline-block; } h2 a { text-decoration: none; } h2 a:hover { text-decoration: underline; text-underline-offset: 4px; text-decoration-thickness: 1px; }
+  small { display: block; color: var(--soft); font-size: 14.5px; } b { font-weight: 450; font-size: 15px; } b + span { color: var(--soft); font-size: 14.5px; }
+  ${PHONE} { padding: 0 14px; }
+`;
+const OnRail = styled.div`position: relative; min-width: 0; align-self: center; padding-right: 18px; ${PHONE} { padding: 0 14px; }`;
+const Stamped = styled.div`position: absolute; left: 4px; top: 12px; z-index: 1; pointer-events: none; ${PHONE} { display: none; }`;
+const StampedName = styled.span`display: none; ${PHONE} { display: inline-block; margin-left: 14px; }`;
+const BenchLink = styled(Link)`${quietLink}`;
+
+type Props = { line: Schemas['YardLine']; person: Schemas['Person']; onLogHours: () => void };
+
+/** One machine on the yard's sheet: who, the rail, and why in the margin. */
+export function MachineLine({ line, person, onLogHours }: Props) {
+  const navigate = useNavigate();
+  const meter = line.meters[0];
+  const stamped = line.state !== 'fresh' && line.state !== 'stood_down';
+  const mayService = person.role === 'keeper' || person.role === 'mechanic';
+  const mayLog = mayUse(person, line.id) && meter !== undefined;
+  const sheet = `/machines/${line.id}`;
+  return (
+    <Row aria-label={line.name}>
+      <Who>
+        <h2>
+          <Link to={sheet}>{line.name}</Link>
+        </h2>
+        {stamped && (
+          <StampedName>
+            <Stamp state={line.state} />
+          </StampedName>
+        )}
+        <small>
+          {line.class_label}, {lower(line.place)}
+        </small>
+        {meter && (
+          <>
+            <b>{metered(meter.value, meter.unit)}</b>{' '}
+            <span>{meter.read_on ? `read ${sinceDay(meter.read_on, line.rail.today)}` : 'never read'}</span>
+          </>
+        )}
+      </Who>
+      <OnRail>
+        {stamped && (
+          <Stamped>
+            <Stamp state={line.state} />
+          </Stamped>
+        )}
+        <Rail
+          name={line.name}
+          rail={line.rail}
+          stoodDown={line.stood_down}
+          onLogHours={mayLog ? onLogHours : undefined}
+          onRecord={mayService ? (rules) => navigate(`${sheet}/service?rules=${rules.join()}`) : undefined}
+        />
+      </OnRail>
+      <Margin>
+        <p>{line.stood_down ? standDownSentence(line) : line.why}</p>
+        <QuietActions>
+          {line.stood_down && mayService && <BenchLink to={`${sheet}?lift`}>Look and lift</BenchLink>}
+          {!line.stood_down && mayService && line.state !== 'fresh' && (
+            <BenchLink to={`${sheet}/service`}>Record service</BenchLink>
+          )}
+          {mayLog && <QuietButton onPress={onLogHours}>Log hours</QuietButton>}
+        </QuietActions>
+      </Margin>
+    </Row>
+  );
+}
+
+/** Whether this person may log on a machine. */
+export function mayUse(person: Schemas['Person'], machine: number): boolean {
+  if (person.role === 'reader') return false;
+  return person.role !== 'operator' || person.may_use_all_machines || person.machine_ids.includes(machine);
+}
+
+function standDownSentence(line: Schemas['YardLine']): string {
+  const stand = line.stood_down;
+  const by = stand?.by ? ` by ${stand.by}` : '';
+  return `Stood down ${stand ? sinceDay(stand.on, line.rail.today) : ''}${by}. Nobody may use ${line.name} until a keeper or mechanic lifts this.`;
+}
+
+const lower = (place: string): string => place.charAt(0).toLowerCase() + place.slice(1);

@@ -1,0 +1,153 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { machinesQuery, type YardFilter, yardQuery } from '../api/queries';
+import { PlainButton, QuietButton, quietLink } from '../kit/Button';
+import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
+import { stateColour } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
+import { STATE_WORDS } from '../kit/words';
+import { usePerson } from '../shell/Shell';
+import { LogHours } from './LogHours';
+import { MachineLine } from './MachineLine';
+
+const Headline = styled.p`
+  font-size: 20px; max-width: 62ch; flex: 1 1 380px;
+  button { font: inherit; border: 0; background: none; padding: 0; cursor: pointer; text-align: left; border-bottom: 2px solid transparent; }
+  button:hover { border-bottom-color: var(--rule); }
+  button[aria-pressed='true'] { font-weight: 700; }
+  ${PHONE} { font-size: 18px; line-height: 1.6; }
+`;
+const Filters = styled.div`
+  display: flex; flex-wrap: wrap; gap: 6px 16px; align-items: center; font-size: 15px;
+  input, select { border: 0; border-bottom: 1px solid var(--hedge); background: none; color: var(--hedge); padding: 5px 0; min-height: 36px; border-radius: 0; }
+  input { width: 150px; color: var(--ink); } select { cursor: pointer; max-width: 170px; } option { color: CanvasText; }
+  ${PHONE} { width: 100%; input, select { min-height: 48px; flex: 1 1 40%; width: auto; min-width: 0; max-width: none; } }
+  @media print { display: none; }
+`;
+const AddLink = styled(Link)`${quietLink}`;
+
+/** Every machine with what is due on it, soonest first. */
+export function YardPage() {
+  const person = usePerson();
+  const yard = useQuery(yardQuery);
+  const [filter, setFilter] = useFilter();
+  const machines = useInfiniteQuery({ ...machinesQuery(filter), placeholderData: (before) => before });
+  const [logging, setLogging] = useState<Schemas['YardLine'] | null>(null);
+  const lines = machines.data?.pages.flatMap((page) => page.data) ?? [];
+  const filtered = Object.values(filter).some(Boolean);
+  if (!yard.data || !machines.data) return <Page aria-busy="true" />;
+  if (yard.data.machines === 0) return <EmptyYard mayAdd={person.role === 'keeper'} />;
+  return (
+    <Page>
+      <title>{`Yard, ${yard.data.name}`}</title>
+      <Lead>
+        <Headline>
+          {yard.data.headline.map(({ state, text }, index) => (
+            <span key={state}>
+              <button
+                type="button"
+                aria-pressed={filter.state === state}
+                style={
+                  state === 'past' || state === 'due' || state === 'nearing'
+                    ? { borderBottomColor: stateColour(state) }
+                    : undefined
+                }
+                onClick={() => setFilter({ state: filter.state === state ? undefined : state })}
+              >
+                {text}
+              </button>
+              {index < yard.data.headline.length - 1 ? ', ' : '.'}
+            </span>
+          ))}
+        </Headline>
+        <Filters role="search">
+          <input
+            type="search"
+            aria-label="Find by name"
+            placeholder="Find by name"
+            value={filter.name ?? ''}
+            onChange={(event) => setFilter({ name: event.target.value })}
+          />
+          <select aria-label="Place" value={filter.place ?? ''} onChange={(event) => setFilter({ place: event.target.value })}>
+            <option value="">All places</option>
+            {yard.data.places.map((place) => (
+              <option key={place}>{place}</option>
+            ))}
+          </select>
+          <select
+            aria-label="Class"
+            value={filter.class ?? ''}
+            onChange={(event) => setFilter({ class: event.target.value as YardFilter['class'] })}
+          >
+            <option value="">All classes</option>
+            {yard.data.classes.map(({ class: value, label }) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
+          <select
+            aria-label="State"
+            value={filter.state ?? ''}
+            onChange={(event) => setFilter({ state: event.target.value as YardFilter['state'] })}
+          >
+            <option value="">All states</option>
+            {Object.entries(STATE_WORDS).map(([value, word]) => (
+              <option key={value} value={value}>
+                {word}
+              </option>
+            ))}
+          </select>
+          {filtered && (
+            <QuietButton onPress={() => setFilter({ name: '', place: '', class: undefined, state: undefined })}>
+              Show all
+            </QuietButton>
+          )}
+          {person.role === 'keeper' && <AddLink to="/machines/new">Add a machine</AddLink>}
+        </Filters>
+      </Lead>
+      <Sheet aria-label="Machines, soonest first">
+        {lines.map((line) => (
+          <MachineLine key={line.id} line={line} person={person} onLogHours={() => setLogging(line)} />
+        ))}
+        {lines.length === 0 && <Empty>No machine of this yard is like that.</Empty>}
+      </Sheet>
+      {machines.hasNextPage && (
+        <p style={{ paddingTop: 18 }}>
+          <PlainButton isDisabled={machines.isFetchingNextPage} onPress={() => machines.fetchNextPage()}>
+            Show more machines
+          </PlainButton>
+        </p>
+      )}
+      {logging && <LogHours line={logging} onClose={() => setLogging(null)} />}
+    </Page>
+  );
+}
+
+function EmptyYard({ mayAdd }: { mayAdd: boolean }) {
+  return (
+    <Page>
+      <Sheet>
+        <Empty>
+          <p>No machine is in the book yet.</p>
+          {mayAdd ? <AddLink to="/machines/new">Add the first machine</AddLink> : <p>A keeper enters the machines.</p>}
+        </Empty>
+      </Sheet>
+    </Page>
+  );
+}
+
+/** The filter stands in the address, so that a view can be sent to a colleague. */
+function useFilter(): [YardFilter, (change: Partial<YardFilter>) => void] {
+  const [search, setSearch] = useSearchParams();
+  const read = (name: keyof YardFilter) => search.get(name) || undefined;
+  const filter = { name: read('name'), place: read('place'), class: read('class'), state: read('state') } as YardFilter;
+  const change = (part: Partial<YardFilter>) => {
+    const next = Object.entries({ ...filter, ...part }).filter((pair): pair is [string, string] => Boolean(pair[1]));
+    setSearch(new URLSearchParams(next), { replace: true });
+  };
+  return [filter, change];
+}
