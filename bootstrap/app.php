@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use App\Contract\KeepOnce;
 use App\Contract\Problem;
+use App\Contract\Refusal;
 use App\Contract\SecurityHeaders;
 use App\People\SessionOrToken;
 use App\Yard\Commands\RebuildYard;
+use Core\Reckoner\BadInput;
+use Core\Reckoner\UnknownCalculator;
 use Database\Demo\DemoAccounts;
 use Database\Demo\LoadDemo;
 use Illuminate\Foundation\Application;
@@ -27,6 +30,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->trustProxies(at: array_filter(explode(',', (string) ($_ENV['TRUSTED_PROXIES'] ?? ''))) ?: null);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([Refusal::class, BadInput::class, UnknownCalculator::class]);
         $exceptions->render(fn (Throwable $thrown, Request $request) => $request->is('api/*') ? Problem::from($thrown)->toResponse($request) : null);
     })
     ->create();

@@ -21,7 +21,7 @@ final class KeepOnce
     /** A key is forgotten after this many days. */
     public const DAYS_KEPT = 30;
 
-    /** @param \Closure(Request): Response $next */
+    /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next): Response
     {
         $key = $request->header('Idempotency-Key');

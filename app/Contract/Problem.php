@@ -32,7 +32,8 @@ final readonly class Problem implements Responsable
         public array $errors = [],
         public array $more = [],
         public array $headers = [],
-    ) {}
+    ) {
+    }
 
     public static function from(\Throwable $thrown): self
     {

@@ -17,7 +17,9 @@ final readonly class TypedNumber implements ValidationRule
     /** The largest value a meter or interval has room for. */
     private const MOST = '9999999';
 
-    public function __construct(private string $what, private bool $aboveZero = false) {}
+    public function __construct(private string $what, private bool $aboveZero = false)
+    {
+    }
 
     public function validate(string $attribute, mixed $value, \Closure $fail): void
     {

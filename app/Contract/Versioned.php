@@ -49,7 +49,7 @@ trait Versioned
         return "\"{$this->version}\"";
     }
 
-    /** @param array<string, mixed> $shaped */
+    /** @param  array<string, mixed>  $shaped */
     public function respond(array $shaped, int $status = 200): JsonResponse
     {
         return new JsonResponse($shaped, $status, ['ETag' => $this->etag()]);

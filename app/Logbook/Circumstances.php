@@ -17,7 +17,8 @@ final readonly class Circumstances
         public ?string $device = null,
         public ?string $note = null,
         public ?string $confirmedBecause = null,
-    ) {}
+    ) {
+    }
 
     public static function of(Request $request, ?string $at = null): self
     {

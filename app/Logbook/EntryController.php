@@ -24,7 +24,8 @@ final class EntryController
         private readonly LogReading $logReading,
         private readonly RecordService $recordService,
         private readonly StrikeEntry $strikeEntry,
-    ) {}
+    ) {
+    }
 
     public function index(Request $request): JsonResponse
     {
@@ -161,7 +162,7 @@ final class EntryController
         return new JsonResponse(['entry' => EntryShape::of($entry, $this->person($request)), 'line' => YardLine::rewrite($machine)->line], $status);
     }
 
-    /** @param Builder<Entry>|HasMany<Entry, Machine> $entries */
+    /** @param  Builder<Entry>|HasMany<Entry, Machine>  $entries */
     private function page(Request $request, Builder|HasMany $entries): JsonResponse
     {
         $filter = $request->validate(['kind' => ['sometimes', Rule::enum(EntryKind::class)]]);

@@ -74,6 +74,6 @@ final class EntryShape
 
     private static function done(EntryTask $task): string
     {
-        return mb_strtolower(mb_substr($task->task, 0, 1)).mb_substr($task->task, 1).' '.$task->kind->done();
+        return Plain::within($task->task).' '.$task->kind->done();
     }
 }

@@ -14,7 +14,8 @@ final readonly class GivenReading
         public BigDecimal $value,
         public string $typed,
         public bool $distance,
-    ) {}
+    ) {
+    }
 
     public static function hours(string|int|float $typed): self
     {

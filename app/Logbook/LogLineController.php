@@ -23,7 +23,9 @@ use Illuminate\Support\Facades\Gate;
 /** The one-line log: tells what a line means, and carries it out. */
 final readonly class LogLineController
 {
-    public function __construct(private LogReading $logReading, private Yard $yard) {}
+    public function __construct(private LogReading $logReading, private Yard $yard)
+    {
+    }
 
     public function preview(Request $request): JsonResponse
     {

@@ -19,7 +19,9 @@ use Illuminate\Database\Eloquent\Builder;
 /** Writes a reading down, asking first where it can hardly be right. */
 final readonly class LogReading
 {
-    public function __construct(private Yard $yard) {}
+    public function __construct(private Yard $yard)
+    {
+    }
 
     /**
      * The machine's row must be locked by the caller.
@@ -83,7 +85,7 @@ final readonly class LogReading
         return Judgement::of($before, $after, $meter->unit->mostPerDay(), unit: $meter->unit);
     }
 
-    /** @param \Closure(Builder<Entry>): Builder<Entry> $which */
+    /** @param  \Closure(Builder<Entry>): Builder<Entry>  $which */
     private function neighbour(Meter $meter, \Closure $which): ?Reading
     {
         $entry = $which(Entry::query()->where('meter_id', $meter->id)->whereNull('struck_at'))->first();

@@ -11,7 +11,9 @@ use App\Yard\Rule;
 /** Writes down a service: the tasks done, and what the meters showed. */
 final readonly class RecordService
 {
-    public function __construct(private LogReading $logReading) {}
+    public function __construct(private LogReading $logReading)
+    {
+    }
 
     /**
      * The machine's row must be locked by the caller.

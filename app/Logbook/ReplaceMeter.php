@@ -12,7 +12,9 @@ use Brick\Math\BigDecimal;
 /** Records that a machine got another meter, so that what it has run goes on without a break. */
 final readonly class ReplaceMeter
 {
-    public function __construct(private LogReading $logReading) {}
+    public function __construct(private LogReading $logReading)
+    {
+    }
 
     /**
      * The machine's row must be locked by the caller.

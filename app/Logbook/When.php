@@ -15,7 +15,8 @@ final readonly class When
     private function __construct(
         public CarbonImmutable $at,
         public bool $dayOnly,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string|null  $written  null for now, `2026-05-14`, or an ISO 8601 instant

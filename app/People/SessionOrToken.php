@@ -20,9 +20,11 @@ final readonly class SessionOrToken
 {
     private const SESSION = [EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ValidateCsrfToken::class];
 
-    public function __construct(private Pipeline $pipeline) {}
+    public function __construct(private Pipeline $pipeline)
+    {
+    }
 
-    /** @param \Closure(Request): Response $next */
+    /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next): Response
     {
         if ($request->bearerToken() !== null) {

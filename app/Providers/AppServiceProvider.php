@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 /** Ties the rooms together. */
@@ -30,6 +31,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // Whatever host and port a proxy shows to the world, the files are beside the page.
+        Vite::createAssetPathsUsing(fn (string $path): string => "/{$path}");
         Date::use(CarbonImmutable::class);
         Model::preventSilentlyDiscardingAttributes();
         Gate::policy(Machine::class, MachinePolicy::class);

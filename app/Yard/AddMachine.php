@@ -17,9 +17,11 @@ final readonly class AddMachine
 {
     private const TAKEN_OVER = 'Taken over from earlier records.';
 
-    public function __construct(private LogReading $logReading, private RecordService $recordService, private Yard $yard) {}
+    public function __construct(private LogReading $logReading, private RecordService $recordService, private Yard $yard)
+    {
+    }
 
-    /** @param array<string, mixed> $given as {@see MachineRequest} validates it */
+    /** @param  array<string, mixed>  $given as {@see MachineRequest} validates it */
     public function __invoke(array $given, Circumstances $circumstances): Machine
     {
         $history = History::from($given['history']);
@@ -65,7 +67,7 @@ final readonly class AddMachine
         return $rule;
     }
 
-    /** @param array{date?: string|null, hours?: string|int|float|null, distance?: string|int|float|null} $lastDone */
+    /** @param  array{date?: string|null, hours?: string|int|float|null, distance?: string|int|float|null}  $lastDone */
     private function recordLastDone(Machine $machine, Rule $rule, array $lastDone, Circumstances $circumstances, string $path): void
     {
         $readings = array_values(array_filter([

@@ -26,7 +26,7 @@ final readonly class Facts
     /** @var Collection<int, Entry> the newest stand-down or lift by machine id */
     private Collection $stands;
 
-    /** @param list<Machine> $machines with meters and rules */
+    /** @param  list<Machine>  $machines with meters and rules */
     public function __construct(array $machines, private Yard $yard)
     {
         $ids = array_map(fn (Machine $machine): int => $machine->id, $machines);

@@ -83,6 +83,7 @@ final class LineShape
                 'at' => $place($stake->at),
                 'early_from' => $place($stake->earlyFrom),
                 'state' => $stake->state->value,
+                'again' => $stake->again,
                 'by_date' => $stake->byDate,
                 'date' => $stake->date?->format('Y-m-d'),
                 'label' => $stake->label(),

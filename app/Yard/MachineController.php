@@ -16,7 +16,9 @@ use Illuminate\Validation\Rule as Among;
 /** The machines of the yard. */
 final readonly class MachineController
 {
-    public function __construct(private Yard $yard) {}
+    public function __construct(private Yard $yard)
+    {
+    }
 
     /** The yard's sheet, soonest first. */
     public function index(Request $request): JsonResponse

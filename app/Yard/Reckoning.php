@@ -98,7 +98,7 @@ final readonly class Reckoning
         };
         $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->yard->today()));
 
-        return Rail::of($unit, $now, array_values($this->standings), $use, $this->yard->today());
+        return Rail::of($unit, $now, array_values($this->standings), $use, $this->yard->today(), $this->machine->distanceUnit());
     }
 
     /** What to set on the machine's own countdown until the next point in hours, or null where none is ahead. */

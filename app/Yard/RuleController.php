@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** A machine's rulebook. */
 final readonly class RuleController
 {
-    public function __construct(private Yard $yard) {}
+    public function __construct(private Yard $yard)
+    {
+    }
 
     public function store(RuleRequest $request, Machine $machine, AddMachine $addMachine): JsonResponse
     {

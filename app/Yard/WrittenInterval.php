@@ -11,7 +11,7 @@ use Core\Schedule\Interval;
 /** An interval as the keeper wrote it, distances in kilometres or miles, and as the rules reckon it. */
 final class WrittenInterval
 {
-    /** @param array{hours?: string|null, km?: string|null, mi?: string|null, months?: int|null}|null $written */
+    /** @param  array{hours?: string|null, km?: string|null, mi?: string|null, months?: int|null}|null  $written */
     public static function toCore(?array $written): ?Interval
     {
         if ($written === null) {

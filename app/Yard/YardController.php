@@ -18,21 +18,21 @@ use Illuminate\Validation\Rule as Among;
 /** The yard as a whole. */
 final readonly class YardController
 {
-    private const NAMES_TOLD = 3;
-
-    public function __construct(private Yard $yard) {}
+    public function __construct(private Yard $yard)
+    {
+    }
 
     public function show(): JsonResponse
     {
         YardLine::bringUpToDate($this->yard);
-        $counts = YardLine::query()->toBase()->groupBy('state')->pluck(DB::raw('count(*)'), 'state');
+        $counts = YardLine::query()->toBase()->groupBy('state')->pluck(DB::raw('count(*)'), 'state')->map(fn (int|string $count): int => (int) $count);
 
         return $this->yard->respond([
             ...$this->yard->toRecord(),
             'today' => $this->yard->today()->format('Y-m-d'),
             'week' => (int) $this->yard->today()->format('W'),
             'machines' => (int) $counts->sum(),
-            'headline' => Headline::of($this->firstNames($counts), $counts->map(intval(...))->all()),
+            'headline' => Headline::of($this->firstNames($counts), $counts->all()),
             'places' => Machine::query()->where('retired', false)->distinct()->orderBy('place')->pluck('place')->all(),
             'classes' => array_map(fn (MachineClass $class): array => [
                 'class' => $class->value,
@@ -76,6 +76,6 @@ final readonly class YardController
     private function firstNames(Collection $counts): array
     {
         return $counts->map(fn (int $count, string $state): array => Machine::query()->join('yard_lines', 'yard_lines.machine_id', '=', 'machines.id')
-            ->where('yard_lines.state', $state)->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id')->limit(self::NAMES_TOLD)->pluck('name')->all())->all();
+            ->where('yard_lines.state', $state)->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id')->limit(Headline::NAMES_TOLD)->pluck('name')->all())->all();
     }
 }

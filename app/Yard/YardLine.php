@@ -94,7 +94,7 @@ final class YardLine extends Model
         return $count;
     }
 
-    /** @param list<Machine> $machines */
+    /** @param  list<Machine>  $machines */
     private static function reckon(array $machines, Yard $yard): void
     {
         $rows = [];

@@ -14,7 +14,9 @@ final readonly class WeeklyUse
     /** Weeks looked back on: long enough for a fortnightly run, short enough to follow the season (common practice, no source). */
     public const WEEKS = 8;
 
-    private function __construct(public BigDecimal $perWeek) {}
+    private function __construct(public BigDecimal $perWeek)
+    {
+    }
 
     /**
      * @param  Reading|null  $earlier  the last reading before the weeks looked back on, or the first within them

@@ -11,7 +11,9 @@ final readonly class DayWords
 
     private const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
 
-    public function __construct(private \DateTimeImmutable $today) {}
+    public function __construct(private \DateTimeImmutable $today)
+    {
+    }
 
     /**
      * @param  list<string>  $words

@@ -21,5 +21,6 @@ final readonly class LogLine
         public bool $isGain,
         public ?MeterUnit $unit,
         public ?\DateTimeImmutable $day,
-    ) {}
+    ) {
+    }
 }

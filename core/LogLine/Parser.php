@@ -29,7 +29,8 @@ final readonly class Parser
     public function __construct(
         private array $names,
         private \DateTimeImmutable $today,
-    ) {}
+    ) {
+    }
 
     /** @throws NotUnderstood */
     public function parse(string $line): LogLine
@@ -99,7 +100,7 @@ final readonly class Parser
         throw $this->unknownMachine($words);
     }
 
-    /** @param list<string> $words */
+    /** @param  list<string>  $words */
     private function unknownMachine(array $words): NotUnderstood
     {
         foreach ($words as $at => $word) {
@@ -157,7 +158,7 @@ final readonly class Parser
         return array_map(fn (string $name): string => implode(' ', array_replace($words, [$at => mb_strtolower($name)])), array_slice($names, 0, 5));
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     private static function listed(array $names): string
     {
         $names = array_slice($names, 0, 5);

@@ -30,4 +30,16 @@ final class Plain
     {
         return $day->format('j F Y');
     }
+
+    /** `14 May` in the year of another day, else `14 May 2026`. */
+    public static function nearDay(\DateTimeImmutable $day, \DateTimeImmutable $other): string
+    {
+        return $day->format('Y') === $other->format('Y') ? $day->format('j F') : self::day($day);
+    }
+
+    /** The first letter small, as within a sentence. */
+    public static function within(string $words): string
+    {
+        return mb_strtolower(mb_substr($words, 0, 1)).mb_substr($words, 1);
+    }
 }

@@ -15,7 +15,8 @@ final readonly class Quantity
     private function __construct(
         public BigRational $value,
         public Unit $unit,
-    ) {}
+    ) {
+    }
 
     /** @throws Unreadable if the amount cannot exist (see {@see self::refuseImpossible()}) */
     public static function of(BigNumber|int|string $value, Unit $unit): self

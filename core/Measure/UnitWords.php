@@ -69,9 +69,11 @@ final class UnitWords
             foreach ($words as $word) {
                 $index[$word] = Unit::from($id);
             }
-            foreach (isset(self::IMPERIAL[$id]) ? $words : [] as $word) {
-                $index['us'.$word] = Unit::from($id);
-                $index['imp'.$word] = $index['imperial'.$word] = $index['uk'.$word] = Unit::from(self::IMPERIAL[$id]);
+        }
+        foreach (self::IMPERIAL as $us => $imperial) {
+            foreach (self::WORDS[$us] as $word) {
+                $index['us'.$word] = Unit::from($us);
+                $index['imp'.$word] = $index['imperial'.$word] = $index['uk'.$word] = Unit::from($imperial);
             }
         }
 

@@ -19,7 +19,8 @@ final readonly class Countdown
         public BigDecimal $set,
         public BigDecimal $ringsAt,
         public string $why,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  BigDecimal  $step  the smallest change that the display takes, above zero

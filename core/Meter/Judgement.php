@@ -18,7 +18,8 @@ final readonly class Judgement
         public BigDecimal $gained,
         public ?BigDecimal $suggestion,
         public string $why,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  Reading|null  $previous  the last reading before it, null for a meter's first

@@ -12,7 +12,8 @@ final readonly class MeterSpan
     public function __construct(
         public BigDecimal $shownWhenFitted,
         public BigDecimal $runWhenFitted,
-    ) {}
+    ) {
+    }
 
     /** A meter that came with the machine shows what the machine has run. */
     public static function original(): self

@@ -19,7 +19,8 @@ final readonly class Answer
         private array $fields,
         private string $why,
         private array $sources,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> ready to be written as JSON */
     public function toArray(): array

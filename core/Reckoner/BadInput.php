@@ -7,7 +7,7 @@ namespace Core\Reckoner;
 /** What was given cannot be reckoned with. Every field at fault carries its messages, in the trade's words. */
 final class BadInput extends \InvalidArgumentException
 {
-    /** @param non-empty-array<string, list<string>> $errors field => messages */
+    /** @param  non-empty-array<string, list<string>>  $errors field => messages */
     public function __construct(public readonly array $errors)
     {
         parent::__construct('Some of what was given cannot be reckoned with.');

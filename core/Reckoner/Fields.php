@@ -19,7 +19,7 @@ final class Fields
 {
     private Faults $faults;
 
-    /** @param array<mixed> $given */
+    /** @param  array<mixed>  $given */
     public function __construct(private readonly array $given, private readonly string $path = '', ?Faults $faults = null)
     {
         $this->faults = $faults ?? new Faults;

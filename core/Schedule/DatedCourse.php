@@ -9,7 +9,9 @@ use Brick\Math\BigDecimal;
 /** The points of a rule along the calendar. The chart's months are counted from the machine's beginning; without one, from the last service. */
 final readonly class DatedCourse
 {
-    public function __construct(private Rule $rule) {}
+    public function __construct(private Rule $rule)
+    {
+    }
 
     /**
      * @param  \DateTimeImmutable|null  $start  the machine's known beginning

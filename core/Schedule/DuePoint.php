@@ -24,7 +24,8 @@ final readonly class DuePoint
         public BigDecimal $now,
         public BigDecimal $early,
         public BigDecimal $late,
-    ) {}
+    ) {
+    }
 
     public function remaining(): BigDecimal
     {

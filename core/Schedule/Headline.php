@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
-/** The yard in one line: `Bittern is past, Wren is stood down. Heron and Teal are nearing. 13 are fresh.` */
+/** The yard in one line: `Bittern is past, Wren is stood down, Heron and Teal are nearing, 13 are fresh.` */
 final class Headline
 {
-    private const NAMES_TOLD = 3;
+    /** More machines of one state than this are only counted. */
+    public const NAMES_TOLD = 2;
 
-    private const WORDS = ['past' => 'past', 'due' => 'due', 'stood_down' => 'stood down', 'nearing' => 'nearing', 'unknown' => 'of unknown standing', 'fresh' => 'fresh'];
+    private const WORDS = ['past' => 'past', 'due' => 'due', 'stood_down' => 'stood down', 'nearing' => 'nearing', 'unknown' => 'not known', 'fresh' => 'fresh'];
 
     /**
      * @param  array<string, list<string>>  $names  by state, the first few of each
@@ -29,7 +30,7 @@ final class Headline
         return $parts;
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     private static function who(string $state, array $names, int $count): string
     {
         $told = $state === 'fresh' ? [] : array_slice($names, 0, self::NAMES_TOLD);

@@ -56,6 +56,16 @@ final readonly class Interval
         };
     }
 
+    /** This interval along one dimension alone. */
+    public function only(Limit $limit): self
+    {
+        return match ($limit) {
+            Limit::Hours => new self(hours: $this->hours),
+            Limit::Distance => new self(km: $this->km),
+            Limit::Date => new self(months: $this->months),
+        };
+    }
+
     /** Whether this interval lets more time or distance pass than another in any dimension that the other gives. */
     public function isLooserThan(self $other): bool
     {

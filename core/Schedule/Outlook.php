@@ -12,13 +12,14 @@ use Core\Meter\MeterUnit;
 /** What a whole rulebook says of one machine: its most urgent state, the task behind it, and why. */
 final readonly class Outlook
 {
-    /** @param list<TaskStanding> $tasks most urgent first */
+    /** @param  list<TaskStanding>  $tasks most urgent first */
     private function __construct(
         public array $tasks,
         private WeeklyUse $hours,
         private \DateTimeImmutable $today,
         private MeterUnit $distance,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<TaskStanding>  $tasks  in any order
@@ -58,11 +59,11 @@ final readonly class Outlook
         if ($leading->standing->state === State::Unknown) {
             $unknown = array_filter($this->tasks, fn (TaskStanding $task): bool => $task->standing->state === State::Unknown);
 
-            return count($unknown) === 1 ? "{$leading->task->name}: {$leading->standing->why($this->distance)}"
+            return count($unknown) === 1 ? "{$leading->task->name}: ".Plain::within($leading->standing->why($this->distance))
                 : Plain::count(count($unknown), 'task').' have no history. Say when each was last done, or do it now.';
         }
 
-        return rtrim("{$leading->task->name}. {$leading->standing->why($this->distance)} {$this->expected($leading)}");
+        return rtrim("{$leading->task->name}: ".Plain::within($leading->standing->why($this->distance))." {$this->expected($leading)}");
     }
 
     private function expected(TaskStanding $leading): string
@@ -71,7 +72,7 @@ final readonly class Outlook
         if ($days === null || $days <= 0 || $leading->standing->limiting?->limit !== Limit::Hours) {
             return '';
         }
-        $day = $days === 1 ? 'tomorrow' : 'about '.Plain::day($this->today->modify("+{$days} days"));
+        $day = $days === 1 ? 'tomorrow' : 'about '.Plain::nearDay(Day::after($this->today, $days), $this->today);
 
         return sprintf('At %s h a week that is %s.', Plain::number($this->hours->perWeek->toScale(1, RoundingMode::HALF_UP)), $day);
     }

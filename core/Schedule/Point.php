@@ -13,7 +13,8 @@ final readonly class Point
         public ?BigDecimal $hours = null,
         public ?BigDecimal $km = null,
         public ?\DateTimeImmutable $date = null,
-    ) {}
+    ) {
+    }
 
     public function along(Limit $limit): ?BigDecimal
     {

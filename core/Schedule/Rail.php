@@ -7,6 +7,7 @@ namespace Core\Schedule;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Core\Forecast\WeeklyUse;
+use Core\Meter\MeterUnit;
 
 /** A machine's ruler: what has been run, where it stands now, and the stakes ahead. */
 final readonly class Rail
@@ -25,79 +26,83 @@ final readonly class Rail
     /**
      * @param  list<TaskStanding>  $tasks
      * @param  WeeklyUse  $use  in the rail's unit
+     * @param  MeterUnit  $distance  the unit that distances are told in
      */
-    public static function of(RailUnit $unit, BigDecimal $now, array $tasks, WeeklyUse $use, \DateTimeImmutable $today): self
+    public static function of(RailUnit $unit, BigDecimal $now, array $tasks, WeeklyUse $use, \DateTimeImmutable $today, MeterUnit $distance = MeterUnit::Kilometres): self
     {
         $to = $now->plus($unit->ahead());
-        /** @var array<string, list<array{BigDecimal, BigDecimal, State, bool, TaskStanding}>> $groups */
-        $groups = [];
+        $together = [];
         foreach ($tasks as $task) {
-            foreach (self::positions($unit, $now, $to, $task, $use) as $position) {
-                $groups[(string) $position[0]->toScale(1, RoundingMode::HALF_UP).($position[3] ? ' by date' : '')][] = [...$position, $task];
+            foreach (self::marks($unit, $now, $to, $task, $use) as $mark) {
+                $together[$mark->at->toScale(1, RoundingMode::HALF_UP).($mark->byDate ? ' by date' : '')][] = $mark;
             }
         }
-        $stakes = array_map(fn (array $group): Stake => self::stake($group, $now, $use, $unit, $today), array_values($groups));
+        $stakes = [];
+        foreach ($together as $marks) {
+            $stakes[] = self::stake($marks, $now, $use, $unit, $today, $distance);
+        }
         usort($stakes, fn (Stake $one, Stake $other): int => $one->at->compareTo($other->at));
 
         return new self($unit, $now->minus($unit->back()), $now, $to, $stakes);
     }
 
-    /**
-     * Where a task falls due on this rail, and again after that at its interval.
-     *
-     * @return list<array{BigDecimal, BigDecimal, State, bool}> position, beginning of the early window, state, whether placed by date
-     */
-    private static function positions(RailUnit $unit, BigDecimal $now, BigDecimal $to, TaskStanding $task, WeeklyUse $use): array
+    /** @return list<RailMark> where a task falls due on this rail, and again after that at its interval */
+    private static function marks(RailUnit $unit, BigDecimal $now, BigDecimal $to, TaskStanding $task, WeeklyUse $use): array
     {
-        $points = $task->standing->points;
-        $onRail = $points[$unit->limit()->value] ?? null;
         $limiting = $task->standing->limiting;
         if ($limiting === null) {
             return [];
         }
+        $onRail = $task->standing->points[$unit->limit()->value] ?? null;
         if ($onRail === null || ($limiting !== $onRail && $limiting->state()->isMoreUrgentThan($onRail->state()))) {
-            $days = $task->expectedDays;
-            $at = $days === null ? null : $now->plus($use->in($days));
+            $at = $task->expectedDays === null ? null : $now->plus($use->in($task->expectedDays));
 
-            return $at === null || $at->isGreaterThan($to) ? [] : [[$at, $at, $task->standing->state, true]];
+            return $at === null || $at->isGreaterThan($to) ? [] : [new RailMark($task, $at, $at, $task->standing->state, byDate: true)];
         }
-        $positions = [];
+        $marks = [];
         $every = $task->standing->rule->every->length($unit->limit());
         $at = $onRail->at;
-        while ($at->isLessThanOrEqualTo($to) && count($positions) < self::MOST_STAKES_OF_ONE_TASK) {
-            $positions[] = [$at, $at->minus($onRail->early), $positions === [] ? $task->standing->state : State::Fresh, false];
+        while ($at->isLessThanOrEqualTo($to) && count($marks) < self::MOST_STAKES_OF_ONE_TASK) {
+            $again = $marks !== [];
+            $marks[] = new RailMark($task, $at, $at->minus($onRail->early), $again ? State::Fresh : $task->standing->state, again: $again);
             if ($every === null) {
                 break;
             }
             $at = $at->plus($every);
         }
 
-        return $positions;
+        return $marks;
     }
 
-    /** @param non-empty-list<array{BigDecimal, BigDecimal, State, bool, TaskStanding}> $group */
-    private static function stake(array $group, BigDecimal $now, WeeklyUse $use, RailUnit $unit, \DateTimeImmutable $today): Stake
+    /** @param non-empty-list<RailMark> $marks */
+    private static function stake(array $marks, BigDecimal $now, WeeklyUse $use, RailUnit $unit, \DateTimeImmutable $today, MeterUnit $distance): Stake
     {
-        $length = fn (array $entry): float => $entry[4]->standing->rule->every->length($unit->limit())?->toFloat() ?? 0.0;
-        usort($group, fn (array $one, array $other): int => $length($other) <=> $length($one));
-        [$at, , , $byDate, $widest] = $group[0];
-        $state = array_reduce($group, fn (State $worst, array $entry): State => $entry[2]->isMoreUrgentThan($worst) ? $entry[2] : $worst, State::Fresh);
-        $every = $widest->standing->rule->every;
-        $interval = $byDate || $unit === RailUnit::Days ? new Interval(months: $every->months) : new Interval($unit === RailUnit::Hours ? $every->hours : null, $unit === RailUnit::Kilometres ? $every->km : null);
+        usort($marks, fn (RailMark $one, RailMark $other): int => $other->intervalLength($unit->limit()) <=> $one->intervalLength($unit->limit()));
+        $widest = $marks[0];
+        $earlyFrom = $widest->earlyFrom;
+        $state = $widest->state;
+        $again = true;
+        foreach ($marks as $mark) {
+            $earlyFrom = BigDecimal::min($earlyFrom, $mark->earlyFrom);
+            $state = $mark->state->isMoreUrgentThan($state) ? $mark->state : $state;
+            $again = $again && $mark->again;
+        }
+        $interval = $widest->task->standing->rule->every->only($widest->byDate ? Limit::Date : $unit->limit());
         $days = match (true) {
-            $byDate => $widest->expectedDays,
-            $unit === RailUnit::Days => $at->minus($now)->toScale(0, RoundingMode::HALF_UP)->toInt(),
-            default => $use->daysUntil($at->minus($now)),
+            $widest->byDate => $widest->task->expectedDays,
+            $unit === RailUnit::Days => $widest->at->minus($now)->toScale(0, RoundingMode::HALF_UP)->toInt(),
+            default => $use->daysUntil($widest->at->minus($now)),
         };
 
         return new Stake(
-            at: $at,
-            earlyFrom: BigDecimal::min(...array_map(fn (array $entry): BigDecimal => $entry[1], $group)),
+            at: $widest->at,
+            earlyFrom: $earlyFrom,
             state: $state,
-            byDate: $byDate,
-            date: $days === null || $days < 0 ? null : $today->modify("+{$days} days"),
-            tasks: array_map(fn (array $entry): Task => $entry[4]->task, $group),
-            interval: $interval->isEmpty() ? null : $interval->inWords(),
+            again: $again,
+            byDate: $widest->byDate,
+            date: $days === null || $days < 0 ? null : Day::after($today, $days),
+            tasks: array_map(fn (RailMark $mark): Task => $mark->task->task, $marks),
+            interval: $interval->isEmpty() ? null : $interval->inWords($distance),
         );
     }
 }

@@ -13,6 +13,7 @@ final readonly class Stake
     /**
      * @param  BigDecimal  $at  position on the rail
      * @param  BigDecimal  $earlyFrom  where the widest early window begins
+     * @param  bool  $again  only repetitions beyond a task's next point fall due here
      * @param  bool  $byDate  placed where the machine will probably be on a date, not where the meter must stand
      * @param  \DateTimeImmutable|null  $date  the day it falls due, or probably will
      * @param  non-empty-list<Task>  $tasks  the one with the longest interval first
@@ -22,18 +23,19 @@ final readonly class Stake
         public BigDecimal $at,
         public BigDecimal $earlyFrom,
         public State $state,
+        public bool $again,
         public bool $byDate,
         public ?\DateTimeImmutable $date,
         public array $tasks,
         public ?string $interval,
-    ) {}
+    ) {
+    }
 
     /** `100 h, engine oil and 2 more` */
     public function label(): string
     {
         $more = count($this->tasks) - 1;
-        $name = mb_strtolower(mb_substr($this->tasks[0]->name, 0, 1)).mb_substr($this->tasks[0]->name, 1);
 
-        return ($this->interval === null ? '' : $this->interval.', ').$name.($more === 0 ? '' : ' and '.Plain::number(BigDecimal::of($more)).' more');
+        return ($this->interval === null ? '' : $this->interval.', ').Plain::within($this->tasks[0]->name).($more === 0 ? '' : ' and '.Plain::number(BigDecimal::of($more)).' more');
     }
 }

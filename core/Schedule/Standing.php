@@ -35,7 +35,8 @@ final readonly class Standing
         public ?DuePoint $limiting,
         public array $notes,
         private bool $everDone,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  Point|null  $start  the machine's beginning, or null where its history is unknown
@@ -78,7 +79,7 @@ final readonly class Standing
     {
         $hours = $this->points[Limit::Hours->value] ?? null;
 
-        return $hours?->at->minus($hours->since);
+        return $hours === null ? null : $hours->at->minus($hours->since);
     }
 
     public function shareUsed(): BigDecimal
@@ -105,15 +106,40 @@ final readonly class Standing
             return $this->state === State::Fresh ? 'It was due once and has been done; it does not come again.' : 'Nobody knows when this was last done. Say when, or do it now.';
         }
 
-        return ($this->everDone ? 'Last done at ' : 'Counted from ').self::position($point->limit, $point->since, $distance).', '.$this->interval($point, $distance).' '.self::left($point, $distance);
+        return $this->whence($point, $distance).' '.self::left($point, $distance);
     }
 
-    private function interval(DuePoint $point, MeterUnit $distance): string
+    /** `Due at 575.9 h, 100 h after 475.9 h.` */
+    private function whence(DuePoint $point, MeterUnit $distance): string
     {
-        $at = self::position($point->limit, $point->at, $distance);
-        $every = $this->rule->every->inWords($distance);
+        $due = 'Due '.self::position($point, $point->at, $distance);
+        $since = self::position($point, $point->since, $distance);
+        $every = $this->rule->every->only($point->limit);
+        if ($this->isFirst($point)) {
+            return "{$due} for the first time, counted from ".self::bare($since).'.';
+        }
+        if ($this->rule->anchor === Anchor::FromDone) {
+            return "{$due}, {$every->inWords($distance)} after ".self::bare($since).($this->everDone ? '.' : ', its beginning.');
+        }
 
-        return $every === '' ? "due once at {$at}." : "every {$every}: next at {$at}.";
+        return "{$due} by the chart of every {$every->inWords($distance)}, last done ".($this->everDone ? "{$since}." : 'never.');
+    }
+
+    private function isFirst(DuePoint $point): bool
+    {
+        $every = $this->rule->every->length($point->limit);
+        foreach ($this->rule->first as $first) {
+            if ($first->length($point->limit)?->isEqualTo($point->at) === true && ($every === null || ! $point->at->minus($point->since)->isEqualTo($every))) {
+                return true;
+            }
+        }
+
+        return ! $this->rule->every->gives($point->limit);
+    }
+
+    private static function bare(string $position): string
+    {
+        return substr($position, 3);
     }
 
     private static function left(DuePoint $point, MeterUnit $distance): string
@@ -125,14 +151,15 @@ final readonly class Standing
         return match ($point->state()) {
             State::Fresh => "{$amount} left.",
             State::Nearing => "{$amount} left, inside the early window.",
-            State::Due => $remaining->isZero() ? 'Due now.' : "Due, {$amount} beyond the point; {$allowed} late is allowed.",
-            default => "Past by {$amount}; {$allowed} late is allowed.",
+            State::Due => $remaining->isZero() ? 'That is now.' : "That was {$amount} ago, {$allowed} late is allowed.",
+            default => "Past by {$amount}, allowed {$allowed}.",
         };
     }
 
-    private static function position(Limit $limit, BigDecimal $at, MeterUnit $distance): string
+    /** `at 575.9 h`, `on 24 October` */
+    private static function position(DuePoint $point, BigDecimal $at, MeterUnit $distance): string
     {
-        return $limit === Limit::Date ? Plain::day(Day::of($at->toInt())) : self::amount($limit, $at, $distance);
+        return $point->limit === Limit::Date ? 'on '.Plain::nearDay(Day::of($at->toInt()), Day::of($point->now->toInt())) : 'at '.self::amount($point->limit, $at, $distance);
     }
 
     private static function amount(Limit $limit, BigDecimal $amount, MeterUnit $distance): string
@@ -154,7 +181,7 @@ final readonly class Standing
         return $position === null ? null : (new MeteredCourse($rule, $limit))->next($start?->along($limit), $last?->along($limit), $position);
     }
 
-    /** @param list<Point> $done */
+    /** @param  list<Point>  $done */
     private static function furthest(array $done, Limit $limit): ?Point
     {
         $furthest = null;
@@ -168,7 +195,7 @@ final readonly class Standing
         return $furthest;
     }
 
-    /** @param array<string, DuePoint> $points */
+    /** @param  array<string, DuePoint>  $points */
     private static function earliest(array $points): ?DuePoint
     {
         $earliest = null;

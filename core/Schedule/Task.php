@@ -11,5 +11,6 @@ final readonly class Task
         public string $id,
         public string $name,
         public TaskKind $kind,
-    ) {}
+    ) {
+    }
 }

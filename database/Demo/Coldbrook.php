@@ -40,9 +40,9 @@ final class Coldbrook
             new DemoMachine('Pochard', MachineClass::SmallTruck, 'House', 'Hobscott', 'Carrier', 61240.0, self::scaled(self::EVERY_DAY, 36)),
             new DemoMachine('Dabchick', MachineClass::PetrolCart, 'Campsite', 'Fenlow', 'Links', 93.0, self::scaled(self::VISITORS, 0.35), unreadDays: 23),
             new DemoMachine('Grebe', MachineClass::ElectricCart, 'House', 'Fenlow', 'Still', 310.0, self::scaled(self::VISITORS, 0.6), neglect: ['Battery water' => 31]),
-            new DemoMachine('Gadwall', MachineClass::ElectricCart, 'Arboretum', 'Fenlow', 'Still', 122.0, self::scaled(self::VISITORS, 0.5), neglect: ['Battery water' => 12]),
+            new DemoMachine('Gadwall', MachineClass::ElectricCart, 'Arboretum', 'Fenlow', 'Still', 122.0, self::scaled(self::VISITORS, 0.5)),
             new DemoMachine('Curlew', MachineClass::Generator, 'House', 'Marrick', 'Sentry 20', 188.0, self::STANDBY, stormDaysAgo: 290, finishAt: 288.9),
-            new DemoMachine('Shoveler', MachineClass::Generator, 'Campsite', 'Marrick', 'Sentry 8', 44.0, self::STANDBY, neglect: ['Run under load' => 18]),
+            new DemoMachine('Shoveler', MachineClass::Generator, 'Campsite', 'Marrick', 'Sentry 8', 44.0, self::STANDBY),
             new DemoMachine('Dunlin', MachineClass::Aerator, 'Arboretum', 'Tarrowby', 'Pinfold', 12.0, [0, 0, 1.2, 1.5, 0.4, 0, 0, 0.2, 1.5, 1.6, 0.4, 0]),
             new DemoMachine('Merganser', MachineClass::Crawler, 'Cider orchard', 'Hobscott', 'Fieldgate 4', 3410.0, [0.6, 0.8, 1.2, 1.4, 0.8, 0.6, 0.4, 0.6, 1.2, 1.8, 1.4, 0.8], neglect: ['Track-frame pivot shafts' => 40], anchor: 'chart'),
         ];

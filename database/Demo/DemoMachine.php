@@ -34,5 +34,6 @@ final readonly class DemoMachine
         public int $stormDaysAgo = 0,
         public int $unreadDays = 1,
         public ?float $finishAt = null,
-    ) {}
+    ) {
+    }
 }

@@ -170,7 +170,7 @@ final class LoadDemo extends Command
         };
     }
 
-    /** @param array<string, array<int, array{from: CarbonImmutable, id: int}>> $meters */
+    /** @param  array<string, array<int, array{from: CarbonImmutable, id: int}>>  $meters */
     private function readings(Machine $machine, array $meters, CarbonImmutable $at, ?float $hours, ?float $km, string $by, ?int $partOf = null): void
     {
         foreach (['hours' => $hours, 'km' => $km] as $kind => $value) {

@@ -11,14 +11,17 @@ import { KIND_WORDS, STATE_WORDS } from './words';
 
 const HEIGHT = 92;
 const GROUND = 62;
-const ROW_TOPS = [16, 36] as const;
+const ROW_TOPS = [14, 34] as const;
+const ALONE_TOP = 50;
+
+const topOf = (place: PlacedStake): number => (place.row === null ? ALONE_TOP : ROW_TOPS[place.row]);
 
 const Frame = styled.div`position: relative; height: ${HEIGHT}px; min-width: 0; user-select: none;`;
 const Drawing = styled.svg`position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; pointer-events: none;`;
 const StakeButton = styled(Button)`
-  position: absolute; padding: 0 0 0 7px; margin: 0; border: 0; background: none; cursor: pointer; text-align: left; font-size: 14.5px; line-height: 18px; white-space: nowrap;
+  position: absolute; padding: 0 2px 0 4px; margin: 0; border: 0; background: none; cursor: pointer; text-align: left; font-size: 14.5px; line-height: 18px; white-space: nowrap;
   overflow: hidden; text-overflow: ellipsis; color: var(--stake);
-  &[data-leftward='true'] { text-align: right; padding: 0 7px 0 0; }
+  &[data-leftward='true'] { text-align: right; padding: 0 4px 0 2px; }
   &[data-hovered] { text-decoration: underline; text-underline-offset: 3px; }
   &:focus-visible { overflow: visible; z-index: 2; background: var(--sheet); }
   &::before { content: ''; position: absolute; inset: -6px 0; }
@@ -119,10 +122,11 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
             excludeFromTabOrder={index !== Math.min(current, placed.length - 1)}
             aria-label={`${words(place.stake)}, ${STATE_WORDS[place.stake.state]}`}
             style={{
-              left: place.leftward ? place.x - place.room : place.x - 3,
-              top: ROW_TOPS[place.row] - 2,
+              left: place.leftward ? place.x - place.room - 3 : place.room ? place.x + 3 : place.x - 7,
+              top: topOf(place) - 2,
               width: place.room || 14,
-              height: place.room ? 20 : GROUND - ROW_TOPS[place.row],
+              height: place.room ? 20 : GROUND - ALONE_TOP,
+              background: place.room ? 'var(--sheet)' : undefined,
               ['--stake' as string]: stateColour(place.stake.state),
               fontWeight: place.stake.state === 'fresh' ? 450 : 650,
             }}
@@ -169,12 +173,12 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
 }
 
 function StakeDrawing({ place, nowX, earlyX, pattern }: { place: PlacedStake; nowX: number; earlyX: number; pattern: string }) {
-  const { stake, x, before, row } = place;
+  const { stake, x, before } = place;
   const colour = stateColour(stake.state);
-  const thickness = stake.weight > 3 ? 4.5 : stake.weight > 1 ? 3.4 : 2.4;
+  const thickness = stake.again ? 1.4 : stake.weight > 3 ? 4.5 : stake.weight > 1 ? 3.4 : 2.4;
   return (
     <g>
-      {!stake.by_date && earlyX < x && x > nowX && (
+      {!stake.by_date && !stake.again && earlyX < x && x > nowX && (
         <rect x={Math.max(0, earlyX)} y={GROUND - 9} width={x - Math.max(0, earlyX)} height="9" fill={`url(#${pattern})`} />
       )}
       {x < nowX && stake.state !== 'fresh' && <rect x={x} y={GROUND - 6} width={nowX - x} height="6" fill={colour} />}
@@ -182,7 +186,7 @@ function StakeDrawing({ place, nowX, earlyX, pattern }: { place: PlacedStake; no
         x1={x}
         x2={x}
         y1={GROUND}
-        y2={ROW_TOPS[row]}
+        y2={topOf(place)}
         stroke={colour}
         strokeWidth={thickness}
         strokeDasharray={stake.by_date ? '4 3' : undefined}

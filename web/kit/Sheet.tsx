@@ -8,18 +8,18 @@ export const Sheet = styled.section`background: var(--sheet); border: 1px solid 
 
 /** A line of the sheet with its margin; on a phone the margin folds under the line. */
 export const Ruled = styled.div`
-  display: grid; grid-template-columns: minmax(0, 1fr) 372px; border-bottom: 1px solid var(--rule);
+  display: grid; grid-template-columns: minmax(0, 1fr) 396px; border-bottom: 1px solid var(--rule);
   &:last-child { border-bottom: 0; }
   ${PHONE} { grid-template-columns: minmax(0, 1fr); }
   @media (max-width: 1080px) { grid-template-columns: minmax(0, 1fr) 280px; ${PHONE} { grid-template-columns: minmax(0, 1fr); } }
 `;
 
-export const Line = styled.div`padding: 14px 20px; min-width: 0; ${PHONE} { padding: 12px 14px 4px; }`;
+export const Line = styled.div`padding: 10px 20px; min-width: 0; display: flex; flex-direction: column; justify-content: center; ${PHONE} { padding: 12px 14px 4px; }`;
 
 /** Why: one plain sentence with its numbers. */
 export const Margin = styled.div`
-  padding: 14px 20px 12px 22px; font-size: 15px; line-height: 1.35; border-left: 1px solid color-mix(in srgb, var(--clay) 35%, transparent);
-  display: flex; flex-direction: column; justify-content: center; gap: 4px;
+  padding: 9px 20px 7px 22px; font-size: 15px; line-height: 1.32; border-left: 1px solid color-mix(in srgb, var(--clay) 35%, transparent);
+  display: flex; flex-direction: column; justify-content: center; gap: 2px;
   ${PHONE} { border-left: 0; padding: 2px 14px 10px; }
 `;
 

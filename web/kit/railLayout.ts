@@ -7,7 +7,8 @@ export type PlacedStake = {
   x: number;
   /** Behind the rail's beginning: drawn at its edge. */
   before: boolean;
-  row: 0 | 1;
+  /** Of its label; null where it stands alone. */
+  row: 0 | 1 | null;
   /** Pixels the label may take; 0 where there is no room for it. */
   room: number;
   /** The label stands left of its stake. */
@@ -23,7 +24,7 @@ export function railScale(rail: Schemas['Rail'], width: number): RailScale {
   return { from, to, now: Number(rail.now), width, toX: (at) => ((at - from) / (to - from)) * width };
 }
 
-/** Two rows of labels; where neither has room the stake stands alone, and says its label when pressed. */
+/** Two rows of labels; a repetition, and a stake for whose label there is no room, stands alone and says its label when pressed. */
 export function placeStakes(
   stakes: Schemas['Stake'][],
   scale: RailScale,
@@ -34,13 +35,13 @@ export function placeStakes(
     .map((stake) => ({ stake, at: scale.toX(Number(stake.at)) }))
     .filter(({ at }) => at <= scale.width)
     .map(({ stake, at }) => ({ stake, x: Math.max(1, at), before: at < 0 }));
-  return placed.map(({ stake, x, before }, index) => {
+  return placed.map(({ stake, x, before }) => {
+    const bare = { stake, x, before, row: null, room: 0, leftward: false };
+    if (stake.again) return bare;
     const wanted = words(stake).length * CHARACTER + 16;
     for (const row of [0, 1] as const) {
       if (x < taken[row]) continue;
-      const next = placed[index + 1];
-      const wall = row === 1 || !next ? scale.width : Math.max(next.x, x + LEAST_ROOM);
-      const rightRoom = Math.min(wanted, wall - x);
+      const rightRoom = Math.min(wanted, scale.width - x);
       if (rightRoom >= Math.min(wanted, LEAST_ROOM * 1.4)) {
         taken[row] = x + rightRoom + 6;
         return { stake, x, before, row, room: rightRoom, leftward: false };
@@ -51,7 +52,7 @@ export function placeStakes(
         return { stake, x, before, row, room: leftRoom, leftward: true };
       }
     }
-    return { stake, x, before, row: 1, room: 0, leftward: false };
+    return bare;
   });
 }
 

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { entriesQuery } from '../api/queries';
-import { PlainButton, QuietActions, QuietButton } from '../kit/Button';
+import { PlainButton, QuietButton } from '../kit/Button';
 import { instant } from '../kit/format';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
@@ -16,6 +16,7 @@ const Entry = styled.div`
   &[data-struck='true'] > p { text-decoration: line-through; text-decoration-thickness: 1.5px; color: var(--soft); }
   ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; > p { grid-column: 1 / -1; } }
 `;
+const Signed = styled.div`display: flex; flex-wrap: wrap; gap: 2px 18px; justify-content: space-between; align-items: center;`;
 const Kind = styled.strong`font-weight: 650; font-size: 15px;`;
 
 /** Entries newest first, of one machine or of the whole yard. Struck ones stay readable, what stands for them beside them. */
@@ -42,10 +43,17 @@ export function History({ machine }: { machine: number | null }) {
             </Entry>
           </Line>
           <Margin>
-            <Soft>
-              {entry.by ?? 'Nobody named'}
-              {typedDiffers(entry) && `, wrote "${entry.readings[0]?.typed}"`}
-            </Soft>
+            <Signed>
+              <Soft>
+                {entry.by ?? 'Nobody named'}
+                {typedDiffers(entry) && `, wrote "${entry.readings[0]?.typed}"`}
+              </Soft>
+              {entry.may_strike && (
+                <QuietButton aria-label={`Correct: ${entry.in_words}`} onPress={() => setCorrecting(entry)}>
+                  Correct
+                </QuietButton>
+              )}
+            </Signed>
             {entry.kind === 'service' && entry.note && <p>{entry.note}</p>}
             {entry.confirmed_because && <p>Confirmed: {entry.confirmed_because}</p>}
             {entry.corrects_id && <p>Stands for a struck entry.</p>}
@@ -53,13 +61,6 @@ export function History({ machine }: { machine: number | null }) {
               <p>
                 Struck by {entry.struck.by}, {instant(entry.struck.at, false)}: {entry.struck.because}
               </p>
-            )}
-            {entry.may_strike && (
-              <QuietActions>
-                <QuietButton aria-label={`Correct: ${entry.in_words}`} onPress={() => setCorrecting(entry)}>
-                  Correct
-                </QuietButton>
-              </QuietActions>
             )}
           </Margin>
         </Ruled>

@@ -17,7 +17,7 @@ import { AskAgain, asksAgain } from '../yard/AskAgain';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { useMachine } from './useMachine';
 
-const Desk = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 420px; gap: 22px; align-items: start; section + section { margin-top: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
+const Desk = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 420px; gap: 22px; align-items: start; && > section + section { margin-top: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
 const Task = styled.label`
   display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px; border-bottom: 1px solid var(--rule); cursor: pointer; min-height: 60px;
   input { width: 24px; height: 24px; accent-color: var(--hedge); }
@@ -89,7 +89,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const doubtedField = doubted && 'distance' in doubted.fields ? 'distance' : 'hours';
   const last = (meter: Schemas['Meter']) =>
     meter.read_on
-      ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, sheet.line.rail.today)}.`
+      ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, sheet.line.rail.today)}; it stands if nothing is typed.`
       : undefined;
   const toggle = (id: number) => change({ chosen: chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id] });
   return (

@@ -98,9 +98,11 @@ export function LogHours({ line, onClose }: Props) {
       <Field label="Note, if any" value={draft.note} onChange={(note) => change({ note })} error={log.fields.note} />
       <Refusal refused={asksAgain(log.refused) ? null : log.refused} besides={['value', 'at', 'note']} />
       <Actions>
-        <MainButton isDisabled={log.busy || draft.value.trim() === ''} onPress={() => send(draft.value)}>
-          {draft.value.trim() === '' ? 'Log hours' : `Log ${draft.value.trim()} ${meter.unit}`}
-        </MainButton>
+        {!asksAgain(log.refused) && (
+          <MainButton isDisabled={log.busy || draft.value.trim() === ''} onPress={() => send(draft.value)}>
+            {draft.value.trim() === '' ? 'Log hours' : `Log ${draft.value.trim()} ${meter.unit}`}
+          </MainButton>
+        )}
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
     </Slip>

@@ -9,21 +9,20 @@ import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 
 const Row = styled.article`
-  display: grid; grid-template-columns: 226px minmax(0, 1fr) 360px; border-bottom: 1px solid var(--rule); min-height: 92px; align-items: stretch;
+  display: grid; grid-template-columns: 222px minmax(0, 1fr) 396px; border-bottom: 1px solid var(--rule); min-height: 92px; align-items: stretch;
   &:last-child { border-bottom: 0; }
   @media (max-width: 1080px) { grid-template-columns: 170px minmax(0, 1fr) 270px; }
   ${PHONE} { grid-template-columns: minmax(0, 1fr); padding: 12px 0 0; }
   break-inside: avoid;
 `;
 const Who = styled.div`
-  padding: 12px 12px 10px 20px; line-height: 1.28; align-self: center; min-width: 0; overflow-wrap: anywhere;
+  padding: 8px 8px 8px 20px; line-height: 1.27; align-self: center; min-width: 0; overflow-wrap: anywhere;
   h2 { font-size: 20px; display: inline-block; } h2 a { text-decoration: none; } h2 a:hover { text-decoration: underline; text-underline-offset: 4px; text-decoration-thickness: 1px; }
   small { display: block; color: var(--soft); font-size: 14.5px; } b { font-weight: 450; font-size: 15px; } b + span { color: var(--soft); font-size: 14.5px; }
   ${PHONE} { padding: 0 14px; }
 `;
 const OnRail = styled.div`position: relative; min-width: 0; align-self: center; padding-right: 18px; ${PHONE} { padding: 0 14px; }`;
-const Stamped = styled.div`position: absolute; left: 4px; top: 12px; z-index: 1; pointer-events: none; ${PHONE} { display: none; }`;
-const StampedName = styled.span`display: none; ${PHONE} { display: inline-block; margin-left: 14px; }`;
+const StampedName = styled.span`display: inline-block; margin-left: 12px; vertical-align: 2px; span { font-size: 12.5px; padding: 1px 6px; }`;
 const BenchLink = styled(Link)`${quietLink}`;
 
 type Props = { line: Schemas['YardLine']; person: Schemas['Person']; onLogHours: () => void };
@@ -58,11 +57,6 @@ export function MachineLine({ line, person, onLogHours }: Props) {
         )}
       </Who>
       <OnRail>
-        {stamped && (
-          <Stamped>
-            <Stamp state={line.state} />
-          </Stamped>
-        )}
         <Rail
           name={line.name}
           rail={line.rail}

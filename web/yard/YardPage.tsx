@@ -14,19 +14,23 @@ import { LogHours } from './LogHours';
 import { MachineLine } from './MachineLine';
 
 const Headline = styled.p`
-  font-size: 20px; max-width: 62ch; flex: 1 1 380px;
+  font-size: 20px; flex: 1 1 100%;
   button { font: inherit; border: 0; background: none; padding: 0; cursor: pointer; text-align: left; border-bottom: 2px solid transparent; }
   button:hover { border-bottom-color: var(--rule); }
   button[aria-pressed='true'] { font-weight: 700; }
   ${PHONE} { font-size: 18px; line-height: 1.6; }
 `;
 const Filters = styled.div`
-  display: flex; flex-wrap: wrap; gap: 6px 16px; align-items: center; font-size: 15px;
-  input, select { border: 0; border-bottom: 1px solid var(--hedge); background: none; color: var(--hedge); padding: 5px 0; min-height: 36px; border-radius: 0; }
-  input { width: 150px; color: var(--ink); } select { cursor: pointer; max-width: 170px; } option { color: CanvasText; }
-  ${PHONE} { width: 100%; input, select { min-height: 48px; flex: 1 1 40%; width: auto; min-width: 0; max-width: none; } }
+  display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; font-size: 15px;
+  input, select { border: 0; border-bottom: 1px solid var(--hedge); background: none; color: var(--hedge); padding: 4px 0; min-height: 34px; border-radius: 0; }
+  input { width: 150px; color: var(--ink); } select { cursor: pointer; max-width: 170px; margin-left: -4px; } option { color: CanvasText; }
+  ${PHONE} {
+    width: 100%; input, select { min-height: 48px; flex: 1 1 40%; width: auto; min-width: 0; max-width: none; }
+    &[data-open='false'] select { display: none; }
+  }
   @media print { display: none; }
 `;
+const PhoneOnly = styled.span`display: none; ${PHONE} { display: inline-flex; }`;
 const AddLink = styled(Link)`${quietLink}`;
 
 /** Every machine with what is due on it, soonest first. */
@@ -35,6 +39,7 @@ export function YardPage() {
   const yard = useQuery(yardQuery);
   const [filter, setFilter] = useFilter();
   const machines = useInfiniteQuery({ ...machinesQuery(filter), placeholderData: (before) => before });
+  const [filtering, setFiltering] = useState(false);
   const [logging, setLogging] = useState<Schemas['YardLine'] | null>(null);
   const lines = machines.data?.pages.flatMap((page) => page.data) ?? [];
   const filtered = Object.values(filter).some(Boolean);
@@ -63,7 +68,7 @@ export function YardPage() {
             </span>
           ))}
         </Headline>
-        <Filters role="search">
+        <Filters role="search" data-open={filtering || filtered}>
           <input
             type="search"
             aria-label="Find by name"
@@ -71,6 +76,11 @@ export function YardPage() {
             value={filter.name ?? ''}
             onChange={(event) => setFilter({ name: event.target.value })}
           />
+          <PhoneOnly>
+            <QuietButton aria-expanded={filtering || filtered} onPress={() => setFiltering(!filtering)}>
+              Filter
+            </QuietButton>
+          </PhoneOnly>
           <select aria-label="Place" value={filter.place ?? ''} onChange={(event) => setFilter({ place: event.target.value })}>
             <option value="">All places</option>
             {yard.data.places.map((place) => (

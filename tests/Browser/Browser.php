@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDriver;
+use Facebook\WebDriver\Chrome\ChromeDriverService;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverElement;
+
+/** A real browser on the served application, and the ways in which a person finds things in it. */
+final class Browser
+{
+    public const DESK = [1280, 800];
+
+    public const PHONE = [390, 844];
+
+    private const PATIENCE = 10.0;
+
+    private ChromeDriver $driver;
+
+    private string $profile;
+
+    public function __construct(private readonly string $address, bool $touch = false)
+    {
+        $this->profile = sys_get_temp_dir().'/jardinier-browser-'.bin2hex(random_bytes(6));
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
+            '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--lang=en-GB', "--user-data-dir={$this->profile}",
+        ]);
+        if ($touch) {
+            $options->setExperimentalOption('mobileEmulation', ['deviceMetrics' => ['width' => self::PHONE[0], 'height' => self::PHONE[1], 'pixelRatio' => 1.0, 'touch' => true, 'mobile' => true]]);
+        }
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
+        $this->driver = ChromeDriver::start($capabilities, new ChromeDriverService('/usr/bin/chromedriver', $port, ["--port={$port}", '--log-level=OFF']));
+        $this->command('Emulation.setLocaleOverride', ['locale' => 'en-GB']);
+        if (! $touch) {
+            $this->resize(self::DESK);
+        }
+    }
+
+    /** @param  array{int, int}  $size of what is seen */
+    public function resize(array $size): void
+    {
+        $this->command('Emulation.setDeviceMetricsOverride', ['width' => $size[0], 'height' => $size[1], 'deviceScaleFactor' => 1, 'mobile' => $size === self::PHONE]);
+    }
+
+    /** @param  array<string, mixed>  $parameters of a DevTools command */
+    public function command(string $name, array $parameters): void
+    {
+        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => (object) $parameters]);
+    }
+
+    public function open(string $path): void
+    {
+        $this->driver->get($this->address.$path);
+    }
+
+    public function path(): string
+    {
+        $url = parse_url($this->driver->getCurrentURL());
+
+        return ($url['path'] ?? '').(isset($url['query']) ? '?'.$url['query'] : '');
+    }
+
+    public function signIn(string $name, string $password): void
+    {
+        $this->open('/');
+        $this->type('Sign-in name', $name);
+        $this->type('Password', $password);
+        $this->press('Sign in');
+        $this->see('Yard');
+    }
+
+    /** Waits until a condition holds. */
+    public function until(\Closure $condition, string $what): mixed
+    {
+        $deadline = microtime(true) + self::PATIENCE;
+        do {
+            try {
+                $result = $condition();
+                if ($result !== null && $result !== false) {
+                    return $result;
+                }
+            } catch (StaleElementReferenceException) {
+            }
+            usleep(40_000);
+        } while (microtime(true) < $deadline);
+        throw new \RuntimeException("Waited in vain for {$what} at {$this->path()}. Seen: ".mb_substr($this->text(), 0, 1500));
+    }
+
+    public function text(): string
+    {
+        return (string) $this->driver->executeScript('return document.body.innerText');
+    }
+
+    public function see(string $text): void
+    {
+        $this->until(fn (): bool => str_contains($this->text(), $text), "\"{$text}\"");
+    }
+
+    public function notSee(string $text): void
+    {
+        $this->until(fn (): bool => ! str_contains($this->text(), $text), "\"{$text}\" to be gone");
+    }
+
+    /** Types into the field of that label what a person would, key by key, after emptying it. */
+    public function type(string $label, string $text): void
+    {
+        $field = $this->field($label);
+        $this->script('arguments[0].select && arguments[0].select()', $field);
+        $field->sendKeys($text === '' ? "\u{E017}" : $text);
+    }
+
+    public function value(string $label): string
+    {
+        return (string) $this->field($label)->getAttribute('value');
+    }
+
+    public function choose(string $label, string $option): void
+    {
+        $select = $this->field($label);
+        $select->findElement(WebDriverBy::xpath('.//option[normalize-space()='.self::quoted($option).']'))->click();
+    }
+
+    /** Presses the button or link of that name; within a part of the page if one is given. */
+    public function press(string $name, ?string $within = null): void
+    {
+        $this->until(function () use ($name, $within): bool {
+            $found = $this->named($name, $within);
+            if ($found === null) {
+                return false;
+            }
+            $this->script('arguments[0].scrollIntoView({block: "center"})', $found);
+            $found->click();
+
+            return true;
+        }, "something to press called \"{$name}\"");
+    }
+
+    public function offers(string $name, ?string $within = null): bool
+    {
+        return $this->named($name, $within) !== null;
+    }
+
+    /** What has the keyboard's focus, by its accessible name. */
+    public function focused(): string
+    {
+        return (string) $this->script('const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] && e.labels[0].innerText) || e.innerText || e.tagName');
+    }
+
+    public function keys(string ...$keys): void
+    {
+        foreach ($keys as $key) {
+            $this->driver->switchTo()->activeElement()->sendKeys($key);
+        }
+    }
+
+    public function script(string $script, mixed ...$given): mixed
+    {
+        return $this->driver->executeScript($script, $given);
+    }
+
+    public function asyncScript(string $script, mixed ...$given): mixed
+    {
+        return $this->driver->executeAsyncScript($script, $given);
+    }
+
+    public function picture(string $file): void
+    {
+        $this->script('document.fonts.ready');
+        $this->until(fn (): bool => (bool) $this->script('return document.querySelector("[aria-busy=true]") === null && document.fonts.status === "loaded"'), 'the page to be drawn');
+        usleep(120_000);
+        $this->driver->takeScreenshot($file);
+    }
+
+    /** @return list<string> complaints of the browser's console */
+    public function complaints(): array
+    {
+        return array_values(array_map(fn (array $line): string => $line['message'], array_filter($this->driver->manage()->getLog('browser'),
+            fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'))));
+    }
+
+    public function forgetSession(): void
+    {
+        $this->driver->manage()->deleteAllCookies();
+        $this->script('localStorage.clear()');
+    }
+
+    public function quit(): void
+    {
+        $this->driver->quit();
+        exec('rm -rf '.escapeshellarg($this->profile));
+    }
+
+    private function field(string $label): WebDriverElement
+    {
+        return $this->until(function () use ($label): ?WebDriverElement {
+            $quoted = self::quoted($label);
+            $found = array_filter([
+                ...$this->driver->findElements(WebDriverBy::xpath("//*[self::input or self::textarea or self::select][starts-with(@aria-label, {$quoted})]")),
+                ...$this->driver->findElements(WebDriverBy::xpath("//*[self::input or self::textarea or self::select][@id=//label[starts-with(normalize-space(), {$quoted})]/@for or @aria-labelledby=//label[starts-with(normalize-space(), {$quoted})]/@id]")),
+                ...$this->driver->findElements(WebDriverBy::xpath("//label[starts-with(normalize-space(), {$quoted})]//*[self::input or self::select or self::textarea]")),
+            ], fn (RemoteWebElement $element): bool => $element->isDisplayed());
+
+            return $found === [] ? null : reset($found);
+        }, "a field called \"{$label}\"");
+    }
+
+    private function named(string $name, ?string $within): ?WebDriverElement
+    {
+        $quoted = self::quoted($name);
+        $root = $within === null ? '' : '//*[@aria-label='.self::quoted($within).']';
+        $path = "{$root}//*[self::button or self::a or @role='menuitem' or @role='radio' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or starts-with(@aria-label, {$quoted})]";
+        $shown = array_filter($this->driver->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled());
+
+        return $shown === [] ? null : reset($shown);
+    }
+
+    private static function quoted(string $text): string
+    {
+        return str_contains($text, "'") ? '"'.$text.'"' : "'{$text}'";
+    }
+}
