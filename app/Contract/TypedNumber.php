@@ -52,7 +52,7 @@ final readonly class TypedNumber implements ValidationRule
     {
         $written = is_float($typed) ? rtrim(rtrim(sprintf('%.4F', $typed), '0'), '.') : (string) $typed;
         try {
-            return WrittenNumber::parse($written)->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
+            return WrittenNumber::ofMeter($written)->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
         } catch (MathException) {
             throw new Unreadable("\"{$written}\" is not a number.");
         }

@@ -58,7 +58,7 @@ final readonly class Parser
     private function value(string $word): BigDecimal
     {
         try {
-            $value = WrittenNumber::parse($word);
+            $value = WrittenNumber::ofMeter($word);
         } catch (Unreadable $unreadable) {
             throw new NotUnderstood($unreadable->getMessage());
         }
@@ -107,13 +107,26 @@ final readonly class Parser
             if (! preg_match('/^\p{L}{3,}/u', $word)) {
                 continue;
             }
-            $close = array_values(array_filter($this->names, fn (string $name): bool => levenshtein(mb_strtolower($name), mb_strtolower($word)) <= 2));
+            $close = $this->namesLike(mb_strtolower($word));
             if ($close !== []) {
                 return new NotUnderstood("No machine is called \"{$word}\". Did you mean ".self::listed($close).'?', self::rewritten($words, $at, $close));
             }
         }
 
         return new NotUnderstood('No machine of this yard is named in "'.implode(' ', $words).'".');
+    }
+
+    /** @return list<string> the names that at most two slips of a finger tell from a word, and of these the most alike */
+    private function namesLike(string $word): array
+    {
+        $alike = [];
+        foreach ($this->names as $name) {
+            if (levenshtein(mb_strtolower($name), $word) <= 2) {
+                $alike[$name] = similar_text(mb_strtolower($name), $word);
+            }
+        }
+
+        return $alike === [] ? [] : array_keys($alike, max($alike), true);
     }
 
     /**

@@ -40,6 +40,16 @@ final class WrittenNumber
         return $negative ? $value->negated() : $value;
     }
 
+    /**
+     * A value off a meter, or an interval. These have hundredths at most, so a comma before three digits can only set thousands apart.
+     *
+     * @throws Unreadable as {@see self::parse()}
+     */
+    public static function ofMeter(string $written): BigRational
+    {
+        return self::parse(preg_replace('/(?<=^|\D)(\d{1,3}),(\d{3})$/', '$1$2', trim($written)) ?? $written);
+    }
+
     private static function unsigned(string $text, string $written): BigRational
     {
         if (preg_match('~^(?:(\d+)[ -])?(\d+) ?/ ?(\d+)$~', $text, $part)) {

@@ -16,7 +16,7 @@ final class Slip
      */
     public static function likelyMeant(BigDecimal $previous, BigDecimal $typed, float $days, int $mostPerDay): ?BigDecimal
     {
-        $limit = $previous->plus(BigDecimal::of(sprintf('%.6F', max(1.0, $days) * $mostPerDay)));
+        $limit = $previous->plus(BigDecimal::of(sprintf('%.6F', $days * $mostPerDay)));
         foreach ([self::movedPoints($typed), self::swappedDigits($typed), self::digitsTooMany($typed), self::digitsMissing($typed)] as $candidates) {
             $reachable = array_filter($candidates, fn (BigDecimal $candidate): bool => $candidate->isGreaterThanOrEqualTo($previous)
                 && $candidate->isLessThanOrEqualTo($limit) && ! $candidate->isEqualTo($typed));

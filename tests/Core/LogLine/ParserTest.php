@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\LogLine;
+
+use Core\LogLine\NotUnderstood;
+use Core\LogLine\Parser;
+use Core\Meter\MeterUnit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ParserTest extends TestCase
+{
+    private const NAMES = ['1' => 'Heron', '2' => 'Wren', '3' => 'Little Grebe', '4' => 'Little Egret', '5' => 'Tractor 2'];
+
+    #[DataProvider('lines')]
+    public function test_lines_are_read_in_any_order(string $line, string $machine, string $value, bool $gain = false, ?MeterUnit $unit = null, ?string $day = null): void
+    {
+        $read = self::parse($line);
+
+        self::assertSame([$machine, $value, $gain, $unit, $day], [$read->machineId, (string) $read->value, $read->isGain, $read->unit, $read->day?->format('Y-m-d')]);
+    }
+
+    /** @return iterable<string, array{0: string, 1: string, 2: string, 3?: bool, 4?: MeterUnit|null, 5?: string|null}> */
+    public static function lines(): iterable
+    {
+        foreach ([
+            ['heron 412.6', '1', '412.6'],
+            ['412,6 HERON', '1', '412.6'],
+            ['her 412.6 h', '1', '412.6', false, MeterUnit::Hours],
+            ['heron at 412.6h', '1', '412.6', false, MeterUnit::Hours],
+            ['wren 8120 km', '2', '8120', false, MeterUnit::Kilometres],
+            ['wren 8,120 mi', '2', '8120', false, MeterUnit::Miles],
+            ['heron 1,204.3', '1', '1204.3'],
+            ['heron +3.5', '1', '3.5', true],
+            ['little grebe 31.2', '3', '31.2'],
+            ['tractor 2 412.6', '5', '412.6'],
+            ['heron 412.6 yesterday', '1', '412.6', false, null, '2026-05-13'],
+            ['yesterday, heron 412.6', '1', '412.6', false, null, '2026-05-13'],
+            ['heron 412.6 on mon', '1', '412.6', false, null, '2026-05-11'],
+            ['heron 412.6 thursday', '1', '412.6', false, null, '2026-05-07'],
+            ['heron 412.6 12 may', '1', '412.6', false, null, '2026-05-12'],
+            ['heron 412.6 may 12', '1', '412.6', false, null, '2026-05-12'],
+            ['heron 412.6 20.12.', '1', '412.6', false, null, '2025-12-20'],
+            ['heron 412.6 2026-04-30', '1', '412.6', false, null, '2026-04-30'],
+        ] as $case) {
+            yield $case[0] => $case;
+        }
+    }
+
+    /** @param list<string> $suggestions */
+    #[DataProvider('unclear')]
+    public function test_what_is_unclear_is_asked_and_never_guessed(string $line, string $says, array $suggestions = []): void
+    {
+        try {
+            self::parse($line);
+            self::fail("\"{$line}\" was understood");
+        } catch (NotUnderstood $not) {
+            self::assertStringContainsString($says, $not->getMessage());
+            self::assertSame($suggestions, $not->suggestions);
+        }
+    }
+
+    /** @return iterable<string, array{0: string, 1: string, 2?: list<string>}> */
+    public static function unclear(): iterable
+    {
+        yield 'nothing' => ['  ', 'Write a machine'];
+        yield 'two machines begin so' => ['little 31.2', 'Little Grebe or Little Egret', ['little grebe 31.2', 'little egret 31.2']];
+        yield 'a slip in the name' => ['hreon 412.6', 'Did you mean Heron?', ['heron 412.6']];
+        yield 'nobody by that name' => ['ostrich 3', 'No machine of this yard'];
+        yield 'no value' => ['heron', 'What does Heron\'s meter show?'];
+        yield 'more than is known yet' => ['heron 412.6 oil', 'not understood here'];
+        yield 'a fraction of nothing' => ['heron 3/0', 'divides by zero'];
+        yield 'no such day' => ['heron 3 31.2.', 'There is no day'];
+        yield 'less than nothing' => ['heron -3', 'less than nothing'];
+    }
+
+    private static function parse(string $line): \Core\LogLine\LogLine
+    {
+        return (new Parser(self::NAMES, new \DateTimeImmutable('2026-05-14T00:00:00Z')))->parse($line);
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Schedule;
+
+use Brick\Math\BigDecimal;
+use Core\Schedule\Anchor;
+use Core\Schedule\Day;
+use Core\Schedule\Interval;
+use Core\Schedule\Point;
+use Core\Schedule\Rule;
+use Core\Schedule\Source;
+use Core\Schedule\Standing;
+use Core\Schedule\State;
+use Eris\Generators;
+use Eris\TestTrait;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The worked cases are the calculators' contract (reckon) and the trade handbook, section 4: common practice, no source. */
+final class StandingTest extends TestCase
+{
+    use TestTrait;
+
+    #[DataProvider('chart')]
+    public function test_by_the_chart_a_service_satisfies_the_points_its_early_window_reaches(string $done, string $next, string $runsFor, int $notes): void
+    {
+        $standing = Standing::of(self::every(400, Anchor::Chart), self::at('0'), [self::at($done)], self::at('371'));
+
+        self::assertSame($next, (string) $standing->points['hours']->at);
+        self::assertSame($runsFor, (string) $standing->runsFor());
+        self::assertCount($notes, $standing->notes);
+    }
+
+    /** @return iterable<string, array{string, string, string, int}> */
+    public static function chart(): iterable
+    {
+        yield 'done at 362: 360 is reached, so 400 counts as done; 438 is not over 440' => ['362', '800', '438', 0];
+        yield 'done at 360: exactly on the window\'s edge; 440 is not over 440' => ['360', '800', '440', 0];
+        yield 'done at 359: not early enough to count' => ['359', '400', '41', 0];
+        yield 'done late at 430' => ['430', '800', '370', 0];
+        yield 'done very late, past a whole point' => ['765', '1200', '435', 0];
+    }
+
+    public function test_every_400_from_done(): void
+    {
+        self::assertSame('760', (string) Standing::of(self::every(400), self::at('0'), [self::at('360')], self::at('371'))->points['hours']->at);
+    }
+
+    public function test_a_first_service_comes_once_and_then_the_interval_begins(): void
+    {
+        $rule = new Rule(Interval::ofHours(100), [Interval::ofHours(25)]);
+        $due = fn (array $done): string => (string) Standing::of($rule, self::at('0'), array_map(self::at(...), $done), self::at('30'))->points['hours']->at;
+
+        self::assertSame('25', $due([]));
+        self::assertSame('126', $due(['26']));
+        self::assertSame('226', $due(['26', '126']));
+    }
+
+    public function test_by_the_chart_the_first_points_stand_before_the_multiples(): void
+    {
+        $rule = new Rule(Interval::ofHours(250), [Interval::ofHours(50)], Anchor::Chart);
+        $due = fn (string $done): string => (string) Standing::of($rule, self::at('0'), [self::at($done)], self::at('30'))->points['hours']->at;
+
+        self::assertSame('50', $due('10'));
+        self::assertSame('250', $due('48'));
+        self::assertSame('500', $due('240'));
+    }
+
+    #[DataProvider('windows')]
+    public function test_states_change_at_the_edges_of_the_windows(string $now, State $state): void
+    {
+        self::assertSame($state, Standing::of(self::every(100), self::at('0'), [], self::at($now))->state);
+    }
+
+    /** @return iterable<string, array{string, State}> */
+    public static function windows(): iterable
+    {
+        yield 'long before' => ['40', State::Fresh];
+        yield 'just outside the early window' => ['89.9', State::Fresh];
+        yield 'on its edge' => ['90', State::Nearing];
+        yield 'just before the point' => ['99.9', State::Nearing];
+        yield 'on the point' => ['100', State::Due];
+        yield 'on the late edge' => ['110', State::Due];
+        yield 'beyond it' => ['110.1', State::Past];
+    }
+
+    /** Handbook section 3: book intervals then read "25 h or 400 km, whichever first". */
+    public function test_whichever_comes_first_limits(): void
+    {
+        $rule = new Rule(new Interval(BigDecimal::of(25), BigDecimal::of(400)));
+        $start = new Point(BigDecimal::zero(), BigDecimal::zero());
+        $byDistance = Standing::of($rule, $start, [], new Point(BigDecimal::of(10), BigDecimal::of(390)));
+        $byHours = Standing::of($rule, $start, [], new Point(BigDecimal::of(26), BigDecimal::of(100)));
+
+        self::assertSame(['km', State::Nearing], [$byDistance->limiting?->limit->value, $byDistance->state]);
+        self::assertSame(['hours', State::Due], [$byHours->limiting?->limit->value, $byHours->state]);
+    }
+
+    /** Handbook section 4: brake fluid every 2 years. */
+    public function test_brake_fluid_by_24_months(): void
+    {
+        $standing = Standing::of(new Rule(new Interval(months: 24)), null, [self::on('2024-03-31')], self::on('2026-04-10'));
+
+        self::assertSame('2026-03-31', $standing->dueDate()?->format('Y-m-d'));
+        self::assertSame(State::Due, $standing->state);
+        self::assertSame('-10', (string) $standing->limiting?->remaining());
+    }
+
+    public function test_months_end_where_the_month_ends(): void
+    {
+        self::assertSame('2025-02-28', Day::addMonths(new \DateTimeImmutable('2025-01-31'), 1)->format('Y-m-d'));
+        self::assertSame('2024-02-29', Day::addMonths(new \DateTimeImmutable('2023-02-28'), 12)->modify('+1 day')->format('Y-m-d'));
+        self::assertSame('2025-02-28', Day::addMonths(new \DateTimeImmutable('2024-02-29'), 12)->format('Y-m-d'));
+    }
+
+    public function test_what_was_never_recorded_is_unknown_and_not_fine(): void
+    {
+        self::assertSame(State::Unknown, Standing::of(self::every(50), null, [], self::at('900'))->state);
+    }
+
+    public function test_a_known_beginning_counts_as_the_last_time(): void
+    {
+        self::assertSame('350', (string) Standing::of(self::every(50), self::at('300'), [], self::at('310'))->points['hours']->at);
+    }
+
+    public function test_done_once_it_does_not_come_again(): void
+    {
+        $rule = new Rule(new Interval, [Interval::ofHours(50)]);
+
+        self::assertSame(State::Nearing, Standing::of($rule, self::at('0'), [], self::at('46'))->state);
+        $done = Standing::of($rule, self::at('0'), [self::at('49')], self::at('900'));
+        self::assertSame([State::Fresh, null], [$done->state, $done->limiting]);
+    }
+
+    public function test_looser_than_the_book_is_said_and_tighter_is_not(): void
+    {
+        $rule = fn (int $own): Rule => new Rule(Interval::ofHours($own), source: Source::Keeper, book: Interval::ofHours(100));
+
+        self::assertStringContainsString('Looser than the book', implode(Standing::of($rule(150), self::at('0'), [], self::at('1'))->notes));
+        self::assertSame([], Standing::of($rule(50), self::at('0'), [], self::at('1'))->notes);
+    }
+
+    public function test_an_oil_that_would_run_too_long_is_told(): void
+    {
+        $rule = new Rule(Interval::ofHours(400), [], Anchor::Chart, BigDecimal::of('0.2'));
+        $standing = Standing::of($rule, self::at('0'), [self::at('325')], self::at('330'));
+
+        self::assertSame('475', (string) $standing->runsFor());
+        self::assertSame(['Runs for 475 h until then, over the 440 h allowed.'], $standing->notes);
+    }
+
+    public function test_it_says_why_with_its_numbers(): void
+    {
+        $why = Standing::of(self::every(100), null, [self::at('498.4')], self::at('612.6'))->why();
+
+        self::assertSame('Due at 598.4 h, 100 h after 498.4 h. Past by 14.2 h, allowed 10 h.', $why);
+    }
+
+    public function test_a_rule_that_never_falls_due_is_none(): void
+    {
+        $this->expectException(\InvalidArgumentException::class);
+        new Rule(new Interval);
+    }
+
+    public function test_the_order_in_which_services_arrive_never_changes_the_outcome(): void
+    {
+        $this->forAll(Generators::seq(Generators::choose(0, 5000)), Generators::choose(0, 6000), Generators::elements(Anchor::FromDone, Anchor::Chart), Generators::choose(20, 500))
+            ->then(function (array $done, int $now, Anchor $anchor, int $every): void {
+                $points = array_map(fn (int $tenths): Point => self::at((string) ($tenths / 10)), $done);
+                $rule = self::every($every, $anchor);
+                $one = Standing::of($rule, self::at('0'), $points, self::at((string) ($now / 10)));
+                shuffle($points);
+                $other = Standing::of($rule, self::at('0'), $points, self::at((string) ($now / 10)));
+                self::assertEquals([$one->state, $one->why(), $one->notes], [$other->state, $other->why(), $other->notes]);
+            });
+    }
+
+    public function test_more_hours_never_make_a_rule_fresher(): void
+    {
+        $this->forAll(Generators::choose(0, 9000), Generators::choose(0, 4000), Generators::choose(0, 4000), Generators::elements(Anchor::FromDone, Anchor::Chart), Generators::choose(10, 500))
+            ->then(function (int $done, int $now, int $more, Anchor $anchor, int $every): void {
+                $at = fn (int $tenths): Standing => Standing::of(self::every($every, $anchor), self::at('0'), [self::at((string) ($done / 10))], self::at((string) ($tenths / 10)));
+                self::assertGreaterThanOrEqual($at($now)->state->rank(), $at($now + $more)->state->rank());
+                self::assertFalse($at($now + $more)->shareUsed()->isLessThan($at($now)->shareUsed()));
+            });
+    }
+
+    public function test_a_later_service_never_brings_a_point_forward(): void
+    {
+        $this->forAll(Generators::choose(0, 9000), Generators::choose(0, 4000), Generators::elements(Anchor::FromDone, Anchor::Chart), Generators::choose(10, 500))
+            ->then(function (int $done, int $later, Anchor $anchor, int $every): void {
+                $next = fn (int $tenths): BigDecimal => Standing::of(self::every($every, $anchor), self::at('0'), [self::at((string) ($tenths / 10))], self::at('1'))->points['hours']->at;
+                self::assertFalse($next($done + $later)->isLessThan($next($done)));
+                self::assertTrue($next($done)->isGreaterThan((string) ($done / 10)), 'a point lies ahead of the service that came before it');
+            });
+    }
+
+    private static function every(int $hours, Anchor $anchor = Anchor::FromDone): Rule
+    {
+        return new Rule(Interval::ofHours($hours), [], $anchor);
+    }
+
+    private static function at(string $hours): Point
+    {
+        return new Point(BigDecimal::of($hours));
+    }
+
+    private static function on(string $day): Point
+    {
+        return new Point(date: new \DateTimeImmutable("{$day}T00:00:00Z"));
+    }
+}
