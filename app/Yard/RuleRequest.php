@@ -39,7 +39,7 @@ final class RuleRequest extends FormRequest
             "{$path}first" => ['sometimes', 'array', 'max:10'],
             "{$path}every" => ['sometimes', 'array'],
             "{$path}book" => ['sometimes', 'nullable', 'array'],
-            ...self::interval("{$path}every."), ...self::interval("{$path}book."), ...self::interval("{$path}first.*."),
+            ...self::intervalFields("{$path}every."), ...self::intervalFields("{$path}book."), ...self::intervalFields("{$path}first.*."),
             "{$path}anchor" => ['sometimes', Among::enum(Anchor::class)],
             "{$path}early" => ['sometimes', 'numeric', 'between:0,1'],
             "{$path}late" => ['sometimes', 'numeric', 'between:0,1'],
@@ -81,7 +81,7 @@ final class RuleRequest extends FormRequest
     }
 
     /** @return array<string, array<mixed>> */
-    private static function interval(string $path): array
+    private static function intervalFields(string $path): array
     {
         $fields = array_map(fn (string $what): array => ['sometimes', 'nullable', new TypedNumber($what, aboveZero: true)], self::INTERVALS);
 

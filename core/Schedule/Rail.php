@@ -14,14 +14,15 @@ final readonly class Rail
 {
     private const MOST_STAKES_OF_ONE_TASK = 30;
 
-    /** @param list<Stake> $stakes in rising order */
+    /** @param  list<Stake>  $stakes in rising order */
     private function __construct(
         public RailUnit $unit,
         public BigDecimal $from,
         public BigDecimal $now,
         public BigDecimal $to,
         public array $stakes,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<TaskStanding>  $tasks
@@ -74,7 +75,7 @@ final readonly class Rail
         return $marks;
     }
 
-    /** @param non-empty-list<RailMark> $marks */
+    /** @param  non-empty-list<RailMark>  $marks */
     private static function stake(array $marks, BigDecimal $now, WeeklyUse $use, RailUnit $unit, \DateTimeImmutable $today, MeterUnit $distance): Stake
     {
         usort($marks, fn (RailMark $one, RailMark $other): int => $other->intervalLength($unit->limit()) <=> $one->intervalLength($unit->limit()));

@@ -49,7 +49,7 @@ final class ParserTest extends TestCase
         }
     }
 
-    /** @param list<string> $suggestions */
+    /** @param  list<string>  $suggestions */
     #[DataProvider('unclear')]
     public function test_what_is_unclear_is_asked_and_never_guessed(string $line, string $says, array $suggestions = []): void
     {

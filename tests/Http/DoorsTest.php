@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\People\Person;
+use App\People\Role;
+use Illuminate\Routing\Route as LaravelRoute;
+use Illuminate\Support\Facades\Route;
+
+/** Who may go where. */
+final class DoorsTest extends TestCase
+{
+    private const KEEPER = ['keeper'];
+
+    private const SERVICE = ['keeper', 'mechanic'];
+
+    private const WRITE = ['keeper', 'mechanic', 'operator'];
+
+    private const ALL = ['keeper', 'mechanic', 'operator', 'reader'];
+
+    private const STRANGER = ['stranger', ...self::ALL];
+
+    /** Every operation of the contract, and who is let in. */
+    private const WHO = [
+        'GET /openapi.yaml' => self::STRANGER, 'GET /docs' => self::STRANGER, 'GET /session' => self::STRANGER, 'POST /session' => self::STRANGER, 'POST /first-keeper' => self::STRANGER,
+        'GET /pulse' => self::ALL, 'DELETE /session' => self::ALL, 'PUT /password' => self::ALL, 'GET /tokens' => self::ALL, 'POST /tokens' => self::ALL, 'DELETE /tokens/{token}' => self::ALL, 'POST /reckon/{name}' => self::ALL,
+        'GET /people' => self::KEEPER, 'POST /people' => self::KEEPER, 'PATCH /people/{person}' => self::KEEPER,
+        'GET /yard' => self::ALL, 'GET /machines' => self::ALL, 'GET /machines/{machine}' => self::ALL, 'GET /machines/{machine}/entries' => self::ALL, 'GET /entries' => self::ALL,
+        'PATCH /yard' => self::KEEPER, 'GET /starter-rulebook' => self::KEEPER, 'POST /machines' => self::KEEPER, 'PATCH /machines/{machine}' => self::KEEPER, 'POST /machines/{machine}/rules' => self::KEEPER, 'PATCH /rules/{rule}' => self::KEEPER,
+        'POST /machines/{machine}/readings' => self::WRITE, 'POST /machines/{machine}/stand-downs' => self::WRITE, 'POST /log-line' => self::WRITE, 'POST /log-line/preview' => self::WRITE,
+        'POST /machines/{machine}/services' => self::SERVICE, 'POST /machines/{machine}/meters' => self::SERVICE, 'POST /machines/{machine}/lifts' => self::SERVICE,
+        'POST /entries/{entry}/strike' => self::SERVICE, 'POST /entries/{entry}/correction' => self::SERVICE,
+    ];
+
+    public function test_contract_and_routes_name_the_same_operations_and_each_is_decided_here(): void
+    {
+        $routes = collect(Route::getRoutes()->getRoutes())->filter(fn (LaravelRoute $route): bool => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/{unknown}')
+            ->flatMap(fn (LaravelRoute $route): array => array_map(fn (string $method): string => $method.' '.substr($route->uri(), 3), array_diff($route->methods(), ['HEAD'])))->sort()->values()->all();
+        $contract = collect(Contract::read()->operations())->sort()->values()->all();
+
+        self::assertSame($contract, $routes);
+        self::assertSame($contract, collect(array_keys(self::WHO))->sort()->values()->all());
+    }
+
+    public function test_strangers_and_lesser_roles_are_turned_away_from_every_route(): void
+    {
+        $machine = $this->machine();
+        $entry = $this->log($machine, '1')->json('entry.id');
+        $rule = $this->ruleId($machine);
+        foreach (self::WHO as $operation => $allowed) {
+            [$method, $path] = explode(' ', $operation);
+            $address = '/api'.strtr($path, ['{machine}' => $machine, '{entry}' => $entry, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert']);
+            foreach (self::STRANGER as $who) {
+                $this->app['auth']->forgetGuards();
+                $this->flushSession();
+                if ($who !== 'stranger') {
+                    $this->as(Role::from($who));
+                }
+                $status = $this->json($method, $address)->getStatusCode();
+                if (in_array($who, $allowed, true)) {
+                    self::assertNotContains($status, [401, 403, 500], "{$operation} turns a {$who} away with {$status}");
+                } else {
+                    self::assertSame($who === 'stranger' ? 401 : 403, $status, "{$operation} lets a {$who} in");
+                }
+            }
+        }
+    }
+
+    public function test_an_operator_logs_only_on_machines_he_may_use_and_strikes_only_his_own(): void
+    {
+        $mine = $this->machine();
+        $other = $this->machine(['name' => 'Teal']);
+        $keepers = $this->log($mine, '1')->json('entry.id');
+        $operator = $this->person(Role::Operator);
+        $operator->update(['may_use_all_machines' => false]);
+        $operator->machines()->sync([$mine]);
+        $this->as($operator);
+
+        $this->log($other, '3')->assertForbidden();
+        $this->postJson('/api/log-line', ['text' => 'teal 3'])->assertForbidden();
+        $own = $this->log($mine, '3')->assertCreated()->json('entry.id');
+        $this->postJson("/api/entries/{$keepers}/strike", ['because' => 'no'])->assertForbidden();
+        $this->postJson("/api/entries/{$own}/strike", ['because' => 'slip'])->assertOk();
+    }
+
+    public function test_signing_in_is_throttled_and_gives_nothing_away(): void
+    {
+        $this->person(Role::Keeper, 'rosa');
+        $try = fn (string $name, string $password) => $this->postJson('/api/session', ['sign_in_name' => $name, 'password' => $password]);
+
+        self::assertSame($try('rosa', 'wrong')->json('errors'), $try('nobody', 'wrong')->json('errors'));
+        foreach (range(1, 4) as $ignored) {
+            $try('rosa', 'wrong')->assertUnprocessable();
+        }
+        $blocked = $try('rosa', 'a good password')->assertStatus(429);
+        self::assertStringContainsString('Wait', $blocked->json('detail'));
+        self::assertNotNull($blocked->headers->get('Retry-After'));
+        $this->travel(2)->minutes();
+        $try('ROSA ', 'a good password')->assertOk()->assertJsonPath('person.name', 'Rosa');
+    }
+
+    public function test_passwords_are_hashed_and_never_shown(): void
+    {
+        $person = $this->person(Role::Keeper, 'rosa');
+
+        self::assertStringStartsWith('$2y$', $person->password);
+        self::assertStringNotContainsString('password', (string) $this->as($person)->getJson('/api/people')->getContent());
+    }
+
+    public function test_an_empty_yard_asks_for_its_first_keeper_once(): void
+    {
+        \App\Yard\Yard::query()->delete();
+        $this->getJson('/api/session')->assertJson(['first_visit' => true, 'person' => null]);
+        $given = ['yard' => 'Longacre', 'time_zone' => 'Europe/Vienna', 'distance_unit' => 'mi', 'name' => 'Ida Holm', 'sign_in_name' => 'Ida', 'password' => 'long enough'];
+
+        $this->postJson('/api/first-keeper', [...$given, 'password' => 'short', 'time_zone' => 'Moon'])->assertUnprocessable()->assertJsonStructure(['errors' => ['password', 'time_zone']]);
+        $this->postJson('/api/first-keeper', $given)->assertCreated()->assertJsonPath('person.role', 'keeper');
+        $this->getJson('/api/yard')->assertOk()->assertJson(['name' => 'Longacre', 'machines' => 0]);
+        $this->postJson('/api/first-keeper', [...$given, 'sign_in_name' => 'eve'])->assertConflict();
+    }
+
+    public function test_a_personal_token_acts_for_its_owner_until_taken_back(): void
+    {
+        $this->as(Role::Reader);
+        $token = $this->postJson('/api/tokens', ['name' => 'Office wall'])->assertCreated()->json();
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+        $bearer = ['Authorization' => "Bearer {$token['token']}"];
+
+        $this->getJson('/api/machines', $bearer)->assertOk();
+        $this->app['auth']->forgetGuards();
+        $this->getJson('/api/people', $bearer)->assertForbidden();
+        $this->app['auth']->forgetGuards();
+        $this->postJson('/api/tokens', ['name' => 'more'], $bearer)->assertConflict();
+        $this->withoutToken();
+        $this->as(Role::Reader)->withHeaders(['Authorization' => ''])->deleteJson("/api/tokens/{$token['id']}")->assertNoContent();
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+        $this->getJson('/api/machines', $bearer)->assertUnauthorized();
+    }
+
+    public function test_whoever_may_no_longer_sign_in_is_out_at_once_and_the_last_keeper_stays(): void
+    {
+        $keeper = $this->person(Role::Keeper);
+        $operator = $this->person(Role::Operator);
+        $operator->createToken('phone');
+        $this->as($keeper)->patchJson("/api/people/{$operator->id}", ['active' => false], ['If-Match' => '"1"'])->assertOk();
+
+        self::assertSame(0, $operator->tokens()->count());
+        $this->postJson('/api/session', ['sign_in_name' => 'operator', 'password' => 'a good password'])->assertUnprocessable();
+        $this->as($keeper)->patchJson("/api/people/{$keeper->id}", ['role' => 'reader'], ['If-Match' => '"1"'])->assertUnprocessable()->assertJsonStructure(['errors' => ['role']]);
+        $this->patchJson("/api/people/{$keeper->id}", ['active' => false], ['If-Match' => '"1"'])->assertUnprocessable();
+        $this->putJson('/api/password', ['present' => 'wrong', 'password' => 'another good one'])->assertUnprocessable();
+        $this->putJson('/api/password', ['present' => 'a good password', 'password' => 'another good one'])->assertOk();
+        self::assertTrue(password_verify('another good one', Person::query()->findOrFail($keeper->id)->password));
+    }
+
+    public function test_headers_are_strict_on_pages_and_answers(): void
+    {
+        foreach (['/yard', '/api/session'] as $address) {
+            $headers = $this->get($address)->headers;
+            $policy = (string) $headers->get('Content-Security-Policy');
+            self::assertMatchesRegularExpression("/script-src 'self' 'nonce-\w{20,}'/", $policy);
+            self::assertStringNotContainsString('unsafe', $policy);
+            self::assertStringContainsString("frame-ancestors 'none'", $policy);
+            self::assertSame(['DENY', 'nosniff', 'same-origin'], [$headers->get('X-Frame-Options'), $headers->get('X-Content-Type-Options'), $headers->get('Referrer-Policy')]);
+        }
+        preg_match('/nonce="([^"]+)"/', (string) $this->get('/yard')->getContent(), $one);
+        preg_match('/nonce="([^"]+)"/', (string) $this->get('/yard')->getContent(), $other);
+        self::assertNotSame($one[1], $other[1], 'a nonce is used once');
+    }
+
+    public function test_the_contract_is_served_and_readable(): void
+    {
+        $this->get('/api/openapi.yaml')->assertOk()->assertHeader('Content-Type', 'application/yaml');
+        $this->get('/api/docs')->assertOk()->assertSee('Log a reading')->assertSee('Idempotency-Key');
+    }
+}

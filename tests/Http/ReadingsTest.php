@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Logbook\Entry;
+use App\People\Role;
+use App\Yard\Yard;
+use App\Yard\YardLine;
+
+final class ReadingsTest extends TestCase
+{
+    public function test_logging_hours_moves_the_notch_and_the_standing(): void
+    {
+        $machine = $this->machine();
+
+        $line = $this->log($machine, '95,5', ['note' => 'orchard done'])->assertCreated()->json('line');
+
+        self::assertSame(['95.5', 'nearing', '95.5'], [$line['meters'][0]['value'], $line['state'], $line['rail']['now']]);
+        self::assertSame('Engine oil: due at 100 h, 100 h after 0 h, its beginning. 4.5 h left, inside the early window.', preg_replace('/ At .*/', '', $line['why']));
+        self::assertSame('95,5', $this->getJson("/api/machines/{$machine}/entries")->json('data.0.readings.0.typed'), 'what was typed is kept');
+    }
+
+    public function test_an_implausible_reading_is_asked_about_and_can_be_confirmed_with_a_reason(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '24.6', ['at' => '2026-05-08'])->assertCreated();
+
+        $this->log($machine, '412.6')->assertStatus(409)->assertJson(['type' => '/problems/implausible-reading', 'kind' => 'too_fast', 'typed' => '412.6', 'suggestion' => '41.26',
+            'detail' => '412.6 is 388 h more than 24.6 on 8 May 2026; at most 24 h can be gained in a day. Did you mean 41.26?']);
+        self::assertSame('24.6', $this->sheet($machine)['line']['meters'][0]['value'], 'nothing was written');
+        $this->log($machine, '412.6', ['confirmed_because' => ' '])->assertStatus(409);
+
+        $entry = $this->log($machine, '412.6', ['confirmed_because' => 'It ran through the storm'])->assertCreated()->json('entry');
+        self::assertSame('It ran through the storm', $entry['confirmed_because']);
+    }
+
+    public function test_a_lower_reading_asks_whether_the_meter_was_replaced(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '90');
+
+        $this->log($machine, '0.2')->assertStatus(409)->assertJson(['kind' => 'lower'])->assertJsonFragment(['detail' => '0.2 is 89.8 h less than 90 on 14 May 2026: a slip, or a new meter. Was the meter replaced?']);
+    }
+
+    public function test_late_readings_leave_the_same_state_as_if_they_had_come_in_order(): void
+    {
+        $days = ['2026-05-03' => '12', '2026-05-05' => '21.5', '2026-05-09' => '60', '2026-05-12' => '88.2'];
+        $outcomes = [];
+        foreach ([array_keys($days), array_reverse(array_keys($days)), ['2026-05-09', '2026-05-03', '2026-05-12', '2026-05-05']] as $index => $order) {
+            $machine = $this->machine(['name' => "Heron {$index}"]);
+            foreach ($order as $day) {
+                $this->log($machine, $days[$day], ['at' => $day])->assertCreated();
+            }
+            $line = $this->sheet($machine)['line'];
+            $outcomes[] = [$line['state'], $line['why'], $line['per_week'], $line['rail']['now'], $line['meters'][0]['value']];
+        }
+
+        self::assertSame($outcomes[0], $outcomes[1]);
+        self::assertSame($outcomes[0], $outcomes[2]);
+    }
+
+    public function test_a_late_reading_is_also_held_against_the_one_after_it(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '40', ['at' => '2026-05-10']);
+
+        $this->log($machine, '55', ['at' => '2026-05-05'])->assertStatus(409)->assertJson(['kind' => 'lower']);
+    }
+
+    public function test_a_replaced_meter_keeps_the_machines_hours_going(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '90');
+        $this->travel(1)->hours();
+        $this->postJson("/api/machines/{$machine}/meters", ['meter' => 'hours', 'old_value' => '92.4', 'new_value' => '0.5', 'note' => 'old one went dark'])->assertCreated();
+        $this->travel(1)->days();
+        $line = $this->log($machine, '6')->assertCreated()->json('line');
+
+        self::assertSame(['6', '97.9', '97.9'], [$line['meters'][0]['value'], $line['meters'][0]['run'], $line['rail']['now']]);
+        self::assertSame('nearing', $line['state']);
+        self::assertCount(2, $this->sheet($machine)['meters']);
+        self::assertSame('2', $this->sheet($machine)['countdown']['set'], '102.1 left on the new meter would be wrong; 100 h run is 8.1 on it');
+    }
+
+    public function test_striking_the_change_of_meters_puts_the_old_one_back_unless_the_new_one_has_been_read(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '90');
+        $this->travel(1)->hours();
+        $change = $this->postJson("/api/machines/{$machine}/meters", ['meter' => 'hours', 'new_value' => '0'])->json('entry.id');
+        $this->travel(1)->hours();
+        $reading = $this->log($machine, '1')->json('entry.id');
+
+        $this->postJson("/api/entries/{$change}/strike", ['because' => 'wrong machine'])->assertConflict();
+        $this->postJson("/api/entries/{$reading}/strike", ['because' => 'wrong machine'])->assertOk();
+        $line = $this->postJson("/api/entries/{$change}/strike", ['because' => 'wrong machine'])->assertOk()->json('line');
+        self::assertSame(['90', '90'], [$line['meters'][0]['value'], $line['rail']['now']]);
+    }
+
+    public function test_miles_stay_miles(): void
+    {
+        $machine = $this->machine(['class' => 'small_truck', 'meters' => [['unit' => 'mi', 'value' => '0']], 'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['mi' => '5,000']]]]);
+        $line = $this->log($machine, '4,900', ['confirmed_because' => 'a long tour'])->assertCreated()->json('line');
+
+        self::assertSame(['mi', '4900', '4900', 'nearing'], [$line['rail']['unit'], $line['rail']['now'], $line['meters'][0]['value'], $line['state']]);
+        self::assertStringContainsString('due at 5,000 mi, 5,000 mi after 0 mi', $line['why']);
+        self::assertSame('5,000 mi, engine oil', $line['rail']['stakes'][0]['label']);
+    }
+
+    public function test_the_log_line_tells_what_it_will_do_and_does_it(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '24.6', ['at' => '2026-05-08']);
+
+        $this->postJson('/api/log-line/preview', ['text' => 'heron 31'])->assertJson(['understood' => true, 'asks' => false, 'machine_id' => $machine, 'sentence' => 'Heron at 31 h. 31 is 6.4 h more than 24.6 on 8 May 2026.']);
+        $this->postJson('/api/log-line/preview', ['text' => 'heron 412.6'])->assertJson(['asks' => true, 'suggestions' => ['heron 41.26']]);
+        $this->postJson('/api/log-line/preview', ['text' => 'hreon 31'])->assertJson(['understood' => false, 'suggestions' => ['heron 31']]);
+        $this->postJson('/api/log-line/preview', ['text' => ''])->assertJson(['understood' => false]);
+        self::assertSame('24.6', $this->sheet($machine)['line']['meters'][0]['value'], 'a preview writes nothing');
+
+        $this->postJson('/api/log-line', ['text' => 'heron +6.4'])->assertCreated()->assertJson(['line' => ['meters' => [['value' => '31']]], 'entry' => ['readings' => [['typed' => 'heron +6.4']]]]);
+        $this->postJson('/api/log-line', ['text' => 'heron 900'])->assertStatus(409);
+        $this->postJson('/api/log-line', ['text' => 'ostrich 3'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'No machine of this yard is named in "ostrich 3".');
+        $this->as(Role::Reader)->postJson('/api/log-line', ['text' => 'heron 32'])->assertForbidden();
+    }
+
+    public function test_rebuilding_what_is_computed_changes_nothing(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '95');
+        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '95.5'])->assertCreated();
+        $before = YardLine::query()->findOrFail($machine)->toArray();
+
+        $this->artisan('yard:rebuild')->assertSuccessful();
+
+        self::assertSame($before, YardLine::query()->findOrFail($machine)->toArray());
+    }
+
+    public function test_a_new_day_is_noticed_without_anybody_writing(): void
+    {
+        $machine = $this->machine(['rules' => [['task' => 'Brake fluid', 'kind' => 'replace', 'every' => ['months' => 1]]]]);
+        self::assertSame('fresh', $this->getJson('/api/machines')->json('data.0.state'));
+
+        $this->travelTo('2026-05-30T10:00:00Z');
+        self::assertSame('nearing', $this->getJson('/api/machines')->json('data.0.state'));
+        $this->travelTo('2026-06-20T10:00:00Z');
+        self::assertSame('past', $this->getJson('/api/machines?state=past')->json('data.0.state'));
+        self::assertSame($machine, $this->getJson('/api/machines?state=past')->json('data.0.id'));
+    }
+
+    /** Whoever reads the yard late at night in its own time zone sees its own day. */
+    public function test_days_are_the_yards_own(): void
+    {
+        $this->travelTo('2026-05-14T23:30:00Z');
+
+        self::assertSame('2026-05-15', Yard::query()->firstOrFail()->today()->format('Y-m-d'));
+    }
+
+    public function test_every_entry_knows_who_when_and_from_where(): void
+    {
+        $machine = $this->machine();
+        $this->as(Role::Operator)->withHeader('Jardinier-Device', 'phone')->log($machine, '9', ['at' => '2026-05-10'])->assertCreated();
+        $entry = Entry::query()->latest('id')->firstOrFail();
+
+        self::assertSame(['Operator', 'phone', true, '2026-05-10', '2026-05-14'], [$entry->person?->name, $entry->device, $entry->day_only, $entry->happened_at->toDateString(), $entry->written_at->toDateString()]);
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\People\Person;
+use App\People\Role;
+use App\Yard\Yard;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Testing\TestResponse;
+
+/** Requests to the application on a database of its own, every test in a transaction, every answer held against the contract. */
+abstract class TestCase extends LaravelTestCase
+{
+    use DatabaseTransactions;
+
+    /** A Thursday in mowing weather. */
+    protected const NOW = '2026-05-14T10:00:00Z';
+
+    public function createApplication(): Application
+    {
+        if (getenv('JARDINIER_STATE') === false) {
+            self::fail('Run these with ./jardinier test http, which starts their database.');
+        }
+        foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => 'jardinier_http', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'] as $name => $value) {
+            putenv("{$name}={$value}");
+            $_ENV[$name] = $_SERVER[$name] = $value;
+        }
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo(self::NOW);
+        Yard::query()->create(['id' => 1, 'name' => 'Testing yard', 'time_zone' => 'Europe/London', 'distance_unit' => 'km']);
+    }
+
+    /**
+     * @param  array<string, mixed>  $parameters
+     * @param  array<string, mixed>  $cookies
+     * @param  array<string, mixed>  $files
+     * @param  array<string, mixed>  $server
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
+    {
+        $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $path = (string) parse_url($uri, PHP_URL_PATH);
+        if (str_starts_with($path, '/api/') && in_array($method, ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'], true) && ! str_contains($path, 'unknown')) {
+            $body = $response->baseResponse instanceof \Symfony\Component\HttpFoundation\BinaryFileResponse ? '' : (string) $response->getContent();
+            Contract::read()->holds($method, substr($path, 4), $response->getStatusCode(), $response->headers->get('Content-Type'), $body);
+        }
+
+        return $response;
+    }
+
+    protected function person(Role $role, string $name = ''): Person
+    {
+        $name = $name === '' ? $role->value : $name;
+
+        return Person::query()->firstOrCreate(['sign_in_name' => $name], ['name' => ucfirst($name), 'password' => 'a good password', 'role' => $role]);
+    }
+
+    /** From here on this person asks. */
+    protected function as(Role|Person $who): static
+    {
+        $this->app['auth']->forgetGuards();
+
+        return $this->actingAs($who instanceof Person ? $who : $this->person($who), 'web');
+    }
+
+    /**
+     * A machine entered through the API: by default one that came new with an oil change every 100 h.
+     *
+     * @param  array<string, mixed>  $given
+     */
+    protected function machine(array $given = []): int
+    {
+        $this->as(Role::Keeper);
+
+        return $this->postJson('/api/machines', [...[
+            'name' => 'Heron', 'class' => 'zero_turn', 'place' => 'Arboretum', 'history' => 'new', 'at' => '2026-05-01', 'began_on' => '2026-05-01',
+            'meters' => [['unit' => 'h', 'value' => '0']],
+            'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => '100']]],
+        ], ...$given])->assertCreated()->json('id');
+    }
+
+    /** @param  array<string, mixed>  $more */
+    protected function log(int $machine, string $value, array $more = []): TestResponse
+    {
+        return $this->postJson("/api/machines/{$machine}/readings", ['value' => $value, ...$more]);
+    }
+
+    /** @return array<string, mixed> the machine's sheet */
+    protected function sheet(int $machine): array
+    {
+        return $this->getJson("/api/machines/{$machine}")->assertOk()->json();
+    }
+
+    protected function ruleId(int $machine, int $index = 0): int
+    {
+        return $this->sheet($machine)['rules'][$index]['id'];
+    }
+}
