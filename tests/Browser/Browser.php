@@ -12,6 +12,7 @@ use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
+use PHPUnit\Framework\Assert;
 
 /** A real browser on the served application, and the ways in which a person finds things in it. */
 final class Browser
@@ -20,7 +21,7 @@ final class Browser
 
     public const PHONE = [390, 844];
 
-    private const PATIENCE = 10.0;
+    private const PATIENCE = 8.0;
 
     private ChromeDriver $driver;
 
@@ -105,6 +106,7 @@ final class Browser
     public function see(string $text): void
     {
         $this->until(fn (): bool => str_contains($this->text(), $text), "\"{$text}\"");
+        Assert::assertStringContainsString($text, $this->text());
     }
 
     public function notSee(string $text): void
@@ -182,6 +184,13 @@ final class Browser
         $this->driver->takeScreenshot($file);
     }
 
+    /** The picture, the text and the console's complaints, for whoever has to find out what went wrong. */
+    public function keepEvidence(string $file): void
+    {
+        $this->driver->takeScreenshot("{$file}.png");
+        file_put_contents("{$file}.txt", $this->path()."\n\n".$this->text()."\n\n".implode("\n", $this->complaints()));
+    }
+
     /** @return list<string> complaints of the browser's console */
     public function complaints(): array
     {
@@ -189,10 +198,12 @@ final class Browser
             fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'))));
     }
 
-    public function forgetSession(): void
+    /** Nobody is signed in and nothing is kept on the device. */
+    public function startAfresh(): void
     {
-        $this->driver->manage()->deleteAllCookies();
-        $this->script('localStorage.clear()');
+        $this->driver->get('about:blank');
+        $this->command('Network.clearBrowserCookies', []);
+        $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => 'local_storage']);
     }
 
     public function quit(): void
@@ -201,7 +212,7 @@ final class Browser
         exec('rm -rf '.escapeshellarg($this->profile));
     }
 
-    private function field(string $label): WebDriverElement
+    public function field(string $label): WebDriverElement
     {
         return $this->until(function () use ($label): ?WebDriverElement {
             $quoted = self::quoted($label);
@@ -219,7 +230,7 @@ final class Browser
     {
         $quoted = self::quoted($name);
         $root = $within === null ? '' : '//*[@aria-label='.self::quoted($within).']';
-        $path = "{$root}//*[self::button or self::a or @role='menuitem' or @role='radio' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or starts-with(@aria-label, {$quoted})]";
+        $path = "{$root}//*[self::button or self::a or @role='menuitem' or @role='radio' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted})]";
         $shown = array_filter($this->driver->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled());
 
         return $shown === [] ? null : reset($shown);

@@ -4,7 +4,7 @@ import { PHONE } from './theme';
 
 const base = css`
   min-height: 44px; padding: 8px 18px; border-radius: 3px; cursor: pointer; font-weight: 600; text-align: center;
-  &[data-disabled], &:disabled { opacity: 0.55; cursor: default; }
+  &[data-disabled] { background: none; color: var(--soft); border: 2px dashed var(--line); cursor: default; }
   ${PHONE} { min-height: 52px; }
 `;
 

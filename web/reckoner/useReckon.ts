@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { answer, api, Refused } from '../api/client';
+import { useSettled } from '../kit/useSettled';
 
 const PAUSE = 250;
 
@@ -10,11 +10,7 @@ export function useReckon<T>(
   given: Record<string, unknown> | null,
 ): { answer?: T & { why: string; sources: string[] }; fields: Record<string, string> } {
   const written = JSON.stringify(given);
-  const [settled, setSettled] = useState(written);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(written), PAUSE);
-    return () => clearTimeout(timer);
-  }, [written]);
+  const settled = useSettled(written, PAUSE);
   const reckoned = useQuery({
     queryKey: ['reckon', name, settled],
     queryFn: () => answer(api.POST('/reckon/{name}', { params: { path: { name } }, body: JSON.parse(settled) })),

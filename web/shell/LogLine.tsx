@@ -6,6 +6,7 @@ import { useWrite } from '../api/useWrite';
 import { QuietButton } from '../kit/Button';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
+import { useSettled } from '../kit/useSettled';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 import { useAfterWrite } from '../yard/useAfterWrite';
 
@@ -34,7 +35,7 @@ export function LogLine() {
   const [reason, setReason] = useState('');
   const [open, setOpen] = useState(false);
   const box = useRef<HTMLInputElement>(null);
-  const settled = useSettled(text.trim());
+  const settled = useSettled(text.trim(), PAUSE);
   const { told } = useAfterWrite();
   const preview = useQuery({
     queryKey: ['log-line', settled],
@@ -135,13 +136,4 @@ export function LogLine() {
 /** The line with its last number replaced by the one that was probably meant. */
 function likelyLine(text: string, value: string): string {
   return text.replace(/\+?[\d.,]+(?!.*\d)/, value);
-}
-
-function useSettled(value: string): string {
-  const [settled, setSettled] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), PAUSE);
-    return () => clearTimeout(timer);
-  }, [value]);
-  return settled;
 }

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
@@ -8,6 +8,7 @@ import { PlainButton, QuietButton, quietLink } from '../kit/Button';
 import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
 import { stateColour } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import { useSettled } from '../kit/useSettled';
 import { STATE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
 import { LogHours } from './LogHours';
@@ -69,13 +70,7 @@ export function YardPage() {
           ))}
         </Headline>
         <Filters role="search" data-open={filtering || filtered}>
-          <input
-            type="search"
-            aria-label="Find by name"
-            placeholder="Find by name"
-            value={filter.name ?? ''}
-            onChange={(event) => setFilter({ name: event.target.value })}
-          />
+          <NameField name={filter.name ?? ''} onName={(name) => setFilter({ name })} />
           <PhoneOnly>
             <QuietButton aria-expanded={filtering || filtered} onPress={() => setFiltering(!filtering)}>
               Filter
@@ -134,6 +129,24 @@ export function YardPage() {
       )}
       {logging && <LogHours line={logging} onClose={() => setLogging(null)} />}
     </Page>
+  );
+}
+
+/** What is typed stands at once; the yard is asked when the typing pauses. */
+function NameField({ name, onName }: { name: string; onName: (name: string) => void }) {
+  const [typed, setTyped] = useState(name);
+  const settled = useSettled(typed, 150);
+  const report = useEffectEvent(onName);
+  useEffect(() => report(settled), [settled]);
+  useEffect(() => setTyped((before) => (name === '' ? '' : before)), [name]);
+  return (
+    <input
+      type="search"
+      aria-label="Find by name"
+      placeholder="Find by name"
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+    />
   );
 }
 

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use Brick\Math\BigDecimal;
+use Core\Schedule\Anchor;
+use Core\Schedule\Interval;
+use Core\Schedule\Point;
+use Core\Schedule\Rule;
+use Core\Schedule\Standing;
+
+/** How many standings the core computes in a second, and what memory that takes. */
+final class CoreBench
+{
+    private const STANDINGS = 25_000;
+
+    public function run(): void
+    {
+        $start = new Point(BigDecimal::zero(), BigDecimal::zero(), new \DateTimeImmutable('2023-01-01T00:00:00Z'));
+        $now = new Point(BigDecimal::of('1204.3'), BigDecimal::of('18650'), new \DateTimeImmutable('2026-05-14T00:00:00Z'));
+        $done = [new Point(BigDecimal::of('1101.7'), BigDecimal::of('16900'), new \DateTimeImmutable('2025-11-02T00:00:00Z'))];
+        $rules = [
+            new Rule(Interval::ofHours(100)),
+            new Rule(Interval::ofHours(400), [Interval::ofHours(50)], Anchor::Chart),
+            new Rule(new Interval(BigDecimal::of(25), BigDecimal::of(400))),
+            new Rule(new Interval(BigDecimal::of(200), null, 12)),
+            new Rule(new Interval(months: 24), [], Anchor::Chart),
+        ];
+        memory_reset_peak_usage();
+        $began = hrtime(true);
+        for ($count = 0; $count < self::STANDINGS; $count++) {
+            Standing::of($rules[$count % count($rules)], $start, $done, $now)->why();
+        }
+        $seconds = (hrtime(true) - $began) / 1e9;
+        printf("core     %s standings with their reasons in %.2f s: %s a second, peak memory %.1f MB\n",
+            number_format(self::STANDINGS), $seconds, number_format(self::STANDINGS / $seconds), memory_get_peak_usage() / 2 ** 20);
+    }
+}

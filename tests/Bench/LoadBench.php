@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+/**
+ * A yard of 1,000 machines with 25,000 rules and 2,000,000 readings under 8 connections, against an empty route on the same server; then the
+ * same yard with a tenth of the readings.
+ */
+final readonly class LoadBench
+{
+    private const CONNECTIONS = 8;
+
+    private const SECONDS = 8;
+
+    private const MACHINES = 1000;
+
+    private const RULES_EACH = 25;
+
+    public function __construct(private string $address, private string $state)
+    {
+    }
+
+    public function run(): void
+    {
+        $this->fill(200);
+        $token = $this->token();
+        $this->warm($token);
+        $small = $this->measure('/api/machines', $token);
+        $this->addReadings(200, 2000);
+        $this->warm($token);
+        $counts = $this->sql('select (select count(*) from machines), (select count(*) from rules), (select count(*) from entries where kind = "reading")');
+        printf("yard     %s\n", preg_replace('/^(\d+)\t(\d+)\t(\d+)$/', '$1 machines, $2 rules, $3 readings', trim($counts)));
+        // Measured in turns, so that whatever else the machine does falls on all alike.
+        $rounds = [];
+        foreach (range(1, 3) as $ignored) {
+            $rounds['empty'][] = $this->measure('/api/pulse', $token);
+            $rounds['page'][] = $this->measure('/api/machines', $token);
+            $rounds['log'][] = $this->measure('/api/machines/1/readings', $token, script: true);
+        }
+        [$empty, $page, $log] = array_map($this->middle(...), array_values($rounds));
+        $this->tell('empty authenticated route', $empty, null, null);
+        $this->tell('first page, 50 soonest', $page, $empty, 'aim: at most 4 times the empty route');
+        $this->tell('logging one reading', $log, $empty, 'aim: at most 6 times the empty route');
+        printf("yard     first page with all readings against a tenth of them: %.2f times (median, aim: within 1.2)\n", $page['median'] / $small['median']);
+    }
+
+    /** Machines, rules and the first readings, as plain SQL: nothing of this is what is measured. */
+    private function fill(int $readingsEach): void
+    {
+        $machines = self::MACHINES;
+        $rules = self::RULES_EACH;
+        $this->sql(<<<SQL
+            insert into yard values (1, 'Bench', 'Europe/London', 'km', 1);
+            insert into people (name, sign_in_name, password, role) values ('Bench', 'bench', '-', 'keeper');
+            insert into machines (id, name, class, place, history) select seq, concat('Machine ', seq), elt(1 + seq % 4, 'tractor', 'zero_turn', 'generator', 'crawler'), concat('Place ', seq % 20), 'known' from seq_1_to_{$machines};
+            insert into meters (id, machine_id, unit, fitted_at) select seq, seq, 'h', now() - interval 10 year from seq_1_to_{$machines};
+            insert into rules (id, machine_id, task, kind, first, every, anchor, early, late, source)
+                select (m.seq - 1) * {$rules} + r.seq, m.seq, concat('Task ', r.seq), 'replace', '[]', if(r.seq % 5 = 0, '{"months": 12}', json_object('hours', cast(r.seq * 20 as char))), if(r.seq % 3 = 0, 'chart', 'from_done'), 0.1, 0.1, 'keeper'
+                from seq_1_to_{$machines} m join seq_1_to_{$rules} r;
+            insert into entries (id, machine_id, kind, happened_at, written_at, person_id) select seq, seq, 'service', now() - interval 200 day, now(), 1 from seq_1_to_{$machines};
+            insert into entries (machine_id, kind, happened_at, written_at, person_id, meter_id, value, part_of_id) select seq, 'reading', now() - interval 200 day, now(), 1, seq, 900 + seq % 90, seq from seq_1_to_{$machines};
+            insert into entry_tasks (entry_id, rule_id, task, kind) select machine_id, id, task, kind from rules;
+            SQL);
+        $this->addReadings(0, $readingsEach);
+    }
+
+    /** Three readings every two days, going back from yesterday. */
+    private function addReadings(int $already, int $until): void
+    {
+        $machines = self::MACHINES;
+        $first = $already + 1;
+        foreach (range(0, 9) as $part) {
+            $this->sql(<<<SQL
+                insert into entries (machine_id, kind, happened_at, written_at, person_id, device, meter_id, value, typed)
+                select m.seq, 'reading', now() - interval 1 day - interval r.seq * 16 hour, now(), 1, 'bench', m.seq, greatest(1, 1000 - r.seq * 0.4), '1'
+                from seq_1_to_{$machines} m join seq_{$first}_to_{$until} r where m.seq % 10 = {$part};
+                SQL);
+        }
+        $this->sql('analyze table entries, rules, entry_tasks, machines, meters');
+        $this->sql('delete from yard_lines');
+    }
+
+    private function token(): string
+    {
+        $secret = bin2hex(random_bytes(20));
+        $this->sql("insert into personal_access_tokens (tokenable_type, tokenable_id, name, token, abilities) values ('App\\\\\\\\People\\\\\\\\Person', 1, 'bench', sha2('{$secret}', 256), '[\"*\"]')");
+
+        return trim($this->sql('select max(id) from personal_access_tokens'))."|{$secret}";
+    }
+
+    /** The day's first request reckons the whole yard; that is told, and not part of what is measured. */
+    private function warm(string $token): void
+    {
+        $began = microtime(true);
+        $answer = (string) file_get_contents("{$this->address}/api/machines", context: stream_context_create(['http' => ['header' => "Authorization: Bearer {$token}", 'timeout' => 120]]));
+        if (count(json_decode($answer, true)['data'] ?? []) !== 50) {
+            throw new \RuntimeException('The yard did not answer with its 50 soonest: '.substr($answer, 0, 300));
+        }
+        printf("yard     the day's first look reckons %s rules in %.1f s\n", number_format(self::MACHINES * self::RULES_EACH), microtime(true) - $began);
+    }
+
+    /** @return array{median: float, worst: float, perSecond: float} milliseconds, and requests a second */
+    private function measure(string $path, string $token, bool $script = false): array
+    {
+        $lua = "{$this->state}/bench.lua";
+        file_put_contents($lua, ($script ? <<<'LUA'
+            local count = 0
+            local thread = 0
+            function setup(t) thread = thread + 1; t:set('id', thread) end
+            function request()
+                count = count + 1
+                local machine = (id * 499 + count * 7) % 1000 + 1
+                wrk.headers['Idempotency-Key'] = id .. '-' .. count .. '-' .. os.time()
+                return wrk.format('POST', '/api/machines/' .. machine .. '/readings', nil, '{"value":"1000"}')
+            end
+            LUA : '').<<<'LUA'
+
+            function done(summary, latency)
+                io.write(string.format('RESULT %f %f %f %d\n', latency:percentile(50) / 1000, latency:percentile(99) / 1000, summary.requests / summary.duration * 1e6, summary.errors.status + summary.errors.timeout + summary.errors.read))
+            end
+            LUA);
+        $command = sprintf('wrk --threads 1 --connections %d --duration %ds --timeout 20s --header %s --header %s --header %s --script %s %s 2>&1', self::CONNECTIONS, self::SECONDS,
+            escapeshellarg("Authorization: Bearer {$token}"), escapeshellarg('Accept: application/json'), escapeshellarg('Content-Type: application/json'), escapeshellarg($lua), escapeshellarg($this->address.$path));
+        $out = (string) shell_exec($command);
+        if (! preg_match('/RESULT (\S+) (\S+) (\S+) (\d+)/', $out, $result)) {
+            throw new \RuntimeException("The load could not be measured: {$out}");
+        }
+        if ((int) $result[4] > 0) {
+            throw new \RuntimeException("{$path}: {$result[4]} requests failed. {$out}");
+        }
+
+        return ['median' => (float) $result[1], 'worst' => (float) $result[2], 'perSecond' => (float) $result[3]];
+    }
+
+    /**
+     * @param  list<array{median: float, worst: float, perSecond: float}>  $rounds
+     * @return array{median: float, worst: float, perSecond: float} the round in the middle by its median
+     */
+    private function middle(array $rounds): array
+    {
+        usort($rounds, fn (array $one, array $other): int => $one['median'] <=> $other['median']);
+
+        return $rounds[intdiv(count($rounds), 2)];
+    }
+
+    /**
+     * @param  array{median: float, worst: float, perSecond: float}  $measured
+     * @param  array{median: float, worst: float, perSecond: float}|null  $against
+     */
+    private function tell(string $what, array $measured, ?array $against, ?string $aim): void
+    {
+        printf("yard     %-26s median %6.1f ms, 99th percentile %6.1f ms, %5.0f a second%s\n", $what, $measured['median'], $measured['worst'], $measured['perSecond'],
+            $against === null ? '' : sprintf(': %.2f and %.2f times (%s)', $measured['median'] / $against['median'], $measured['worst'] / $against['worst'], $aim));
+    }
+
+    private function sql(string $statements): string
+    {
+        $user = (string) (posix_getpwuid(posix_geteuid())['name'] ?? 'root');
+        $process = proc_open(['mariadb', '--no-defaults', "--socket={$this->state}/run/db.sock", "--user={$user}", '--skip-column-names', '--batch', 'jardinier'], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        fwrite($pipes[0], $statements);
+        fclose($pipes[0]);
+        $out = (string) stream_get_contents($pipes[1]);
+        $wrong = (string) stream_get_contents($pipes[2]);
+        if (proc_close($process) !== 0) {
+            throw new \RuntimeException($wrong);
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+use Tests\Http\Visitor;
+
+/** A person at a desk or with a phone, on the served demo estate. Every test works on a machine of its own. */
+abstract class BrowserTestCase extends TestCase
+{
+    protected const ENTER = WebDriverKeys::ENTER;
+
+    protected const TAB = WebDriverKeys::TAB;
+
+    protected const ESCAPE = WebDriverKeys::ESCAPE;
+
+    private static ?Browser $shared = null;
+
+    private static ?Visitor $keeper = null;
+
+    protected Browser $browser;
+
+    public static function setUpBeforeClass(): void
+    {
+        if (getenv('JARDINIER_URL') === false) {
+            self::fail('Run these with ./jardinier test browser, which serves the application.');
+        }
+        self::$shared = new Browser(getenv('JARDINIER_URL'));
+        self::$keeper ??= new Visitor(getenv('JARDINIER_URL'), 'rosa', 'coldbrook-rosa');
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$shared?->quit();
+        self::$shared = null;
+    }
+
+    protected function setUp(): void
+    {
+        assert(self::$shared !== null);
+        $this->browser = self::$shared;
+        $this->browser->resize(Browser::DESK);
+        $this->browser->startAfresh();
+        $this->browser->open('/');
+    }
+
+    protected function onNotSuccessfulTest(\Throwable $thrown): never
+    {
+        $folder = getenv('JARDINIER_STATE').'/failures';
+        @mkdir($folder, recursive: true);
+        $name = preg_replace('/\W+/', '-', $this->name());
+        $this->browser->keepEvidence("{$folder}/{$name}");
+        throw $thrown;
+    }
+
+    protected function signIn(string $name = 'rosa'): void
+    {
+        $this->browser->signIn($name, "coldbrook-{$name}");
+    }
+
+    /**
+     * A mower of its own, entered through the API: oil every 100 h, last read at 90 h two days ago.
+     *
+     * @return array{id: int, name: string}
+     */
+    protected function machine(string $value = '90'): array
+    {
+        $name = 'Duck'.bin2hex(random_bytes(3));
+        $day = (new \DateTimeImmutable('-2 days'))->format('Y-m-d');
+        $answer = self::$keeper?->ask('POST', '/machines', [
+            'name' => $name, 'class' => 'rider_mower', 'place' => 'Test field', 'history' => 'new', 'at' => $day, 'began_on' => '2025-01-01', 'meters' => [['unit' => 'h', 'value' => $value]],
+            'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => '100']], ['task' => 'Deck underside', 'kind' => 'clean', 'every' => ['hours' => '95']]],
+        ]);
+        self::assertSame(201, $answer['status'] ?? 0, (string) json_encode($answer));
+
+        return ['id' => $answer['body']['id'], 'name' => $name];
+    }
+
+    protected function find(string $name): void
+    {
+        $this->browser->type('Find by name', $name);
+        $this->browser->until(fn (): bool => substr_count($this->browser->text(), 'read ') === 1 && str_contains($this->browser->text(), $name), "{$name} alone on the sheet");
+    }
+
+    protected function assertNoComplaints(): void
+    {
+        self::assertSame([], $this->browser->complaints());
+    }
+}

@@ -1,0 +1,303 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** The flows at a desk, 1280x800. */
+final class DeskTest extends BrowserTestCase
+{
+    public function test_a_stranger_signs_in_and_a_wrong_password_keeps_the_name(): void
+    {
+        $this->browser->type('Sign-in name', 'rosa');
+        $this->browser->type('Password', 'not this one');
+        $this->browser->press('Sign in');
+        $this->browser->see('That name and password do not belong together.');
+        self::assertSame('rosa', $this->browser->value('Sign-in name'));
+
+        $this->browser->type('Password', 'coldbrook-rosa');
+        $this->browser->press('Sign in');
+        $this->browser->see('Bittern');
+        $this->browser->see('Moorhen is stood down');
+        $this->assertNoComplaints();
+    }
+
+    public function test_finding_a_machine_and_logging_its_hours_from_the_rail(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->find($machine['name']);
+        self::assertStringContainsString("name={$machine['name']}", $this->browser->path(), 'the address names what is shown');
+
+        $this->browser->press("Log hours for {$machine['name']}");
+        $this->browser->see('Last reading 90.0 h');
+        $this->browser->type('The meter shows', '97,5');
+        $this->browser->press('Log 97,5 h');
+        $this->browser->see("{$machine['name']}: 97.5 h logged.");
+        $this->browser->see('97.5 h');
+        $this->browser->see('Deck underside: due at 95 h');
+        $this->assertNoComplaints();
+    }
+
+    public function test_the_log_line_says_what_it_will_do_and_does_it_on_enter(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->press('Logbook');
+        $this->browser->see('Reading');
+        $this->browser->keys('/');
+        $this->browser->keys(mb_strtolower($machine['name']).' +4.5');
+        $this->browser->see("{$machine['name']} at 94.5 h. 94.5 is 4.5 h more than 90");
+        $this->browser->keys(self::ENTER);
+        $this->browser->see("{$machine['name']}: 94.5 h logged.");
+
+        $this->browser->keys('/');
+        $this->browser->keys('ostrich 3');
+        $this->browser->see('No machine of this yard is named');
+        $this->browser->open('/yard');
+        self::assertSame('ostrich 3', $this->browser->value('Log line'), 'what was typed survives');
+    }
+
+    public function test_an_implausible_reading_is_asked_about_kept_and_confirmed_with_a_reason(): void
+    {
+        $machine = $this->machine('24.6');
+        $this->signIn();
+        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->press('Log hours');
+        $this->browser->type('The meter shows', '412.6');
+        $this->browser->press('Log 412.6 h');
+        $this->browser->see('412.6 is 388 h more than 24.6');
+        $this->browser->see('Did you mean 41.26?');
+        self::assertSame('412.6', $this->browser->value('The meter shows'));
+
+        $this->browser->type('Why 412.6 is right', 'The old meter was wired wrong');
+        $this->browser->press('Log 412.6 with this reason');
+        $this->browser->see('412.6 h logged.');
+        $this->browser->see('Confirmed: The old meter was wired wrong');
+    }
+
+    public function test_the_likely_value_is_one_press_away(): void
+    {
+        $machine = $this->machine('24.6');
+        $this->signIn();
+        $this->browser->keys('/');
+        $this->browser->keys(mb_strtolower($machine['name']).' 412.6', self::ENTER);
+        $this->browser->see('Did you mean 41.26?');
+        $this->browser->press('Yes, log 41.26');
+        $this->browser->see("{$machine['name']} at 41.26 h");
+        $this->browser->keys(self::ENTER);
+        $this->browser->see('41.26 h logged.');
+    }
+
+    public function test_a_service_is_recorded_undone_recorded_again_and_corrected(): void
+    {
+        $machine = $this->machine('96');
+        $this->signIn();
+        $this->browser->open("/machines/{$machine['id']}/service");
+        $this->browser->see('Tick what was done.');
+        $this->browser->see('Hot oil and exhaust burn');
+        $this->browser->type('Hour meter', '96.4');
+        $this->browser->type('Note', 'Oil clear brown');
+        $this->browser->press('Record 2 tasks done');
+        $this->browser->see('service recorded.');
+        $this->browser->see('Due at 196.4 h, 100 h after 96.4 h.');
+
+        $this->browser->press('Undo');
+        $this->browser->see('Taken back.');
+        $this->browser->see('Due at 100 h, 100 h after 0 h, its beginning.');
+        $this->browser->see('Taken back at once.');
+
+        $this->browser->open("/machines/{$machine['id']}/service");
+        $this->browser->press('Record 2 tasks done');
+        $this->browser->see('Due at 196 h');
+        $this->browser->press('Correct: At 96 h');
+        $this->browser->type('The meter showed', '96.8');
+        $this->browser->type('Why it was wrong', 'Read through a dirty glass');
+        $this->browser->press('Strike it, write this beside it');
+        $this->browser->see('corrected.');
+        $this->browser->see('Due at 196.8 h');
+        $this->browser->see('Struck by Rosa Alder');
+        $this->browser->see('Read through a dirty glass');
+        $this->browser->see('At 96 h: engine oil replaced');
+        $this->assertNoComplaints();
+    }
+
+    public function test_a_machine_is_added_from_scratch_with_a_starter_rulebook(): void
+    {
+        $name = 'Garganey'.bin2hex(random_bytes(2));
+        $this->signIn();
+        $this->browser->press('Add a machine');
+        $this->browser->type('Name', $name);
+        $this->browser->choose('Class', 'generator');
+        $this->browser->see('Run under load');
+        $this->browser->see('Common practice for a generator, no source.');
+        $this->browser->press("Add {$name} with 7 rules");
+        $this->browser->see('Look at the fields marked');
+        self::assertSame($name, $this->browser->value('Name'), 'what was typed is kept');
+
+        $this->browser->type('Place', 'Boiler house');
+        $this->browser->open('/machines/new');
+        self::assertSame('Boiler house', $this->browser->value('Place'), 'and survives a reload');
+        $this->browser->choose('Its history', 'used, nothing is known');
+        $this->browser->type('Hour meter', '288.9');
+        $this->browser->press("Add {$name} with 7 rules");
+        $this->browser->see("{$name} is in the book.");
+        $this->browser->see('7 tasks have no history.');
+        $this->browser->see('288.9 h');
+    }
+
+    public function test_a_rule_is_added_and_changed_and_its_why_stands_in_the_margin(): void
+    {
+        $machine = $this->machine('12');
+        $this->signIn();
+        $this->browser->open("/machines/{$machine['id']}/rules/new");
+        $this->browser->type('Task', 'Blades');
+        $this->browser->choose('What is done', 'adjust');
+        $this->browser->choose('Last done', "never: counted from the machine's beginning");
+        $this->browser->press('Add the rule');
+        $this->browser->see('Give hours, a distance or months');
+        $this->browser->type('Hours', '25');
+        $this->browser->press('Add the rule');
+        $this->browser->see('Blades added.');
+        $this->browser->see('Due at 25 h, 25 h after 0 h, its beginning. 13 h left.');
+
+        $this->browser->press('Change the rule for Blades');
+        $this->browser->see('Blades: change the rule');
+        $this->browser->type('Hours', '20');
+        $this->browser->press('Change the rule');
+        $this->browser->see('Blades: every 25 h, now every 20 h.');
+        $this->browser->press('Undo');
+        $this->browser->see('Blades: every 20 h, now every 25 h.');
+    }
+
+    public function test_a_meter_is_replaced_and_the_machine_goes_on_counting(): void
+    {
+        $machine = $this->machine('90');
+        $this->signIn();
+        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->press('Replace this meter');
+        $this->browser->type('The old meter showed last', '92');
+        $this->browser->type('The new meter shows', '0');
+        $this->browser->press('Replace the meter');
+        $this->browser->see('meter replaced.');
+        $this->browser->see('92.0 h run in all');
+        $this->browser->see('replaced meter, last read today');
+    }
+
+    public function test_standing_a_machine_down_hatches_it_until_it_is_lifted(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('bram');
+        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->press('Stand down');
+        $this->browser->press('Stand it down');
+        $this->browser->see('Say what is wrong with it.');
+        $this->browser->type('What is wrong with it', 'Brake drags');
+        $this->browser->press('Stand it down');
+        $this->browser->see('Nobody may use it until a keeper or mechanic lifts this.');
+        self::assertFalse($this->browser->offers('Lift'));
+
+        $this->browser->startAfresh();
+        $this->signIn('tamsin');
+        $this->find($machine['name']);
+        $this->browser->press('Look and lift');
+        $this->browser->see('Stood down because: Brake drags');
+        $this->browser->type('Why it may be used again', 'Cable freed');
+        $this->browser->press('Lift it, fit for use');
+        $this->browser->see('is lifted.');
+    }
+
+    public function test_what_a_role_may_not_do_is_not_offered(): void
+    {
+        $this->signIn('office');
+        $this->browser->see('Bittern');
+        foreach (['Log hours', 'Record service', 'Add a machine'] as $action) {
+            self::assertFalse($this->browser->offers($action), $action);
+        }
+        $this->browser->startAfresh();
+        $this->signIn('jory');
+        $this->browser->see('Bittern');
+        self::assertTrue($this->browser->offers('Log hours', 'Grebe'));
+        self::assertFalse($this->browser->offers('Log hours', 'Bittern'));
+    }
+
+    public function test_from_the_keyboard_alone(): void
+    {
+        $machine = $this->machine('90');
+        $this->browser->field('Sign-in name');
+        $this->browser->keys('rosa', self::TAB, 'coldbrook-rosa', self::ENTER);
+        $this->browser->see('Bittern');
+        $this->browser->keys('6');
+        $this->browser->until(fn (): bool => $this->browser->path() === '/logbook', 'the logbook');
+        $this->browser->keys('1');
+        $this->browser->until(fn (): bool => $this->browser->path() === '/yard', 'the yard');
+        $this->browser->keys('?');
+        $this->browser->see('Walk the stakes of a rail');
+        $this->browser->keys(self::ESCAPE);
+        $this->browser->notSee('Walk the stakes of a rail');
+
+        $this->browser->open('/yard?name='.$machine['name']);
+        $this->browser->see('Deck underside');
+        $this->tabTo('95 h, deck underside');
+        $this->browser->keys("\u{E014}");
+        self::assertStringStartsWith('100 h, engine oil', $this->browser->focused(), 'the arrow walks to the next stake');
+        $this->browser->keys(self::ENTER);
+        $this->browser->see('Record it done');
+        $this->tabTo('Record it done');
+        $this->browser->keys(self::ENTER);
+        $this->browser->see('What was done');
+        $this->tabTo('Hour meter');
+        $this->browser->keys('98');
+        $this->tabTo('Record 1 task done');
+        $this->browser->keys(self::ENTER);
+        $this->browser->see('Due at 198 h, 100 h after 98 h.');
+        $this->assertNoComplaints();
+    }
+
+    public function test_the_reckoner_answers_as_one_types_and_a_fault_stands_beside_its_field(): void
+    {
+        $this->signIn();
+        $this->browser->press('Reckoner');
+        $this->browser->type('Amount with its unit', '1 3/4 qt');
+        $this->browser->see('1.66 L (1.75 qt)');
+        $this->browser->type('Amount with its unit', '3 buckets');
+        $this->browser->see('"buckets" is not a unit known here.');
+        $this->browser->type('Meter shows, h', '31.2');
+        $this->browser->type('Next due at', '50');
+        $this->browser->see('Setting 20 would ring at 51.2, 1.2 h late.');
+    }
+
+    public function test_a_keeper_adds_a_person_and_makes_a_token(): void
+    {
+        $name = 'pia'.bin2hex(random_bytes(2));
+        $this->signIn();
+        $this->browser->press('Rosa Alder');
+        $this->browser->press('People');
+        $this->browser->press('Add a person');
+        $this->browser->type('Name', 'Pia Thorn');
+        $this->browser->type('Sign-in name', $name);
+        $this->browser->type('Password', 'short');
+        $this->browser->press('Add the person');
+        $this->browser->see('At least 10 characters.');
+        $this->browser->type('Password', 'long enough now');
+        $this->browser->press('Add the person');
+        $this->browser->see("signs in as {$name}");
+
+        $this->browser->open('/account');
+        $this->browser->type('What it is for', 'Office wall');
+        $this->browser->press('Make a token');
+        $this->browser->see('Copy it now; it is not shown again.');
+    }
+
+    private function tabTo(string $name): void
+    {
+        $this->browser->until(function () use ($name): bool {
+            if (str_starts_with($this->browser->focused(), $name)) {
+                return true;
+            }
+            $this->browser->keys(self::TAB);
+
+            return false;
+        }, "the focus to reach \"{$name}\"");
+    }
+}

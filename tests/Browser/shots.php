@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+// Remakes docs/screenshots/ from the demo: one current picture of each main view.
+
+use Tests\Browser\Browser;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+$folder = dirname(__DIR__, 2).'/docs/screenshots';
+@mkdir($folder, recursive: true);
+$browser = new Browser((string) getenv('JARDINIER_URL'));
+$shoot = function (string $name) use ($browser, $folder): void {
+    $browser->picture("{$folder}/{$name}.png");
+    echo "docs/screenshots/{$name}.png\n";
+};
+try {
+    $browser->signIn('rosa', 'coldbrook-rosa');
+    $browser->see('Bittern');
+    $shoot('yard');
+    $browser->press('Bittern');
+    $browser->see('Rulebook');
+    $machine = $browser->path();
+    $shoot('machine');
+    $browser->open("{$machine}/service");
+    $browser->see('What was done');
+    $shoot('service');
+    $browser->open('/yard');
+    $browser->see('Bittern');
+    $browser->keys('/');
+    $browser->keys('teal 3702');
+    $browser->see('asks why');
+    $shoot('log-line');
+    $browser->keys("\u{E00C}");
+    $browser->script('localStorage.clear()');
+    $browser->open('/machines/new');
+    $browser->see('A rulebook to begin with');
+    $shoot('add-machine');
+    $browser->open("{$machine}/rules/new");
+    $browser->see('Every so many');
+    $shoot('rule');
+    $browser->open('/logbook');
+    $browser->see('Correct');
+    $shoot('logbook');
+    $browser->open('/reckoner');
+    $browser->type('Amount with its unit', '1 3/4 qt');
+    $browser->type('Meter shows, h', '31.2');
+    $browser->type('Next due at', '50');
+    $browser->see('1.66 L');
+    $browser->see('Setting 20');
+    $shoot('reckoner');
+    $browser->open('/people');
+    $browser->see('Bram Fenwick');
+    $shoot('people');
+
+    $browser->resize(Browser::PHONE);
+    $browser->open('/yard');
+    $browser->see('Bittern');
+    $shoot('yard-phone');
+    $browser->open($machine);
+    $browser->see('Rulebook');
+    $browser->press('Log hours');
+    $browser->type('The meter shows', '6180');
+    $browser->press('Log 6180 h');
+    $browser->see('Did you mean');
+    $shoot('log-hours-phone');
+    $browser->open("{$machine}/service");
+    $browser->see('What was done');
+    $shoot('service-phone');
+    $browser->script('localStorage.setItem("jardinier.scheme", "shed")');
+    $browser->open($machine);
+    $browser->see('Rulebook');
+    $shoot('machine-phone-shed');
+} finally {
+    $browser->quit();
+}
