@@ -29,7 +29,7 @@ on_throwaway_server() {
     ensure_everything "$what"
     mkdir -p var
     use_state "$(mktemp -d "$ROOT/var/test-XXXXXX")"
-    trap 'end_all_processes; keep_failures; rm -rf "$STATE"' EXIT
+    trap 'end_throwaway_server $?' EXIT
     trap 'exit 130' INT TERM HUP
     make_state
     port=$(free_port) db_port=$(free_port)
@@ -49,6 +49,14 @@ on_throwaway_server() {
 
 # Throwaway data need not survive a power cut; what is measured keeps the durability of a real start.
 durability_of() { [ "$1" = bench ] || echo '--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync'; }
+
+end_throwaway_server() {
+    end_all_processes
+    # What the application itself has to say about a failure.
+    [ "$1" -eq 0 ] || grep -h ERROR "$STATE"/storage/logs/*.log 2>/dev/null | tail -n 3 | cut -c1-400 >&2 || true
+    keep_failures
+    rm -rf "$STATE"
+}
 
 # Pictures and console logs of failed browser tests outlive the server.
 keep_failures() {

@@ -69,8 +69,10 @@ final readonly class DatedCourse
 
             return [$at, Day::number($at) - Day::number($since)];
         }
-        $previous = $start;
-        for ($count = 1; ; $count++) {
+        // Points well before the last service are satisfied; the search begins at the one before it.
+        $count = $done === null ? 1 : max(1, intdiv(Day::monthsBetween($start, $done), $every));
+        $previous = Day::addMonths($start, ($count - 1) * $every);
+        for (; ; $count++) {
             $at = Day::addMonths($start, $count * $every);
             $length = Day::number($at) - Day::number($previous);
             if ($done === null || ! $this->satisfies($done, $at, $length)) {

@@ -9,7 +9,9 @@ final class Day
 {
     public static function number(\DateTimeImmutable $day): int
     {
-        return intdiv((int) (new \DateTimeImmutable($day->format('Y-m-d').'T00:00:00Z'))->format('U'), 86400);
+        [$year, $month, $dayOfMonth] = self::parts($day);
+
+        return self::numberOf($year, $month, $dayOfMonth);
     }
 
     public static function of(int $number): \DateTimeImmutable
@@ -25,8 +27,33 @@ final class Day
     /** The same day of a later month, or that month's last day where it has no such day. */
     public static function addMonths(\DateTimeImmutable $day, int $months): \DateTimeImmutable
     {
-        $first = $day->modify('first day of this month')->modify("+{$months} months");
+        [$year, $month, $dayOfMonth] = self::parts($day);
+        $count = $year * 12 + $month - 1 + $months;
+        [$year, $month] = [intdiv($count, 12), $count % 12 + 1];
+        $length = self::numberOf($year, $month + 1, 1) - self::numberOf($year, $month, 1);
 
-        return $first->modify('+'.(min((int) $day->format('j'), (int) $first->format('t')) - 1).' days');
+        return self::of(self::numberOf($year, $month, min($dayOfMonth, $length)));
+    }
+
+    /** Whole calendar months from one day's month to another's. */
+    public static function monthsBetween(\DateTimeImmutable $from, \DateTimeImmutable $to): int
+    {
+        [$fromYear, $fromMonth] = self::parts($from);
+        [$toYear, $toMonth] = self::parts($to);
+
+        return ($toYear - $fromYear) * 12 + $toMonth - $fromMonth;
+    }
+
+    /** @return array{int, int, int} year, month, day of the month */
+    private static function parts(\DateTimeImmutable $day): array
+    {
+        [$year, $month, $dayOfMonth] = explode('-', $day->format('Y-m-d'));
+
+        return [(int) $year, (int) $month, (int) $dayOfMonth];
+    }
+
+    private static function numberOf(int $year, int $month, int $day): int
+    {
+        return intdiv((int) gmmktime(0, 0, 0, $month, $day, $year), 86400);
     }
 }

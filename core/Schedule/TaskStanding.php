@@ -12,6 +12,9 @@ final readonly class TaskStanding
     /** Days until the point: below zero once it has passed, null where nobody can tell. */
     public ?int $expectedDays;
 
+    /** @var array{int, int, float} smaller is looked at sooner */
+    private array $order;
+
     /**
      * @param  WeeklyUse  $hours  engine hours a week
      * @param  WeeklyUse  $km  kilometres a week
@@ -32,12 +35,12 @@ final readonly class TaskStanding
         }
         $known = array_filter($days, fn (?int $count): bool => $count !== null);
         $this->expectedDays = $known === [] ? null : min($known);
+        $this->order = [-$standing->state->rank(), $this->expectedDays ?? PHP_INT_MAX, -$standing->shareUsed()->toFloat()];
     }
 
     /** Whether a keeper should look at this one before another: the more urgent state, then the sooner, then the more used. */
     public function comesBefore(self $other): bool
     {
-        return [-$this->standing->state->rank(), $this->expectedDays ?? PHP_INT_MAX, -$this->standing->shareUsed()->toFloat()]
-            < [-$other->standing->state->rank(), $other->expectedDays ?? PHP_INT_MAX, -$other->standing->shareUsed()->toFloat()];
+        return $this->order < $other->order;
     }
 }

@@ -85,7 +85,7 @@ final readonly class LoadBench
     private function token(): string
     {
         $secret = bin2hex(random_bytes(20));
-        $this->sql("insert into personal_access_tokens (tokenable_type, tokenable_id, name, token, abilities) values ('App\\\\\\\\People\\\\\\\\Person', 1, 'bench', sha2('{$secret}', 256), '[\"*\"]')");
+        $this->sql("insert into personal_access_tokens (tokenable_type, tokenable_id, name, token, abilities) values ('App\\\\People\\\\Person', 1, 'bench', sha2('{$secret}', 256), '[\"*\"]')");
 
         return trim($this->sql('select max(id) from personal_access_tokens'))."|{$secret}";
     }

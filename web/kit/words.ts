@@ -33,6 +33,6 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
 export const ROLE_WORDS: Record<Schemas['Role'], { name: string; may: string }> = {
   keeper: { name: 'Keeper', may: 'everything' },
   mechanic: { name: 'Mechanic', may: 'readings, services, meters, lifting a stood-down machine' },
-  operator: { name: 'Operator', may: 'readings and standing down, on the machines he may use' },
+  operator: { name: 'Operator', may: 'readings and standing down, on the machines allowed' },
   reader: { name: 'Reader', may: 'sees and prints' },
 };

@@ -145,15 +145,6 @@ function RuleForm({
             error={fields[`first.0.${unit}`]}
           />
         )}
-        <Choice
-          label="The next is counted"
-          value={draft.anchor}
-          onChange={(anchor) => change({ anchor })}
-          options={[
-            { value: 'from_done', label: 'from the day it was done' },
-            { value: 'chart', label: "by the chart's multiples" },
-          ]}
-        />
       </Fields>
       <Fields $columns={3}>
         <Field
@@ -169,6 +160,17 @@ function RuleForm({
           value={draft.late}
           onChange={(late) => change({ late })}
           error={fields.late}
+        />
+      </Fields>
+      <Fields $columns={2}>
+        <Choice
+          label="The next is counted"
+          value={draft.anchor}
+          onChange={(anchor) => change({ anchor })}
+          options={[
+            { value: 'from_done', label: 'from the day it was done' },
+            { value: 'chart', label: "by the chart's multiples" },
+          ]}
         />
         <Choice
           label="Whose rule"

@@ -38,7 +38,7 @@ export default function PeoplePage() {
             <Margin>
               <p>
                 {person.active ? `${ROLE_WORDS[person.role].name}: ${ROLE_WORDS[person.role].may}.` : 'May not sign in.'}
-                {person.role === 'operator' && !person.may_use_all_machines && ` Only ${person.machine_ids.length} machines.`}
+                {person.role === 'operator' && !person.may_use_all_machines && ` That is ${person.machine_ids.length} machines.`}
               </p>
               <QuietActions>
                 <QuietButton aria-label={`Change ${person.name}`} onPress={() => setOpen(person)}>
