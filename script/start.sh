@@ -20,11 +20,11 @@ start_command() {
         return 0
     fi
     require_disk
-    make_state
     end_all_processes
     command -v php >/dev/null || fail 'php is missing. Install PHP 8.2 or newer first; the rest is installed from here.'
     require_port "$port" --port
     require_port "$db_port" --db-port
+    make_state
     if [ -n "$detach" ]; then
         start_detached "${given[@]}"
         return
@@ -67,14 +67,14 @@ start_detached() {
     for option in "$@"; do [ "$option" = --detach ] || options+=("$option"); done
     setsid "$ROOT/jardinier" start "${options[@]}" </dev/null >"$STATE/log/start.log" 2>&1 &
     pid=$!
+    tail -n +1 -f --pid="$pid" "$STATE/log/start.log" 2>/dev/null | grep -v 'Ctrl-C' &
+    local telling=$!
     while [ ! -f "$STATE/run/ready" ]; do
-        if ! kill -0 "$pid" 2>/dev/null; then
-            grep -v '^  ' "$STATE/log/start.log" | tail -n 15 >&2
-            exit 1
-        fi
+        kill -0 "$pid" 2>/dev/null || { sleep 1; exit 1; }
         sleep 0.2
     done
-    cat "$STATE/run/ready"
+    sleep 0.5
+    kill "$telling" 2>/dev/null || true
     say './jardinier stop ends it.'
 }
 

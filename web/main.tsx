@@ -17,8 +17,7 @@ const queries: QueryClient = new QueryClient({
   },
   queryCache: new QueryCache({
     onError: (error) => {
-      if (error instanceof Refused && error.problem.status === 401)
-        queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      if (error instanceof Refused && error.problem.status === 401) queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
     },
   }),
 });

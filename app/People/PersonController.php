@@ -82,13 +82,13 @@ final class PersonController
     /** @return array<string, list<mixed>> */
     private function rules(?Person $person): array
     {
-        $needed = $person === null ? 'required' : 'sometimes';
+        $needed = $person === null ? ['required'] : ['sometimes', 'required'];
 
         return [
-            'name' => [$needed, 'string', 'max:80'],
-            'sign_in_name' => [$needed, 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u', Rule::unique('people', 'sign_in_name')->ignore($person)],
-            'password' => [$needed, 'string', 'max:200', Password::min(10)],
-            'role' => [$needed, Rule::enum(Role::class)],
+            'name' => [...$needed, 'string', 'max:80'],
+            'sign_in_name' => [...$needed, 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u', Rule::unique('people', 'sign_in_name')->ignore($person)],
+            'password' => [...$needed, 'string', 'max:200', Password::min(10)],
+            'role' => [...$needed, Rule::enum(Role::class)],
             'active' => ['sometimes', 'boolean'],
             'may_use_all_machines' => ['sometimes', 'boolean'],
             'machine_ids' => ['sometimes', 'array'],

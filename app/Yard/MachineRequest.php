@@ -19,12 +19,12 @@ final class MachineRequest extends FormRequest
     public function rules(): array
     {
         $new = $this->isMethod('POST');
-        $needed = $new ? 'required' : 'sometimes';
+        $needed = $new ? ['required'] : ['sometimes', 'required'];
         $machine = $this->route('machine');
         $record = [
-            'name' => [$needed, 'string', 'max:60', Among::unique('machines', 'name')->where('retired', false)->ignore($machine instanceof Machine ? $machine->id : null)],
-            'class' => [$needed, Among::enum(MachineClass::class)],
-            'place' => [$needed, 'string', 'max:60'],
+            'name' => [...$needed, 'string', 'max:60', Among::unique('machines', 'name')->where('retired', false)->ignore($machine instanceof Machine ? $machine->id : null)],
+            'class' => [...$needed, Among::enum(MachineClass::class)],
+            'place' => [...$needed, 'string', 'max:60'],
             'maker' => ['sometimes', 'nullable', 'string', 'max:60'],
             'model' => ['sometimes', 'nullable', 'string', 'max:60'],
             'serial' => ['sometimes', 'nullable', 'string', 'max:60'],

@@ -31,11 +31,11 @@ final class RuleRequest extends FormRequest
      */
     public static function ruleFields(string $path, bool $new): array
     {
-        $needed = $new ? 'required' : 'sometimes';
+        $needed = $new ? ['required'] : ['sometimes', 'required'];
 
         return [
-            "{$path}task" => [$needed, 'string', 'max:80'],
-            "{$path}kind" => [$needed, Among::enum(TaskKind::class)],
+            "{$path}task" => [...$needed, 'string', 'max:80'],
+            "{$path}kind" => [...$needed, Among::enum(TaskKind::class)],
             "{$path}first" => ['sometimes', 'array', 'max:10'],
             "{$path}every" => ['sometimes', 'array'],
             "{$path}book" => ['sometimes', 'nullable', 'array'],

@@ -45,9 +45,9 @@ final readonly class YardController
     public function update(Request $request): JsonResponse
     {
         $given = $request->validate([
-            'name' => ['sometimes', 'string', 'max:80'],
-            'time_zone' => ['sometimes', 'timezone:all'],
-            'distance_unit' => ['sometimes', 'in:km,mi'],
+            'name' => ['sometimes', 'required', 'string', 'max:80'],
+            'time_zone' => ['sometimes', 'required', 'timezone:all'],
+            'distance_unit' => ['sometimes', 'required', 'in:km,mi'],
         ]);
         $yard = $this->yard->changeAsSeen($request, fn (Yard $current) => $current->fill($given), fn (Yard $current): array => $current->toRecord());
 

@@ -221,6 +221,85 @@ final class DeskTest extends BrowserTestCase
         self::assertFalse($this->browser->offers('Log hours', 'Bittern'));
     }
 
+    public function test_the_yard_is_filtered_and_the_view_can_be_sent_to_a_colleague(): void
+    {
+        $this->signIn();
+        $this->browser->see('Bittern');
+        $this->browser->choose('Place', 'House');
+        $this->browser->notSee('front mower, cider orchard');
+        $this->browser->choose('Class', 'generator');
+        $this->browser->notSee('Avocet');
+        $this->browser->see('Curlew');
+        self::assertSame('/yard?place=House&class=generator', $this->browser->path());
+
+        $this->browser->open('/yard?state=stood_down');
+        $this->browser->see('Brake pedal play 41 mm, limit 30 mm.');
+        $this->browser->notSee('Curlew');
+        $this->browser->press('Show all');
+        $this->browser->see('Curlew');
+        $this->browser->press('Moorhen is stood down');
+        $this->browser->notSee('Curlew');
+        self::assertSame('/yard?state=stood_down', $this->browser->path());
+    }
+
+    public function test_what_was_typed_survives_a_reload_and_the_end_of_the_session(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->press('Log hours');
+        $this->browser->type('The meter shows', '93.3');
+        $this->browser->type('Note', 'Long grass');
+        $this->browser->command('Network.clearBrowserCookies', []);
+        $this->browser->press('Log 93.3 h');
+        $this->browser->see('what you typed is kept');
+
+        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->see('Sign-in name');
+        $this->browser->type('Sign-in name', 'rosa');
+        $this->browser->type('Password', 'coldbrook-rosa');
+        $this->browser->press('Sign in');
+        $this->browser->see($machine['name']);
+        $this->browser->press('Log hours');
+        self::assertSame(['93.3', 'Long grass'], [$this->browser->value('The meter shows'), $this->browser->value('Note')]);
+        $this->browser->press('Log 93.3 h');
+        $this->browser->see('93.3 h logged.');
+    }
+
+    public function test_light_and_contrast_are_chosen_and_kept(): void
+    {
+        $this->signIn();
+        $this->browser->press('Rosa Alder');
+        $this->browser->press('Light and contrast');
+        $this->browser->press('Shed, for the dark');
+        $ground = fn (): string => (string) $this->browser->script('return getComputedStyle(document.body).backgroundColor');
+        self::assertSame('rgb(23, 28, 25)', $ground());
+        $this->browser->open('/logbook');
+        $this->browser->see('Logbook');
+        self::assertSame('rgb(23, 28, 25)', $ground());
+    }
+
+    public function test_a_record_is_changed_and_a_machine_leaves_the_yard_and_comes_back(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->open("/machines/{$machine['id']}/edit");
+        $this->browser->type('Place', 'North meadow');
+        $this->browser->type('Its countdown is set in steps of', '0.5');
+        $this->browser->press('Change the record');
+        $this->browser->see('record changed.');
+        $this->browser->see('North meadow');
+        $this->browser->see('set 5, which rings at 95');
+
+        $this->browser->press('Change the record');
+        $this->browser->press('Take it out of the yard');
+        $this->browser->see("{$machine['name']} is out of the yard.");
+        $this->browser->notSee('North meadow');
+        $this->browser->press('Undo');
+        $this->browser->see('Taken back.');
+        $this->find($machine['name']);
+    }
+
     public function test_from_the_keyboard_alone(): void
     {
         $machine = $this->machine('90');
@@ -272,7 +351,7 @@ final class DeskTest extends BrowserTestCase
         $name = 'pia'.bin2hex(random_bytes(2));
         $this->signIn();
         $this->browser->press('Rosa Alder');
-        $this->browser->press('People');
+        $this->browser->press('People and the yard');
         $this->browser->press('Add a person');
         $this->browser->type('Name', 'Pia Thorn');
         $this->browser->type('Sign-in name', $name);

@@ -14,8 +14,7 @@ export const yardQuery = queryOptions({ queryKey: ['yard'], queryFn: () => answe
 export const machinesQuery = (filter: YardFilter) =>
   infiniteQueryOptions({
     queryKey: ['machines', filter],
-    queryFn: ({ pageParam }) =>
-      answer(api.GET('/machines', { params: { query: { ...filter, cursor: pageParam ?? undefined } } })),
+    queryFn: ({ pageParam }) => answer(api.GET('/machines', { params: { query: { ...filter, cursor: pageParam ?? undefined } } })),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next_cursor,
   });

@@ -35,9 +35,7 @@ const Plate = styled.div`
   background: repeating-linear-gradient(-45deg, var(--plate) 0 10px, var(--plate-hatch) 10px 16px);
   span { background: var(--plate); color: var(--on-plate); padding: 5px 10px; font-size: 14.5px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 `;
-const Leaf = styled(
-  Popover,
-)`background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; max-width: min(380px, 92vw);`;
+const Leaf = styled(Popover)`background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; max-width: min(380px, 92vw);`;
 const LeafInside = styled(Dialog)`
   padding: 12px 16px 8px; outline: none; font-size: 15px; display: flex; flex-direction: column; gap: 8px;
   h3 { font-size: 17px; } li { padding: 3px 0; border-top: 1px solid var(--rule); }
@@ -81,14 +79,7 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
         {rail.unit !== 'day' &&
           ticks(scale).map(({ x, value, labelled }) => (
             <g key={value} opacity={x <= nowX ? 1 : 0.6}>
-              <line
-                x1={x}
-                x2={x}
-                y1={GROUND}
-                y2={GROUND + (labelled ? 11 : 5)}
-                stroke="var(--ink)"
-                strokeWidth={labelled ? 1.6 : 0.8}
-              />
+              <line x1={x} x2={x} y1={GROUND} y2={GROUND + (labelled ? 11 : 5)} stroke="var(--ink)" strokeWidth={labelled ? 1.6 : 0.8} />
               {labelled && x > 12 && x < width - 14 && (
                 <text x={x} y={GROUND + 25} fontSize="12.5" fill="var(--soft)" textAnchor="middle">
                   {count(value)}
@@ -99,13 +90,7 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
         <line x1="0" x2={nowX} y1={GROUND} y2={GROUND} stroke="var(--ink)" strokeWidth="4" />
         <line x1={nowX} x2="100%" y1={GROUND} y2={GROUND} stroke="var(--ink)" strokeWidth="1.2" />
         {placed.map((place) => (
-          <StakeDrawing
-            key={keyOf(place)}
-            place={place}
-            nowX={nowX}
-            earlyX={scale.toX(Number(place.stake.early_from))}
-            pattern={pattern}
-          />
+          <StakeDrawing key={keyOf(place)} place={place} nowX={nowX} earlyX={scale.toX(Number(place.stake.early_from))} pattern={pattern} />
         ))}
         <path d={`M${nowX - 8} ${GROUND - 13}h16l-8 12z`} fill="var(--ink)" />
       </Drawing>
@@ -162,11 +147,7 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
         </DialogTrigger>
       ))}
       {onLogHours && width > 0 && rail.unit !== 'day' && (
-        <NowButton
-          style={{ left: nowX }}
-          aria-label={`Log hours for ${name}, now ${metered(rail.now, rail.unit)}`}
-          onPress={onLogHours}
-        />
+        <NowButton style={{ left: nowX }} aria-label={`Log hours for ${name}, now ${metered(rail.now, rail.unit)}`} onPress={onLogHours} />
       )}
     </Frame>
   );
@@ -182,22 +163,13 @@ function StakeDrawing({ place, nowX, earlyX, pattern }: { place: PlacedStake; no
         <rect x={Math.max(0, earlyX)} y={GROUND - 9} width={x - Math.max(0, earlyX)} height="9" fill={`url(#${pattern})`} />
       )}
       {x < nowX && stake.state !== 'fresh' && <rect x={x} y={GROUND - 6} width={nowX - x} height="6" fill={colour} />}
-      <line
-        x1={x}
-        x2={x}
-        y1={GROUND}
-        y2={topOf(place)}
-        stroke={colour}
-        strokeWidth={thickness}
-        strokeDasharray={stake.by_date ? '4 3' : undefined}
-      />
+      <line x1={x} x2={x} y1={GROUND} y2={topOf(place)} stroke={colour} strokeWidth={thickness} strokeDasharray={stake.by_date ? '4 3' : undefined} />
       {before && <path d={`M${x + 9} ${GROUND - 12}l-8 5 8 5z`} fill={colour} />}
     </g>
   );
 }
 
-const keyOf = ({ stake }: PlacedStake): string =>
-  `${stake.at} ${stake.by_date} ${stake.tasks.map((task) => task.rule_id).join()}`;
+const keyOf = ({ stake }: PlacedStake): string => `${stake.at} ${stake.by_date} ${stake.tasks.map((task) => task.rule_id).join()}`;
 
 function stakeDay(stake: Schemas['Stake'], rail: Schemas['Rail']): string {
   if (!stake.date || stake.state === 'past') return '';

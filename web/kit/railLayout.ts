@@ -25,11 +25,7 @@ export function railScale(rail: Schemas['Rail'], width: number): RailScale {
 }
 
 /** Two rows of labels; a repetition, and a stake for whose label there is no room, stands alone and says its label when pressed. */
-export function placeStakes(
-  stakes: Schemas['Stake'][],
-  scale: RailScale,
-  words: (stake: Schemas['Stake']) => string,
-): PlacedStake[] {
+export function placeStakes(stakes: Schemas['Stake'][], scale: RailScale, words: (stake: Schemas['Stake']) => string): PlacedStake[] {
   const taken: [number, number] = [0, 0];
   const placed = stakes
     .map((stake) => ({ stake, at: scale.toX(Number(stake.at)) }))

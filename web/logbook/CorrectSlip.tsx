@@ -37,8 +37,7 @@ export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClo
     await told(text);
   };
   const correct = useWrite(
-    (header, body: Correction) =>
-      answer(api.POST('/entries/{entry}/correction', { params: { path: { entry: entry.id }, header }, body })),
+    (header, body: Correction) => answer(api.POST('/entries/{entry}/correction', { params: { path: { entry: entry.id }, header }, body })),
     () => finish(`${entry.machine}: corrected.`),
   );
   const strike = useWrite(
@@ -114,10 +113,7 @@ export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClo
         error={correct.fields.because ?? strike.fields.because}
         placeholder="Read off the wrong machine"
       />
-      <Refusal
-        refused={doubted ? null : (correct.refused ?? strike.refused)}
-        besides={['because', 'value', 'hours', 'distance', 'rule_ids']}
-      />
+      <Refusal refused={doubted ? null : (correct.refused ?? strike.refused)} besides={['because', 'value', 'hours', 'distance', 'rule_ids']} />
       <Actions>
         {correctable && (
           <MainButton isDisabled={correct.busy} onPress={() => send(values)}>

@@ -83,9 +83,7 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
       history: draft.history,
       began_on: draft.history === 'new' ? draft.beganOn || null : null,
       meters: units.flatMap((unit) =>
-        draft.meters[unit]?.trim() || unit === 'h' || units.length === 1
-          ? [{ unit, value: draft.meters[unit]?.trim() || '0' }]
-          : [],
+        draft.meters[unit]?.trim() || unit === 'h' || units.length === 1 ? [{ unit, value: draft.meters[unit]?.trim() || '0' }] : [],
       ),
       rules: wanted.map((rule) => ({
         ...ruleBody(rule, yard.distance_unit),
@@ -103,12 +101,7 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
       <Sheet aria-labelledby="what">
         <SheetHeading id="what">What it is</SheetHeading>
         <Body>
-          <RecordFields
-            draft={draft.record}
-            change={(part) => change({ record: { ...draft.record, ...part } })}
-            fields={fields}
-            yard={yard}
-          />
+          <RecordFields draft={draft.record} change={(part) => change({ record: { ...draft.record, ...part } })} fields={fields} yard={yard} />
         </Body>
       </Sheet>
       <Sheet aria-labelledby="shows">
@@ -159,8 +152,8 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
         <SheetHeading id="rules">A rulebook to begin with</SheetHeading>
         <Body>
           <Soft>
-            Common practice for a {yard.classes.find(({ class: value }) => value === draft.record.class)?.label}, no source. The
-            maker's manual wins: change each figure to what it says.
+            Common practice for a {yard.classes.find(({ class: value }) => value === draft.record.class)?.label}, no source. The maker's manual wins:
+            change each figure to what it says.
           </Soft>
         </Body>
         {draft.rules.map((rule, index) => (

@@ -82,9 +82,7 @@ export default function MachinePage() {
             />
           </Line>
           <Margin>
-            <p>
-              {line.stood_down ? `${line.stood_down.because} Nobody may use it until a keeper or mechanic lifts this.` : line.why}
-            </p>
+            <p>{line.stood_down ? `${line.stood_down.because} Nobody may use it until a keeper or mechanic lifts this.` : line.why}</p>
             {sheet.note && <Soft>{sheet.note}</Soft>}
           </Margin>
         </Ruled>

@@ -41,8 +41,7 @@ function MeterForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const [draft, setDraft, clear] = useDraft(`meter.${sheet.id}.${kind}`, NOTHING);
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
   const replace = useWrite(
-    (header, body: MeterBody) =>
-      answer(api.POST('/machines/{machine}/meters', { params: { path: { machine: sheet.id }, header }, body })),
+    (header, body: MeterBody) => answer(api.POST('/machines/{machine}/meters', { params: { path: { machine: sheet.id }, header }, body })),
     async ({ entry }) => {
       clear();
       navigate(`/machines/${sheet.id}`);

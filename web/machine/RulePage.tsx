@@ -27,15 +27,7 @@ export default function RulePage() {
   return <RuleForm key={rule?.version} sheet={machine.data} rule={rule} distanceUnit={yard.data.distance_unit} />;
 }
 
-function RuleForm({
-  sheet,
-  rule,
-  distanceUnit,
-}: {
-  sheet: Schemas['MachineSheet'];
-  rule?: Schemas['Rule'];
-  distanceUnit: 'km' | 'mi';
-}) {
+function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet']; rule?: Schemas['Rule']; distanceUnit: 'km' | 'mi' }) {
   const navigate = useNavigate();
   const { toldWith } = useAfterWrite();
   const [draft, setDraft, clear] = useDraft<RuleDraft>(
@@ -88,24 +80,12 @@ function RuleForm({
           autoFocus={!rule}
           placeholder="Engine oil and filter"
         />
-        <Choice
-          label="What is done"
-          value={draft.kind}
-          onChange={(kind) => change({ kind })}
-          options={kinds}
-          error={fields.kind}
-        />
+        <Choice label="What is done" value={draft.kind} onChange={(kind) => change({ kind })} options={kinds} error={fields.kind} />
       </Fields>
       <Soft>Every so many, whichever comes first:</Soft>
       <Fields $columns={3}>
         {hours && (
-          <Field
-            label="Hours"
-            inputMode="decimal"
-            value={draft.hours}
-            onChange={(value) => change({ hours: value })}
-            error={fields['every.hours']}
-          />
+          <Field label="Hours" inputMode="decimal" value={draft.hours} onChange={(value) => change({ hours: value })} error={fields['every.hours']} />
         )}
         {odometer && (
           <Field
@@ -116,13 +96,7 @@ function RuleForm({
             error={fields[`every.${unit}`]}
           />
         )}
-        <Field
-          label="Months"
-          inputMode="numeric"
-          value={draft.months}
-          onChange={(months) => change({ months })}
-          error={fields['every.months']}
-        />
+        <Field label="Months" inputMode="numeric" value={draft.months} onChange={(months) => change({ months })} error={fields['every.months']} />
       </Fields>
       {fields.every && <Refusal refused={save.refused} besides={Object.keys(fields).filter((field) => field !== 'every')} />}
       <Fields $columns={3}>
@@ -147,20 +121,8 @@ function RuleForm({
         )}
       </Fields>
       <Fields $columns={3}>
-        <Field
-          label="May be early by, %"
-          inputMode="decimal"
-          value={draft.early}
-          onChange={(early) => change({ early })}
-          error={fields.early}
-        />
-        <Field
-          label="May be late by, %"
-          inputMode="decimal"
-          value={draft.late}
-          onChange={(late) => change({ late })}
-          error={fields.late}
-        />
+        <Field label="May be early by, %" inputMode="decimal" value={draft.early} onChange={(early) => change({ early })} error={fields.early} />
+        <Field label="May be late by, %" inputMode="decimal" value={draft.late} onChange={(late) => change({ late })} error={fields.late} />
       </Fields>
       <Fields $columns={2}>
         <Choice
@@ -244,9 +206,7 @@ function Beginning({ draft, change, sheet, fields }: BeginningProps) {
         onChange={(countsFrom) => change({ countsFrom })}
         options={[
           { value: 'last_done' as const, label: 'on a day that is known' },
-          ...(sheet.history === 'new'
-            ? [{ value: 'beginning' as const, label: "never: counted from the machine's beginning" }]
-            : []),
+          ...(sheet.history === 'new' ? [{ value: 'beginning' as const, label: "never: counted from the machine's beginning" }] : []),
           { value: 'unknown' as const, label: 'nobody knows' },
         ]}
         error={fields.counts_from}

@@ -47,9 +47,7 @@ export function Rulebook({ sheet, keeper, mayService }: Props) {
               <Note key={note}>{note}</Note>
             ))}
             <QuietActions>
-              {mayService && rule.standing.state !== 'fresh' && (
-                <RuleLink to={`service?rules=${rule.id}`}>Record it done</RuleLink>
-              )}
+              {mayService && rule.standing.state !== 'fresh' && <RuleLink to={`service?rules=${rule.id}`}>Record it done</RuleLink>}
               {keeper && (
                 <RuleLink to={`rules/${rule.id}`} aria-label={`Change the rule for ${rule.task}`}>
                   Change

@@ -52,13 +52,9 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const [all, showAll] = useState(false);
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
   const asked = search.get('rules')?.split(',').map(Number);
-  const pressing = sheet.rules.filter(
-    ({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing',
-  );
+  const pressing = sheet.rules.filter(({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing');
   const chosen = draft.chosen ?? asked ?? pressing.map(({ id }) => id);
-  const shown = sheet.rules.filter(
-    (rule) => all || pressing.includes(rule) || chosen.includes(rule.id) || rule.standing.state === 'unknown',
-  );
+  const shown = sheet.rules.filter((rule) => all || pressing.includes(rule) || chosen.includes(rule.id) || rule.standing.state === 'unknown');
   const cautions = [...new Set(sheet.rules.filter(({ id }) => chosen.includes(id)).flatMap((rule) => rule.cautions))];
   const hourMeter = sheet.line.meters.find(({ unit }) => unit === 'h');
   const odometer = sheet.line.meters.find(({ unit }) => unit !== 'h');
@@ -66,8 +62,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
     if (shown.length === 0) showAll(true);
   }, [shown.length]);
   const record = useWrite(
-    (header, body: ServiceBody) =>
-      answer(api.POST('/machines/{machine}/services', { params: { path: { machine: sheet.id }, header }, body })),
+    (header, body: ServiceBody) => answer(api.POST('/machines/{machine}/services', { params: { path: { machine: sheet.id }, header }, body })),
     async ({ entry }) => {
       clear();
       navigate(`/machines/${sheet.id}`);

@@ -18,9 +18,7 @@ export function StandSlip({ line, onClose }: { line: Schemas['YardLine']; onClos
   const write = useWrite(
     (header, reason: string) => {
       const request = { params: { path: { machine: line.id }, header }, body: { note: reason } };
-      return answer(
-        lifting ? api.POST('/machines/{machine}/lifts', request) : api.POST('/machines/{machine}/stand-downs', request),
-      );
+      return answer(lifting ? api.POST('/machines/{machine}/lifts', request) : api.POST('/machines/{machine}/stand-downs', request));
     },
     async ({ entry }) => {
       clear();

@@ -47,8 +47,7 @@ export const EMPTY_RULE: RuleDraft = {
   lastDistance: '',
 };
 
-type Known = Pick<Schemas['RuleRecord'], 'task' | 'kind' | 'first' | 'every' | 'note' | 'common_practice'> &
-  Partial<Schemas['RuleRecord']>;
+type Known = Pick<Schemas['RuleRecord'], 'task' | 'kind' | 'first' | 'every' | 'note' | 'common_practice'> & Partial<Schemas['RuleRecord']>;
 
 const distanceIn = (interval?: Schemas['Interval'] | null): string => interval?.km ?? interval?.mi ?? '';
 const percent = (share: string): string => String(Math.round(Number(share) * 1000) / 10);

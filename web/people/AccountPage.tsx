@@ -93,10 +93,7 @@ function TokenSheet() {
       await again();
     },
   );
-  const takeBack = useWrite(
-    (_key, token: number) => answer(api.DELETE('/tokens/{token}', { params: { path: { token } } })),
-    again,
-  );
+  const takeBack = useWrite((_key, token: number) => answer(api.DELETE('/tokens/{token}', { params: { path: { token } } })), again);
   return (
     <Sheet aria-labelledby="tokens">
       <SheetHeading id="tokens">Tokens for other programs</SheetHeading>

@@ -11,6 +11,7 @@ import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Shee
 import { Slip } from '../kit/Slip';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
+import { YardSheet } from './YardSheet';
 
 const Name = styled.strong`font-size: 18px; &[data-active='false'] { text-decoration: line-through; color: var(--soft); }`;
 const Ticks = styled.div`display: flex; flex-direction: column; label { display: flex; gap: 12px; align-items: center; min-height: 40px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
@@ -22,13 +23,14 @@ export default function PeoplePage() {
   if (!people.data) return <Page aria-busy="true" />;
   return (
     <Page>
-      <title>People</title>
+      <title>People and the yard</title>
       <Lead>
-        <Title>People</Title>
+        <Title>People and the yard</Title>
         <QuietActions>
           <QuietButton onPress={() => setOpen('new')}>Add a person</QuietButton>
         </QuietActions>
       </Lead>
+      <YardSheet />
       <Sheet aria-label="Accounts">
         {people.data.data.map((person) => (
           <Ruled key={person.id}>
@@ -169,13 +171,6 @@ function PersonSlip({ person, onClose }: { person: Schemas['Person'] | null; onC
   );
 }
 
-function pickAccount({
-  name,
-  sign_in_name,
-  role,
-  may_use_all_machines,
-  machine_ids,
-  active,
-}: Schemas['Person']): Schemas['PersonChange'] {
+function pickAccount({ name, sign_in_name, role, may_use_all_machines, machine_ids, active }: Schemas['Person']): Schemas['PersonChange'] {
   return { name, sign_in_name, role, may_use_all_machines, machine_ids, active };
 }

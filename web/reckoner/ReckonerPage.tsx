@@ -192,11 +192,7 @@ function Reading() {
   const { answer } = reckoned;
   const verdict =
     answer &&
-    (answer.plausible
-      ? 'It can be right'
-      : answer.suggestion === undefined
-        ? 'It can hardly be right'
-        : `Perhaps ${count(answer.suggestion)}`);
+    (answer.plausible ? 'It can be right' : answer.suggestion === undefined ? 'It can hardly be right' : `Perhaps ${count(answer.suggestion)}`);
   return (
     <Calculator
       title="Whether a reading can be right"
@@ -228,13 +224,7 @@ function Reading() {
           onChange={(now) => setDraft({ ...draft, now })}
           error={reckoned.fields['next.value']}
         />
-        <Field
-          label="on"
-          type="date"
-          value={draft.nowAt}
-          onChange={(nowAt) => setDraft({ ...draft, nowAt })}
-          error={reckoned.fields['next.at']}
-        />
+        <Field label="on" type="date" value={draft.nowAt} onChange={(nowAt) => setDraft({ ...draft, nowAt })} error={reckoned.fields['next.at']} />
       </Fields>
     </Calculator>
   );
@@ -250,10 +240,7 @@ function Standing() {
     done: [{ hours: draft.done }],
     now: { hours: draft.now },
   };
-  const reckoned = useReckon<{ state: string; due: { hours: number | null } }>(
-    'standing',
-    draft.every && draft.done && draft.now ? given : null,
-  );
+  const reckoned = useReckon<{ state: string; due: { hours: number | null } }>('standing', draft.every && draft.done && draft.now ? given : null);
   const { answer } = reckoned;
   return (
     <Calculator

@@ -112,19 +112,13 @@ export function LogLine() {
             />
           ) : (
             <>
-              <p>
-                {log.refused
-                  ? (Object.values(log.fields)[0] ?? log.refused.problem.detail)
-                  : (preview.data?.sentence ?? 'Reading the line …')}
-              </p>
+              <p>{log.refused ? (Object.values(log.fields)[0] ?? log.refused.problem.detail) : (preview.data?.sentence ?? 'Reading the line …')}</p>
               {preview.data?.suggestions.map((line) => (
                 <QuietButton key={line} onPress={() => take(line)}>
                   {line}
                 </QuietButton>
               ))}
-              {preview.data?.understood && !log.refused && (
-                <Keys>{preview.data.asks ? 'Enter asks why.' : 'Enter saves.'} Esc leaves it.</Keys>
-              )}
+              {preview.data?.understood && !log.refused && <Keys>{preview.data.asks ? 'Enter asks why.' : 'Enter saves.'} Esc leaves it.</Keys>}
             </>
           )}
         </Slip>

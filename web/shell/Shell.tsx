@@ -60,14 +60,7 @@ export function Shell({ person }: { person: Schemas['Person'] }) {
   useEffect(() => {
     const go = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        target.matches('input, textarea, select') ||
-        target.closest('[role=dialog]')
-      )
-        return;
+      if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, textarea, select') || target.closest('[role=dialog]')) return;
       const place = PLACES.find(({ key }) => key === event.key);
       if (place) navigate(place.to);
       if (event.key === '?') showKeys(true);
@@ -105,7 +98,7 @@ export function Shell({ person }: { person: Schemas['Person'] }) {
           <Person>{person.name}</Person>
           <Leaf>
             <Items>
-              {person.role === 'keeper' && <MenuItem onAction={() => navigate('/people')}>People</MenuItem>}
+              {person.role === 'keeper' && <MenuItem onAction={() => navigate('/people')}>People and the yard</MenuItem>}
               <MenuItem onAction={() => navigate('/account')}>Your account</MenuItem>
               <MenuItem onAction={() => showSchemes(true)}>Light and contrast</MenuItem>
               <MenuItem onAction={() => showKeys(true)}>Keys</MenuItem>

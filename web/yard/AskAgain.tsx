@@ -32,5 +32,4 @@ export function AskAgain({ refused, typed, reason, onReason, onSuggestion, onCon
   );
 }
 
-export const asksAgain = (refused: Refused | null): refused is Refused =>
-  refused?.problem.type === '/problems/implausible-reading';
+export const asksAgain = (refused: Refused | null): refused is Refused => refused?.problem.type === '/problems/implausible-reading';

@@ -33,8 +33,7 @@ export function LogHours({ line, onClose }: Props) {
   const meter = line.meters.find(({ id }) => id === meterId) ?? line.meters[0];
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
   const log = useWrite(
-    (header, body: ReadingBody) =>
-      answer(api.POST('/machines/{machine}/readings', { params: { path: { machine: line.id }, header }, body })),
+    (header, body: ReadingBody) => answer(api.POST('/machines/{machine}/readings', { params: { path: { machine: line.id }, header }, body })),
     async ({ entry }) => {
       clear();
       onClose();
@@ -50,9 +49,7 @@ export function LogHours({ line, onClose }: Props) {
       note: draft.note || null,
       confirmed_because: reason,
     });
-  const last = meter.read_on
-    ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, line.rail.today)}.`
-    : 'Not read yet.';
+  const last = meter.read_on ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, line.rail.today)}.` : 'Not read yet.';
   return (
     <Slip title={`${line.name}: log ${meter.unit === 'h' ? 'hours' : 'distance'}`} isOpen onClose={onClose}>
       {line.meters.length > 1 && (

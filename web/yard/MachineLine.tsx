@@ -51,8 +51,7 @@ export function MachineLine({ line, person, onLogHours }: Props) {
         </small>
         {meter && (
           <>
-            <b>{metered(meter.value, meter.unit)}</b>{' '}
-            <span>{meter.read_on ? `read ${sinceDay(meter.read_on, line.rail.today)}` : 'never read'}</span>
+            <b>{metered(meter.value, meter.unit)}</b> <span>{meter.read_on ? `read ${sinceDay(meter.read_on, line.rail.today)}` : 'never read'}</span>
           </>
         )}
       </Who>
@@ -69,9 +68,7 @@ export function MachineLine({ line, person, onLogHours }: Props) {
         <p>{line.stood_down ? standDownSentence(line) : line.why}</p>
         <QuietActions>
           {line.stood_down && mayService && <BenchLink to={`${sheet}?lift`}>Look and lift</BenchLink>}
-          {!line.stood_down && mayService && line.state !== 'fresh' && (
-            <BenchLink to={`${sheet}/service`}>Record service</BenchLink>
-          )}
+          {!line.stood_down && mayService && line.state !== 'fresh' && <BenchLink to={`${sheet}/service`}>Record service</BenchLink>}
           {mayLog && <QuietButton onPress={onLogHours}>Log hours</QuietButton>}
         </QuietActions>
       </Margin>

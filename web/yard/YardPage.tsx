@@ -56,11 +56,7 @@ export function YardPage() {
               <button
                 type="button"
                 aria-pressed={filter.state === state}
-                style={
-                  state === 'past' || state === 'due' || state === 'nearing'
-                    ? { borderBottomColor: stateColour(state) }
-                    : undefined
-                }
+                style={state === 'past' || state === 'due' || state === 'nearing' ? { borderBottomColor: stateColour(state) } : undefined}
                 onClick={() => setFilter({ state: filter.state === state ? undefined : state })}
               >
                 {text}
@@ -82,11 +78,7 @@ export function YardPage() {
               <option key={place}>{place}</option>
             ))}
           </select>
-          <select
-            aria-label="Class"
-            value={filter.class ?? ''}
-            onChange={(event) => setFilter({ class: event.target.value as YardFilter['class'] })}
-          >
+          <select aria-label="Class" value={filter.class ?? ''} onChange={(event) => setFilter({ class: event.target.value as YardFilter['class'] })}>
             <option value="">All classes</option>
             {yard.data.classes.map(({ class: value, label }) => (
               <option key={value} value={value}>
@@ -94,11 +86,7 @@ export function YardPage() {
               </option>
             ))}
           </select>
-          <select
-            aria-label="State"
-            value={filter.state ?? ''}
-            onChange={(event) => setFilter({ state: event.target.value as YardFilter['state'] })}
-          >
+          <select aria-label="State" value={filter.state ?? ''} onChange={(event) => setFilter({ state: event.target.value as YardFilter['state'] })}>
             <option value="">All states</option>
             {Object.entries(STATE_WORDS).map(([value, word]) => (
               <option key={value} value={value}>
@@ -106,11 +94,7 @@ export function YardPage() {
               </option>
             ))}
           </select>
-          {filtered && (
-            <QuietButton onPress={() => setFilter({ name: '', place: '', class: undefined, state: undefined })}>
-              Show all
-            </QuietButton>
-          )}
+          {filtered && <QuietButton onPress={() => setFilter({ name: '', place: '', class: undefined, state: undefined })}>Show all</QuietButton>}
           {person.role === 'keeper' && <AddLink to="/machines/new">Add a machine</AddLink>}
         </Filters>
       </Lead>
@@ -140,13 +124,7 @@ function NameField({ name, onName }: { name: string; onName: (name: string) => v
   useEffect(() => report(settled), [settled]);
   useEffect(() => setTyped((before) => (name === '' ? '' : before)), [name]);
   return (
-    <input
-      type="search"
-      aria-label="Find by name"
-      placeholder="Find by name"
-      value={typed}
-      onChange={(event) => setTyped(event.target.value)}
-    />
+    <input type="search" aria-label="Find by name" placeholder="Find by name" value={typed} onChange={(event) => setTyped(event.target.value)} />
   );
 }
 

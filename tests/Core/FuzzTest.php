@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Brick\Math\BigDecimal;
+use Core\LogLine\NotUnderstood;
+use Core\LogLine\Parser;
+use Core\Measure\Quantity;
+use Core\Measure\Unreadable;
+use Core\Measure\WrittenNumber;
+use Core\Meter\Slip;
+use Core\Reckoner\BadInput;
+use Core\Reckoner\Catalogue;
+use Eris\Generators;
+use Eris\TestTrait;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Whatever is typed or sent, the core answers or refuses in words; it never breaks. */
+final class FuzzTest extends TestCase
+{
+    use TestTrait;
+
+    private const ROUNDS = 4_000;
+
+    private const SCRAPS = ['1', '3/4', '½', '0', '-', '−', '+', ',', '.', ' ', "\u{00A0}", 'qt', 'imp', 'L', '°C', 'NaN', 'Infinity', '1e9', '99999999999999999999', '/0', '"', "'", "\0", "\u{FFFD}", 'heron', 'her', 'little', 'mon',
+        '31.2.', '29 feb', 'yesterday', '2026-02-30', 'km', 'h', '{"', '[]', 'ß', '語', 'at', '%', '\\'];
+
+    public function test_typed_text_is_read_or_refused(): void
+    {
+        $chance = new Randomizer(new Mt19937(1));
+        $parser = new Parser(['1' => 'Heron', '2' => 'Little Grebe', '3' => 'Little Egret'], new \DateTimeImmutable('2026-05-14T00:00:00Z'));
+        $read = 0;
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $text = '';
+            for ($scraps = $chance->getInt(1, 6); $scraps > 0; $scraps--) {
+                $text .= self::SCRAPS[$chance->getInt(0, count(self::SCRAPS) - 1)].($chance->getInt(0, 1) === 1 ? ' ' : '');
+            }
+            foreach ([fn () => Quantity::parse($text), fn () => WrittenNumber::parse($text), fn () => WrittenNumber::ofMeter($text), fn () => $parser->parse($text)] as $try) {
+                try {
+                    $try();
+                    $read++;
+                } catch (Unreadable|NotUnderstood $refused) {
+                    self::assertNotSame('', $refused->getMessage());
+                }
+            }
+        }
+        self::assertGreaterThan(100, $read, 'some of it can be read');
+    }
+
+    public function test_whatever_is_sent_to_a_calculator_is_answered_or_refused_beside_its_field(): void
+    {
+        $chance = new Randomizer(new Mt19937(2));
+        $values = [null, true, 0, -1, 1.5, '1,5', 'x', '', [], [[]], ['hours' => 5], ['hours' => -5], ['months' => 1], ['months' => 1.5], ['km' => '1/3'], ['value' => '1', 'unit' => 'L'], ['value' => 3, 'at' => '2026-05-14'], ['value' => 3, 'at' => '1'],
+            '2026-05-14', '2026-02-31', [['hours' => 3]], [['date' => '2026-01-01']], ['every' => ['hours' => 100], 'anchor' => 'chart'], ['every' => ['months' => 6], 'first' => [['months' => 1]]], '3 qt', 'us_qt', 1e300, str_repeat('9', 60), ['hours' => 9, 'km' => 9, 'date' => '2026-05-14']];
+        $sound = [
+            'convert' => ['quantity' => '3 qt', 'to' => 'L', 'places' => 2],
+            'countdown' => ['meter' => 31.2, 'next_due' => 50, 'step' => 1],
+            'reading' => ['previous' => ['value' => 3, 'at' => '2026-05-14'], 'next' => ['value' => 9, 'at' => '2026-05-20'], 'max_per_day' => 24],
+            'standing' => ['rule' => ['every' => ['hours' => 100, 'months' => 6]], 'start' => null, 'done' => [['hours' => 5, 'date' => '2026-01-01']], 'now' => ['hours' => 9, 'date' => '2026-05-14']],
+        ];
+        $outcomes = ['answered' => 0, 'refused' => 0];
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $name = array_keys($sound)[$chance->getInt(0, 3)];
+            $given = array_map(fn (mixed $good): mixed => $chance->getInt(0, 2) > 0 ? $good : $values[$chance->getInt(0, count($values) - 1)], $sound[$name]);
+            try {
+                self::assertNotSame('', Catalogue::reckon($name, $given, new \DateTimeImmutable('2026-06-01T00:00:00Z'))['why']);
+                $outcomes['answered']++;
+            } catch (BadInput $bad) {
+                self::assertNotSame([], $bad->errors);
+                $outcomes['refused']++;
+            }
+        }
+        self::assertGreaterThan(50, min($outcomes), (string) json_encode($outcomes));
+    }
+
+    public function test_a_single_slip_is_found_again(): void
+    {
+        $this->forAll(Generators::choose(1000, 99_999), Generators::choose(1, 100), Generators::elements('point lost', 'swapped', 'missing'))
+            ->then(function (int $tenths, int $gain, string $slip): void {
+                $meant = BigDecimal::ofUnscaledValue($tenths, 1);
+                $previous = $meant->minus(BigDecimal::ofUnscaledValue($gain, 1));
+                $digits = (string) $tenths;
+                $typed = BigDecimal::ofUnscaledValue(match ($slip) {
+                    'point lost' => $digits.'0',
+                    'swapped' => $digits[0].$digits[2].$digits[1].substr($digits, 3),
+                    'missing' => $digits[0].substr($digits, 2),
+                }, 1);
+                if ($typed->isEqualTo($meant)) {
+                    $this->addToAssertionCount(1);
+
+                    return;
+                }
+                $suggestion = Slip::likelyMeant($previous, $typed, 7, 24);
+                self::assertNotNull($suggestion);
+                self::assertFalse($suggestion->isLessThan($previous), 'never less than the last reading');
+                self::assertFalse($suggestion->minus($previous)->isGreaterThan(7 * 24), 'never more than the clock allows');
+            });
+    }
+
+    public function test_a_value_nobody_can_have_meant_gets_no_suggestion(): void
+    {
+        self::assertNull(Slip::likelyMeant(BigDecimal::of('812.4'), BigDecimal::of('0.3'), 6, 24));
+    }
+}

@@ -1,0 +1,78 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { yardQuery } from '../api/queries';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
+import { Choice, Field } from '../kit/Field';
+import { Refusal } from '../kit/Refusal';
+import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
+import { Slip } from '../kit/Slip';
+import { useTell } from '../kit/Undo';
+
+type Settings = Pick<Schemas['YardRecord'], 'name' | 'time_zone' | 'distance_unit'>;
+
+/** The yard's own name, clock and measure of distance. */
+export function YardSheet() {
+  const yard = useQuery(yardQuery);
+  const [changing, setChanging] = useState(false);
+  if (!yard.data) return null;
+  return (
+    <Sheet aria-label="The yard">
+      <Ruled>
+        <Line>
+          <strong>{yard.data.name}</strong>
+          <Soft>
+            {yard.data.machines} machines, clock of {yard.data.time_zone}, distances in {yard.data.distance_unit}
+          </Soft>
+        </Line>
+        <Margin>
+          <QuietButton onPress={() => setChanging(true)}>Change the yard</QuietButton>
+        </Margin>
+      </Ruled>
+      {changing && <YardSlip yard={yard.data} onClose={() => setChanging(false)} />}
+    </Sheet>
+  );
+}
+
+function YardSlip({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: () => void }) {
+  const queries = useQueryClient();
+  const tell = useTell();
+  const before: Settings = { name: yard.name, time_zone: yard.time_zone, distance_unit: yard.distance_unit };
+  const [draft, setDraft] = useState(before);
+  const again = () => queries.invalidateQueries({ queryKey: yardQuery.queryKey });
+  const patch = (version: number, body: Settings) => answer(api.PATCH('/yard', { params: { header: { 'If-Match': `"${version}"` } }, body }));
+  const save = useWrite(
+    (_key, given: Settings) => patch(yard.version, given),
+    async (changed) => {
+      onClose();
+      tell('The yard is changed.', async () => {
+        await patch(changed.version, before);
+        await again();
+      });
+      await again();
+    },
+  );
+  return (
+    <Slip title="Change the yard" isOpen onClose={onClose}>
+      <Field label="The yard's name" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} error={save.fields.name} autoFocus />
+      <Field label="Time zone" value={draft.time_zone} onChange={(time_zone) => setDraft({ ...draft, time_zone })} error={save.fields.time_zone} />
+      <Choice
+        label="Distances in"
+        value={draft.distance_unit}
+        onChange={(distance_unit) => setDraft({ ...draft, distance_unit })}
+        options={[
+          { value: 'km', label: 'kilometres' },
+          { value: 'mi', label: 'miles' },
+        ]}
+      />
+      <Refusal refused={save.refused} besides={Object.keys(draft)} />
+      <Actions>
+        <MainButton isDisabled={save.busy} onPress={() => save.send(draft)}>
+          Change the yard
+        </MainButton>
+        <PlainButton onPress={onClose}>Leave it</PlainButton>
+      </Actions>
+    </Slip>
+  );
+}
