@@ -67,7 +67,7 @@ start_detached() {
     for option in "$@"; do [ "$option" = --detach ] || options+=("$option"); done
     setsid "$ROOT/jardinier" start "${options[@]}" </dev/null >"$STATE/log/start.log" 2>&1 &
     pid=$!
-    tail -n +1 -f --pid="$pid" "$STATE/log/start.log" 2>/dev/null | grep -v 'Ctrl-C' &
+    tail -n +1 -f --pid="$pid" "$STATE/log/start.log" 2>/dev/null | grep --line-buffered -v 'Ctrl-C' &
     local telling=$!
     while [ ! -f "$STATE/run/ready" ]; do
         kill -0 "$pid" 2>/dev/null || { sleep 1; exit 1; }

@@ -54,9 +54,9 @@ final readonly class MachineController
             'rules' => array_map(fn ($task): array => RuleShape::of($rules[(int) $task->task->id], $task, $machine), $reckoning->outlook->tasks),
             'before_any_work' => Caution::BEFORE_ANY_WORK,
             'countdown' => $countdown === null ? null : [
-                'remaining' => (string) $countdown->remaining,
-                'set' => (string) $countdown->set,
-                'rings_at' => (string) $countdown->ringsAt,
+                'remaining' => (string) $countdown->remaining->stripTrailingZeros(),
+                'set' => (string) $countdown->set->stripTrailingZeros(),
+                'rings_at' => (string) $countdown->ringsAt->stripTrailingZeros(),
                 'past' => $countdown->isPast(),
                 'why' => $countdown->why,
             ],

@@ -47,7 +47,7 @@ final class WrittenNumber
      */
     public static function ofMeter(string $written): BigRational
     {
-        return self::parse(preg_replace('/(?<=^|\D)(\d{1,3}),(\d{3})$/', '$1$2', trim($written)) ?? $written);
+        return self::parse(preg_replace('/^([+-]?\d{1,3}),(\d{3})$/', '$1$2', trim($written)) ?? $written);
     }
 
     private static function unsigned(string $text, string $written): BigRational

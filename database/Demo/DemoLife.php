@@ -68,7 +68,9 @@ final class DemoLife
         $factor = $this->factorToFinish();
         for ($day = $this->begins->addDay(); $day <= $this->today->subDays($this->machine->unreadDays); $day = $day->addDay()) {
             $worked = $this->work($day, $factor);
-            $this->replaceMeter($day);
+            if ($this->replaceMeter($day)) {
+                continue;
+            }
             if ($worked && $this->chance->getInt(1, 100) <= 45 || $day->equalTo($this->today->subDays($this->machine->unreadDays))) {
                 $this->read($day, $this->driver());
             }
@@ -125,12 +127,16 @@ final class DemoLife
         return true;
     }
 
-    private function replaceMeter(CarbonImmutable $day): void
+    /** Whether the meter was changed that day; the rest of its day is not told. */
+    private function replaceMeter(CarbonImmutable $day): bool
     {
-        if ($this->machine->meterReplacedDaysAgo > 0 && $day->equalTo($this->today->subDays($this->machine->meterReplacedDaysAgo))) {
-            $this->read($day, 'tamsin');
-            $this->meterReplaced = ['at' => $day->setTime(16, 0), 'old' => round($this->run, 1), 'new' => 0.0];
+        if ($this->machine->meterReplacedDaysAgo === 0 || ! $day->equalTo($this->today->subDays($this->machine->meterReplacedDaysAgo))) {
+            return false;
         }
+        $this->read($day, 'tamsin');
+        $this->meterReplaced = ['at' => $day->setTime(16, 0), 'old' => round($this->run, 1), 'new' => 0.0];
+
+        return true;
     }
 
     private function service(CarbonImmutable $day): void

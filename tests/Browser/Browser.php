@@ -198,12 +198,18 @@ final class Browser
             fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'))));
     }
 
-    /** Nobody is signed in and nothing is kept on the device. */
+    /** Nobody is signed in and nothing is kept on the device; an answer still under way may bring the old session back, so it is looked at. */
     public function startAfresh(): void
     {
-        $this->driver->get('about:blank');
-        $this->command('Network.clearBrowserCookies', []);
-        $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => 'local_storage']);
+        $this->until(function (): bool {
+            $this->driver->get('about:blank');
+            $this->command('Network.clearBrowserCookies', []);
+            $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => 'local_storage']);
+            $this->open('/');
+            $this->until(fn (): bool => $this->text() !== '', 'a page');
+
+            return $this->offers('Sign in');
+        }, 'the gate');
     }
 
     public function quit(): void

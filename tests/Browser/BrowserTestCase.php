@@ -44,7 +44,6 @@ abstract class BrowserTestCase extends TestCase
         $this->browser = self::$shared;
         $this->browser->resize(Browser::DESK);
         $this->browser->startAfresh();
-        $this->browser->open('/');
     }
 
     protected function onNotSuccessfulTest(\Throwable $thrown): never

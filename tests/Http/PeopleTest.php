@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\People\Role;
+use App\Yard\Yard;
+use Core\Meter\MeterUnit;
 
 /** Keeping the accounts and the yard's own record. */
 final class PeopleTest extends TestCase
@@ -46,8 +48,8 @@ final class PeopleTest extends TestCase
         $seen = $this->getJson('/api/yard')->assertJsonPath('today', '2026-05-15');
 
         $this->patchJson('/api/yard', ['time_zone' => 'America/New_York', 'distance_unit' => 'mi'], ['If-Match' => (string) $seen->headers->get('ETag')])->assertOk();
-        $this->app->forgetScopedInstances();
-        $this->getJson('/api/yard')->assertJson(['today' => '2026-05-14', 'distance_unit' => 'mi', 'version' => 2]);
+        $yard = Yard::query()->firstOrFail();
+        self::assertSame(['2026-05-14', MeterUnit::Miles, 2], [$yard->today()->format('Y-m-d'), $yard->distance_unit, $yard->version]);
         $this->patchJson('/api/yard', ['name' => ''], ['If-Match' => '"2"'])->assertUnprocessable()->assertJsonPath('errors.name.0', 'This is missing.');
     }
 
