@@ -47,8 +47,8 @@ start_command() {
         say "Jardinier is at http://127.0.0.1:$port"
         artisan demo:accounts
     } >"$STATE/run/ready.new"
+    cat "$STATE/run/ready.new"
     mv "$STATE/run/ready.new" "$STATE/run/ready"
-    cat "$STATE/run/ready"
     say 'Ctrl-C stops it.'
     wait -n || true
     fail "Something it runs has ended unasked. The logs are in $STATE/log."
@@ -64,18 +64,25 @@ end_start() {
 
 start_detached() {
     local options=() option pid
+    TOLD=0
     for option in "$@"; do [ "$option" = --detach ] || options+=("$option"); done
     setsid "$ROOT/jardinier" start "${options[@]}" </dev/null >"$STATE/log/start.log" 2>&1 &
     pid=$!
-    tail -n +1 -f --pid="$pid" "$STATE/log/start.log" 2>/dev/null | grep --line-buffered -v 'Ctrl-C' &
-    local telling=$!
     while [ ! -f "$STATE/run/ready" ]; do
-        kill -0 "$pid" 2>/dev/null || { sleep 1; exit 1; }
+        tell_more
+        kill -0 "$pid" 2>/dev/null || { tell_more; exit 1; }
         sleep 0.2
     done
-    sleep 0.5
-    kill "$telling" 2>/dev/null || true
+    tell_more
     say './jardinier stop ends it.'
+}
+
+# Passes on what the detached start has said since it was last asked.
+tell_more() {
+    local lines
+    lines=$(wc -l <"$STATE/log/start.log")
+    sed -n "$((TOLD + 1)),${lines}p" "$STATE/log/start.log" | { grep -v 'Ctrl-C' || true; }
+    TOLD=$lines
 }
 
 each_state() {

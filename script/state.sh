@@ -3,6 +3,9 @@
 DEFAULT_PORT=8470
 LEAST_FREE_MB=600
 
+# Settings come from the state folder alone, whatever else is set in the shell this is started from.
+unset APP_KEY APP_ENV APP_URL APP_DEBUG DB_HOST DB_PORT DB_DATABASE DB_USERNAME DB_PASSWORD DB_READ_HOSTS DB_WRITE_HOSTS SESSION_DRIVER CACHE_STORE QUEUE_CONNECTION BCRYPT_ROUNDS
+
 # Everything of the start on one port lives in one folder.
 use_state() {
     STATE=$1

@@ -18,8 +18,10 @@ final class KeepOnce
 {
     private const LONGEST_KEY = 100;
 
-    /** A key is forgotten after this many days. */
-    public const DAYS_KEPT = 30;
+    private const DAYS_KEPT = 30;
+
+    /** One new key in so many clears away the old ones. */
+    private const CLEARED_EVERY = 500;
 
     /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next): Response
@@ -56,6 +58,10 @@ final class KeepOnce
         $row = ['person_id' => $this->personId($request), 'key' => $key];
         $fingerprint = hash('sha256', $request->method().' '.$request->path()."\n".$request->getContent());
         if (DB::table('idempotency_keys')->insertOrIgnore([...$row, 'fingerprint' => $fingerprint]) === 1) {
+            if (random_int(1, self::CLEARED_EVERY) === 1) {
+                DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
+            }
+
             return null;
         }
         $kept = DB::table('idempotency_keys')->where($row)->lockForUpdate()->first();

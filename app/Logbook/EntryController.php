@@ -40,7 +40,7 @@ final class EntryController
     public function storeReading(Request $request, Machine $machine): JsonResponse
     {
         $given = $request->validate([...Circumstances::rules(), 'value' => ['required', new TypedNumber('The reading')], 'meter' => ['sometimes', 'in:hours,distance']]);
-        $machine = $this->lock($machine);
+        $machine = Machine::lockForWriting($machine->id);
         $distance = ($given['meter'] ?? ($machine->meterAt(now()->toImmutable())?->unit->isDistance() === true ? 'distance' : 'hours')) === 'distance';
         $reading = $distance ? GivenReading::distance($given['value']) : GivenReading::hours($given['value']);
 
@@ -50,7 +50,7 @@ final class EntryController
     public function storeService(Request $request, Machine $machine): JsonResponse
     {
         $given = $request->validate($this->serviceRules($machine), ['rule_ids.required' => 'Choose what was done.']);
-        $machine = $this->lock($machine);
+        $machine = Machine::lockForWriting($machine->id);
 
         return $this->written($request, $machine, ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), Circumstances::of($request)));
     }
@@ -64,7 +64,7 @@ final class EntryController
             'new_value' => ['required', new TypedNumber('The new meter')],
             'run' => ['sometimes', 'nullable', new TypedNumber('What the machine has run')],
         ]);
-        $machine = $this->lock($machine);
+        $machine = Machine::lockForWriting($machine->id);
         $read = $given['meter'] === 'distance' ? GivenReading::distance(...) : GivenReading::hours(...);
         $entry = $replaceMeter($machine, isset($given['old_value']) ? $read($given['old_value']) : null, $read($given['new_value']),
             isset($given['run']) ? TypedNumber::read($given['run']) : null, Circumstances::of($request));
@@ -85,7 +85,7 @@ final class EntryController
     public function strike(Request $request, Entry $entry): JsonResponse
     {
         $given = $request->validate(['because' => ['required', 'string', 'max:500']]);
-        $machine = $this->lock($entry->machine);
+        $machine = Machine::lockForWriting($entry->machine_id);
         ($this->strikeEntry)($entry->refresh(), $this->person($request), $given['because']);
 
         return $this->written($request, $machine->unsetRelation('meters'), $entry->refresh(), 200);
@@ -100,7 +100,7 @@ final class EntryController
         $isReading = $entry->kind === EntryKind::Reading;
         $given = $request->validate(['because' => ['required', 'string', 'max:500'], ...Circumstances::rules(),
             ...($isReading ? ['value' => ['required', new TypedNumber('The reading')]] : $this->serviceRules($entry->machine))]);
-        $machine = $this->lock($entry->machine);
+        $machine = Machine::lockForWriting($entry->machine_id);
         ($this->strikeEntry)($entry->refresh(), $this->person($request), $given['because']);
         $at = $given['at'] ?? ($entry->day_only ? Yard::query()->firstOrFail()->dayOf($entry->happened_at)->format('Y-m-d') : $entry->happened_at->toAtomString());
         $circumstances = Circumstances::of($request, $at);
@@ -141,7 +141,7 @@ final class EntryController
     private function changeStand(Request $request, Machine $machine, EntryKind $kind, string $reasonMissing): JsonResponse
     {
         $request->validate([...Circumstances::rules(), 'note' => ['required', 'string', 'max:1000']], ['note.required' => $reasonMissing]);
-        $machine = $this->lock($machine);
+        $machine = Machine::lockForWriting($machine->id);
         $newest = $machine->entries()->whereIn('kind', [EntryKind::StoodDown, EntryKind::Lifted])->whereNull('struck_at')->latest('happened_at')->latest('id')->first();
         if (($newest?->kind ?? EntryKind::Lifted) === $kind) {
             throw Refusal::conflict($kind === EntryKind::StoodDown ? "{$machine->name} is stood down already." : "{$machine->name} is not stood down.");
@@ -149,12 +149,6 @@ final class EntryController
         $circumstances = Circumstances::of($request);
 
         return $this->written($request, $machine, $machine->entries()->create([...$circumstances->columns(), 'kind' => $kind, 'note' => $circumstances->note]));
-    }
-
-    /** Whoever writes to a machine waits for whoever is writing to it. */
-    private function lock(Machine $machine): Machine
-    {
-        return Machine::query()->lockForUpdate()->findOrFail($machine->id);
     }
 
     private function written(Request $request, Machine $machine, Entry $entry, int $status = 201): JsonResponse

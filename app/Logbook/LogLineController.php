@@ -33,10 +33,14 @@ final readonly class LogLineController
         try {
             $line = $this->parse($text);
         } catch (NotUnderstood $not) {
-            return new JsonResponse(['understood' => false, 'sentence' => $not->getMessage(), 'suggestions' => $not->suggestions, 'machine_id' => null, 'asks' => false]);
+            return $this->notUnderstood($not->getMessage(), $not->suggestions);
         }
         $machine = Machine::query()->with('meters')->findOrFail($line->machineId);
-        [$meter, $when, $value] = $this->reading($line, $machine);
+        try {
+            [$meter, $when, $value] = $this->reading($line, $machine);
+        } catch (Refusal $refusal) {
+            return $this->notUnderstood($refusal->problem->errors['text'][0] ?? $refusal->problem->detail);
+        }
         $judgement = $this->logReading->judge($meter, $value, $when);
         $day = $when->dayOnly ? ' on '.Plain::day($this->yard->dayOf($when->at)) : '';
         $sentence = "{$machine->name} at ".Plain::number($value)." {$meter->unit->value}{$day}. {$judgement->why}";
@@ -53,7 +57,7 @@ final readonly class LogLineController
         } catch (NotUnderstood $not) {
             throw Refusal::field('text', $not->getMessage());
         }
-        $machine = Machine::query()->lockForUpdate()->findOrFail($line->machineId);
+        $machine = Machine::lockForWriting((int) $line->machineId);
         if (Gate::denies('log', $machine)) {
             throw new AuthorizationException;
         }
@@ -64,6 +68,12 @@ final readonly class LogLineController
         assert($person instanceof Person);
 
         return new JsonResponse(['entry' => EntryShape::of($entry, $person), 'line' => YardLine::rewrite($machine)->line], 201);
+    }
+
+    /** @param  list<string>  $suggestions */
+    private function notUnderstood(string $sentence, array $suggestions = []): JsonResponse
+    {
+        return new JsonResponse(['understood' => false, 'sentence' => $sentence, 'suggestions' => $suggestions, 'machine_id' => null, 'asks' => false]);
     }
 
     /** @throws NotUnderstood */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Contract\Refusal;
 use App\Contract\Versioned;
 use App\Logbook\Entry;
 use Brick\Math\BigDecimal;
@@ -71,6 +72,21 @@ final class Machine extends Model
     public function yardLine(): HasOne
     {
         return $this->hasOne(YardLine::class);
+    }
+
+    /**
+     * The machine, locked: whoever writes to it waits for whoever is writing to it.
+     *
+     * @throws Refusal if it is out of the yard
+     */
+    public static function lockForWriting(int $id): self
+    {
+        $machine = self::query()->lockForUpdate()->findOrFail($id);
+        if ($machine->retired) {
+            throw Refusal::conflict("{$machine->name} is out of the yard. Put it back first.");
+        }
+
+        return $machine;
     }
 
     /** The point from which a machine that came new is counted, or null where its beginning is not known. */

@@ -18,7 +18,7 @@ final readonly class RuleController
 
     public function store(RuleRequest $request, Machine $machine, AddMachine $addMachine): JsonResponse
     {
-        $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
+        $machine = Machine::lockForWriting($machine->id);
         $circumstances = Circumstances::of($request);
         $rule = $addMachine->addRule($machine, $request->validated(), $circumstances);
         $this->tell($rule, "{$rule->task} added: {$this->inWords($rule)}.", $circumstances);
@@ -31,7 +31,7 @@ final readonly class RuleController
         $given = $request->validated();
 
         return DB::transaction(function () use ($request, $rule, $given): JsonResponse {
-            Machine::query()->lockForUpdate()->findOrFail($rule->machine_id);
+            Machine::lockForWriting($rule->machine_id);
             $before = $rule->refresh()->replicate();
             $changed = $rule->changeAsSeen($request, function (Rule $current) use ($given): void {
                 $current->fill(RuleRequest::columns($given));

@@ -23,6 +23,9 @@ final class DemoLife
     /** @var array{at: CarbonImmutable, old: float, new: float}|null */
     public ?array $meterReplaced = null;
 
+    /** Days before the history begins of which the old book still tells. */
+    private const LONGEST_BACK = 900;
+
     private Randomizer $chance;
 
     private float $run;
@@ -80,30 +83,21 @@ final class DemoLife
         }
     }
 
-    /** What was last done before the history begins: somewhere within each interval. */
+    /** What was last done before the history begins: somewhere within each interval, at what the machine had run by then. */
     private function takeOver(): void
     {
-        $tasks = [];
+        $perDay = max(0.02, array_sum($this->machine->weekly) / 12 / 7);
         foreach ($this->rules() as $rule) {
             $share = $this->chance->getInt(10, 80) / 100;
-            $back = max(3, (int) round(($rule->every->months ?? 6) * 30 * $share));
-            $since = ($this->distanceOnly() ? $rule->every->km?->toFloat() : $rule->every->hours?->toFloat()) ?? 0;
-            $this->lastDone[$rule->task.$rule->kind->value] = [
-                'run' => max(0, $this->run - $since * $share),
-                'km' => max(0, $this->km - $since * $share * $this->machine->kmPerHour),
-                'at' => $this->begins->subDays($back),
-            ];
-            $tasks[$rule->task.$rule->kind->value] = $this->lastDone[$rule->task.$rule->kind->value];
+            $length = ($this->distanceOnly() ? $rule->every->km : $rule->every->hours)?->toFloat();
+            $days = array_filter([$length === null ? null : $length / $perDay, $rule->every->months === null ? null : $rule->every->months * 30]);
+            $back = max(3, min(self::LONGEST_BACK, (int) round(min($days) * $share)));
+            $run = max(0, $this->run - $back * $perDay);
+            $this->lastDone[$rule->task.$rule->kind->value] = ['run' => $run, 'km' => $run * $this->machine->kmPerHour, 'at' => $this->begins->subDays($back)];
         }
-        uasort($tasks, fn (array $one, array $other): int => $one['at'] <=> $other['at']);
-        $previous = 0.0;
-        foreach ($tasks as $task => $done) {
-            $previous = max($previous, min($done['run'], $this->run));
-            $this->services[] = ['at' => $done['at']->setTime(12, 0), 'hours' => $this->hasHourMeter() ? round($previous, 1) : null,
-                'km' => $this->distanceOnly() ? round($previous) : ($this->hasOdometer() ? round($previous * $this->machine->kmPerHour) : null),
-                'tasks' => [$task], 'by' => 'rosa', 'note' => 'Taken over from the old book.'];
-            $this->lastDone[$task]['run'] = $previous;
-            $this->lastDone[$task]['km'] = $previous * $this->machine->kmPerHour;
+        foreach ($this->lastDone as $task => $done) {
+            $this->services[] = ['at' => $done['at']->setTime(12, 0), 'hours' => $this->hasHourMeter() ? round($done['run'], 1) : null,
+                'km' => $this->distanceOnly() ? round($done['run']) : ($this->hasOdometer() ? round($done['km']) : null), 'tasks' => [$task], 'by' => 'rosa', 'note' => 'Taken over from the old book.'];
         }
     }
 
@@ -156,14 +150,21 @@ final class DemoLife
                 $nearing[] = $task;
             }
         }
-        if ($due === []) {
+        if ($due === [] || $this->isBusy($day)) {
             return;
         }
         $by = $this->chance->getInt(0, 1) === 1 ? 'tamsin' : 'piet';
-        $this->services[] = ['at' => $day->setTime(15, $this->chance->getInt(0, 59)), 'hours' => $this->hours(), 'km' => $this->odometer(), 'tasks' => [...$due, ...$nearing], 'by' => $by, 'note' => $this->remark()];
+        $this->services[] = ['at' => $day->setTime(15, $this->chance->getInt(0, 59)), 'hours' => $this->hours(), 'km' => $this->odometer(), 'tasks' => [...$due, ...$nearing], 'by' => $by, 'note' => $this->isBusy($day->subWeek()) ? 'Late: the grass would not wait.' : $this->remark()];
         foreach ([...$due, ...$nearing] as $task) {
             $this->lastDone[$task] = ['run' => $this->run, 'km' => $this->km, 'at' => $day];
         }
+    }
+
+    private function isBusy(CarbonImmutable $day): bool
+    {
+        [$from, $to] = $this->machine->busyDaysAgo ?? [0, 0];
+
+        return $day->betweenIncluded($this->today->subDays($from), $this->today->subDays($to));
     }
 
     private function shareUsed(StarterRule $rule, CarbonImmutable $day): float

@@ -14,6 +14,7 @@ final readonly class DemoMachine
      * @param  list<float>  $weekly  hours (or kilometres, without an hour meter) in a usual week of each month, January first
      * @param  float  $kmPerHour  for machines with an odometer beside the hour meter
      * @param  array<string, int>  $neglect  task => days since when nobody has done it
+     * @param  array{int, int}|null  $busyDaysAgo  from and to: days when nobody had time for services
      * @param  int  $knownDays  for how many days the yard has had it
      * @param  float  $finishAt  what the meter shows in the end, where that matters for the story
      */
@@ -27,6 +28,7 @@ final readonly class DemoMachine
         public array $weekly,
         public float $kmPerHour = 0,
         public array $neglect = [],
+        public ?array $busyDaysAgo = null,
         public int $knownDays = 1095,
         public bool $unknownHistory = false,
         public string $anchor = 'from_done',

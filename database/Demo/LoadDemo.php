@@ -166,6 +166,7 @@ final class LoadDemo extends Command
         match ($machine->name) {
             'Moorhen' => $this->entry($machine, EntryKind::StoodDown, $last->addHours(2), 'piet', 'Brake pedal play 41 mm, limit 30 mm.'),
             'Bittern' => $this->entry($machine, EntryKind::StoodDown, $last->subDays(210), 'ilse', 'Seat switch did not stop the blades.', $last->subDays(208), 'Switch replaced, tried ten times.'),
+            'Godwit' => $this->entry($machine, EntryKind::StoodDown, $last->subDays(96), 'otis', 'Hydraulic oil dripping at the loader valve, a puddle under it each morning.', $last->subDays(93), 'Pressure off, hose and both seals replaced, dry after an hour\'s work.'),
             default => null,
         };
     }

@@ -21,7 +21,7 @@ final class Browser
 
     public const PHONE = [390, 844];
 
-    private const PATIENCE = 8.0;
+    private const PATIENCE = 20.0;
 
     private ChromeDriver $driver;
 
@@ -235,7 +235,13 @@ final class Browser
     private function named(string $name, ?string $within): ?WebDriverElement
     {
         $quoted = self::quoted($name);
-        $root = $within === null ? '' : '//*[@aria-label='.self::quoted($within).']';
+        $slips = $this->driver->findElements(WebDriverBy::xpath('//*[@role="dialog"]'));
+        $root = match (true) {
+            $within !== null => '//*[@aria-label='.self::quoted($within).']',
+            // What lies on top hides what is under it.
+            $slips !== [] => '//*[@role="dialog"]',
+            default => '',
+        };
         $path = "{$root}//*[self::button or self::a or @role='menuitem' or @role='radio' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted})]";
         $shown = array_filter($this->driver->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled());
 

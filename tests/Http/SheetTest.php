@@ -120,6 +120,7 @@ final class SheetTest extends TestCase
         $this->postJson('/api/log-line', ['text' => 'little 12'])->assertCreated()->assertJsonPath('entry.readings.0.unit', 'h');
         $this->postJson('/api/log-line', ['text' => 'little 300 mi'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'Little Grebe\'s meter counts km.');
         $this->postJson('/api/log-line', ['text' => 'little 13 2026-05-20'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'That day has not come yet.');
+        $this->postJson('/api/log-line/preview', ['text' => 'little 13 2026-05-20'])->assertOk()->assertJson(['understood' => false, 'sentence' => 'That day has not come yet.']);
         self::assertSame(['12', '180'], array_column($this->sheet($machine)['line']['meters'], 'value'));
         $this->as(Role::Reader)->postJson('/api/log-line/preview', ['text' => 'little 14'])->assertForbidden();
     }

@@ -110,6 +110,7 @@ final class YardTest extends TestCase
         $machine = $this->machine();
         $this->patchJson("/api/machines/{$machine}", ['retired' => true], ['If-Match' => '"1"'])->assertOk();
         self::assertSame([], $this->getJson('/api/machines')->json('data'));
+        $this->log($machine, '5')->assertConflict()->assertJsonPath('detail', 'Heron is out of the yard. Put it back first.');
 
         $this->machine();
         $this->patchJson("/api/machines/{$machine}", ['retired' => false, 'name' => 'Old Heron'], ['If-Match' => '"2"'])->assertOk();

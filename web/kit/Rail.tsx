@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietButton } from './Button';
 import { count, dayAndMonth, metered } from './format';
-import { type PlacedStake, placeStakes, railScale, ticks } from './railLayout';
+import { GAP, type PlacedStake, placeStakes, railScale, ticks } from './railLayout';
 import { stateColour } from './Stamp';
 import { useWidth } from './useWidth';
 import { KIND_WORDS, STATE_WORDS } from './words';
@@ -107,7 +107,7 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
             excludeFromTabOrder={index !== Math.min(current, placed.length - 1)}
             aria-label={`${words(place.stake)}, ${STATE_WORDS[place.stake.state]}`}
             style={{
-              left: place.leftward ? place.x - place.room - 3 : place.room ? place.x + 3 : place.x - 7,
+              left: place.leftward ? place.x - place.room - GAP : place.room ? place.x + GAP : place.x - 7,
               top: topOf(place) - 2,
               width: place.room || 14,
               height: place.room ? 20 : GROUND - ALONE_TOP,

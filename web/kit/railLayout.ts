@@ -17,6 +17,8 @@ export type PlacedStake = {
 
 const LEAST_ROOM = 84;
 const CHARACTER = 7.1;
+/** Between a stake and its label. */
+export const GAP = 3;
 
 export function railScale(rail: Schemas['Rail'], width: number): RailScale {
   const from = Number(rail.from);
@@ -37,12 +39,12 @@ export function placeStakes(stakes: Schemas['Stake'][], scale: RailScale, words:
     const wanted = words(stake).length * CHARACTER + 16;
     for (const row of [0, 1] as const) {
       if (x < taken[row]) continue;
-      const rightRoom = Math.min(wanted, scale.width - x);
+      const rightRoom = Math.min(wanted, scale.width - x - GAP);
       if (rightRoom >= Math.min(wanted, LEAST_ROOM * 1.4)) {
         taken[row] = x + rightRoom + 6;
         return { stake, x, before, row, room: rightRoom, leftward: false };
       }
-      const leftRoom = Math.min(wanted, x - taken[row]);
+      const leftRoom = Math.min(wanted, x - taken[row] - GAP);
       if (leftRoom >= Math.min(wanted, LEAST_ROOM)) {
         taken[row] = x + 6;
         return { stake, x, before, row, room: leftRoom, leftward: true };

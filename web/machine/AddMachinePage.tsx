@@ -29,12 +29,13 @@ type Draft = {
 const NOTHING: Draft = { record: EMPTY_RECORD, history: 'new', beganOn: '', meters: {}, rulesFor: '', rules: [] };
 
 const Body = styled.div`padding: 18px 20px; display: flex; flex-direction: column; gap: 16px; ${PHONE} { padding: 14px; }`;
-const RuleRow = styled.div`
-  display: grid; grid-template-columns: 30px minmax(180px, 1.4fr) repeat(3, minmax(86px, 0.5fr)) minmax(0, 1.6fr); gap: 10px 14px; align-items: end; padding: 10px 20px; border-top: 1px solid var(--rule);
-  > input { width: 24px; height: 24px; accent-color: var(--hedge); margin-bottom: 10px; }
-  ${PHONE} { grid-template-columns: 30px repeat(2, minmax(0, 1fr)); padding: 12px 14px; > strong, > div { grid-column: 2 / -1; } }
-`;
 const Last = styled.div`display: grid; grid-template-columns: 1fr 1fr; gap: 10px;`;
+const Named = styled.div`strong { display: block; }`;
+const RuleRow = styled.div<{ $amounts: number }>`
+  display: grid; grid-template-columns: 30px minmax(180px, 1.4fr) repeat(${({ $amounts }) => $amounts}, minmax(86px, 0.5fr)) minmax(0, 1.6fr); gap: 10px 14px; align-items: end; padding: 10px 20px; border-top: 1px solid var(--rule);
+  > input { width: 24px; height: 24px; accent-color: var(--hedge); margin-bottom: 10px; }
+  ${PHONE} { grid-template-columns: 30px repeat(${({ $amounts }) => $amounts}, minmax(0, 1fr)); padding: 12px 14px; > ${Named}, > ${Last}, > span { grid-column: 2 / -1; } > input { align-self: start; } > :nth-child(3) { grid-column-start: 2; } }
+`;
 
 /** Enters a machine from scratch: what it is, what its meter shows, what is known of it, and a rulebook to begin with. */
 export default function AddMachinePage() {
@@ -157,22 +158,21 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
           </Soft>
         </Body>
         {draft.rules.map((rule, index) => (
-          <RuleRow key={`${rule.task} ${rule.kind}`}>
+          <RuleRow key={`${rule.task} ${rule.kind}`} $amounts={units.length + 1}>
             <input
               type="checkbox"
               aria-label={`Take ${rule.task}, ${KIND_WORDS[rule.kind]}`}
               checked={rule.wanted}
               onChange={(event) => changeRule(index, { wanted: event.target.checked })}
             />
-            <strong>
-              {rule.task}
-              <br />
+            <Named>
+              <strong>{rule.task}</strong>
               <Soft>
                 {KIND_WORDS[rule.kind]}
                 {rule.firstHours && `, first at ${rule.firstHours} h`}
               </Soft>
-            </strong>
-            {units.includes('h') ? (
+            </Named>
+            {units.includes('h') && (
               <Field
                 label="Hours"
                 inputMode="decimal"
@@ -180,10 +180,8 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
                 onChange={(hours) => changeRule(index, { hours })}
                 error={fieldOf(rule, 'every.hours') ?? fieldOf(rule, 'every')}
               />
-            ) : (
-              <span />
             )}
-            {units.some((unit) => unit !== 'h') ? (
+            {units.some((unit) => unit !== 'h') && (
               <Field
                 label={`Distance, ${yard.distance_unit}`}
                 inputMode="decimal"
@@ -191,8 +189,6 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
                 onChange={(distance) => changeRule(index, { distance })}
                 error={fieldOf(rule, `every.${yard.distance_unit}`)}
               />
-            ) : (
-              <span />
             )}
             <Field
               label="Months"

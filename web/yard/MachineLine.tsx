@@ -51,7 +51,11 @@ export function MachineLine({ line, person, onLogHours }: Props) {
         </small>
         {meter && (
           <>
-            <b>{metered(meter.value, meter.unit)}</b> <span>{meter.read_on ? `read ${sinceDay(meter.read_on, line.rail.today)}` : 'never read'}</span>
+            <b>{metered(meter.value, meter.unit)}</b>{' '}
+            <span>
+              {meter.read_on ? `read ${sinceDay(meter.read_on, line.rail.today)}` : 'never read'}
+              {meter.run !== meter.value && `, ${metered(meter.run, meter.unit)} run`}
+            </span>
           </>
         )}
       </Who>
