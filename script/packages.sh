@@ -32,7 +32,8 @@ ensure_system_packages() {
     done
     php -r 'exit(PHP_VERSION_ID >= 80200 ? 0 : 1);' || fail "PHP $(php_version) is too old. Install PHP 8.2 or newer."
     missing=$(missing_packages "${1:-}" | tr '\n' ' ')
-    [ -n "${missing// /}" ] || return 0
+    missing=${missing% }
+    [ -n "$missing" ] || return 0
     command -v apt-get >/dev/null || fail "These are missing: $missing. Install them with this system's package manager and start again."
     if [ "$(id -u)" -ne 0 ]; then
         sudo=sudo
