@@ -50,7 +50,7 @@ const Stepper = styled.div`
   display: grid; grid-template-columns: 64px minmax(0, 1fr) 64px; border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); min-height: 64px;
   &[data-invalid='true'] { border-color: var(--clay); }
   input { width: 100%; border: 0; background: none; min-height: 60px; font-size: 30px; font-weight: 700; text-align: center; letter-spacing: 0.02em; }
-  input::placeholder { font-weight: 400; color: var(--line); }
+  input::placeholder { font-weight: 400; }
 `;
 const Step = styled(Button)`
   border: 0; background: none; font-size: 30px; font-weight: 500; cursor: pointer; color: var(--ink);

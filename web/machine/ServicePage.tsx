@@ -5,7 +5,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
-import { Amount, Field, Fields, WrongText } from '../kit/Field';
+import { Amount, Field, WrongText } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
@@ -114,6 +114,12 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
             {!all && shown.length < sheet.rules.length && (
               <QuietButton onPress={() => showAll(true)}>Show the {sheet.rules.length - shown.length} that are fresh</QuietButton>
             )}
+            <div>
+              <Caution>{sheet.before_any_work}</Caution>
+              {cautions.map((caution) => (
+                <Caution key={caution}>{caution}</Caution>
+              ))}
+            </div>
             {record.fields.rule_ids && <WrongText role="alert">{record.fields.rule_ids}</WrongText>}
           </Body>
         </Sheet>
@@ -173,14 +179,6 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
               </MainButton>
               <PlainButton onPress={() => navigate(`/machines/${sheet.id}`)}>Leave it</PlainButton>
             </Actions>
-            <Fields>
-              <div>
-                <Caution>{sheet.before_any_work}</Caution>
-                {cautions.map((caution) => (
-                  <Caution key={caution}>{caution}</Caution>
-                ))}
-              </div>
-            </Fields>
           </Body>
         </Sheet>
       </Desk>
