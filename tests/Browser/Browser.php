@@ -242,7 +242,7 @@ final class Browser
             $slips !== [] => '//*[@role="dialog"]',
             default => '',
         };
-        $path = "{$root}//*[self::button or self::a or @role='menuitem' or @role='radio' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted})]";
+        $path = "{$root}//*[self::button or self::a or @role='menuitem' or @role='radio' or @type='checkbox' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted})]";
         $shown = array_filter($this->driver->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled());
 
         return $shown === [] ? null : reset($shown);

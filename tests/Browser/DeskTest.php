@@ -146,6 +146,25 @@ final class DeskTest extends BrowserTestCase
         $this->browser->see('288.9 h');
     }
 
+    public function test_a_towed_machine_without_a_meter_is_kept_by_date(): void
+    {
+        $name = 'Smew'.bin2hex(random_bytes(2));
+        $this->signIn();
+        $this->browser->open('/machines/new');
+        $this->browser->see('Grease all points');
+        $this->browser->type('Name', $name);
+        $this->browser->type('Place', 'Shed');
+        $this->browser->choose('Does it count its own use', 'no meter: by date only');
+        foreach (['Grease all points', 'Air cleaner', 'Alternator belt', 'Fuel filter', 'Hydrostatic oil', 'Front axle oil'] as $byHours) {
+            $this->browser->press("Take {$byHours}");
+        }
+        $this->browser->press("Add {$name} with 3 rules");
+        $this->browser->see("{$name} is in the book.");
+        $this->browser->see('No meter: what falls due here falls due by date.');
+        $this->browser->see('12 months after');
+        self::assertFalse($this->browser->offers('Log hours'));
+    }
+
     public function test_a_rule_is_added_and_changed_and_its_why_stands_in_the_margin(): void
     {
         $machine = $this->machine('12');

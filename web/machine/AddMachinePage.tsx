@@ -21,12 +21,13 @@ type Draft = {
   record: RecordDraft;
   history: History;
   beganOn: string;
+  hasMeter: boolean;
   meters: Partial<Record<Schemas['MeterUnit'], string>>;
   rulesFor: string;
   rules: StarterRule[];
 };
 
-const NOTHING: Draft = { record: EMPTY_RECORD, history: 'new', beganOn: '', meters: {}, rulesFor: '', rules: [] };
+const NOTHING: Draft = { record: EMPTY_RECORD, history: 'new', beganOn: '', hasMeter: true, meters: {}, rulesFor: '', rules: [] };
 
 const Body = styled.div`padding: 18px 20px; display: flex; flex-direction: column; gap: 16px; ${PHONE} { padding: 14px; }`;
 const Last = styled.div`display: grid; grid-template-columns: 1fr 1fr; gap: 10px;`;
@@ -50,7 +51,7 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
   const [draft, setDraft, clear] = useDraft('machine.new', NOTHING);
   const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
   const starter = useQuery(starterQuery(draft.record.class));
-  const units = metersOf(yard, draft.record.class);
+  const units = draft.hasMeter ? metersOf(yard, draft.record.class) : [];
   useEffect(() => {
     if (starter.data && draft.rulesFor !== starter.data.class) {
       setDraft((before) => ({
@@ -121,6 +122,15 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
                 error={fields[`meters.${index}.value`]}
               />
             ))}
+            <Choice
+              label="Does it count its own use"
+              value={draft.hasMeter ? 'meter' : 'none'}
+              onChange={(choice) => change({ hasMeter: choice === 'meter' })}
+              options={[
+                { value: 'meter', label: 'it has a meter' },
+                { value: 'none', label: 'no meter: by date only' },
+              ]}
+            />
             <Choice
               label="Its history"
               value={draft.history}
