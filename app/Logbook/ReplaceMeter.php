@@ -6,8 +6,8 @@ namespace App\Logbook;
 
 use App\Contract\Refusal;
 use App\Yard\Machine;
-use App\Yard\Meter;
 use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
 
 /** Records that a machine got another meter, so that what it has run goes on without a break. */
 final readonly class ReplaceMeter
@@ -27,9 +27,9 @@ final readonly class ReplaceMeter
      */
     public function __invoke(Machine $machine, ?GivenReading $old, GivenReading $new, ?BigDecimal $run, Circumstances $circumstances): Entry
     {
-        $meter = $machine->meterAt($circumstances->when->at, $new->distance)
+        $meter = $machine->meterAt(CarbonImmutable::now(), $new->distance)
             ?? throw Refusal::field('new_value', "{$machine->name} has no such meter to replace.");
-        if ($meter->fitted_at >= $circumstances->when->at || $machine->currentMeters() !== array_filter($machine->currentMeters(), fn (Meter $current): bool => $current->unit->isDistance() !== $new->distance || $current->is($meter))) {
+        if ($meter->fitted_at >= $circumstances->when->at) {
             throw Refusal::field('at', 'The meter on the machine was fitted later than that.');
         }
         $entry = $machine->entries()->create([...$circumstances->columns(), 'kind' => EntryKind::MeterReplaced, 'note' => $circumstances->note]);

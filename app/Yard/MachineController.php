@@ -7,6 +7,7 @@ namespace App\Yard;
 use App\Contract\Cursor;
 use App\Logbook\Circumstances;
 use Core\Procedure\Caution;
+use Core\Schedule\Headline;
 use Core\Schedule\MachineClass;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,7 +27,7 @@ final readonly class MachineController
         $filter = $request->validate([
             'class' => ['sometimes', Among::enum(MachineClass::class)],
             'place' => ['sometimes', 'string', 'max:60'],
-            'state' => ['sometimes', Among::in(array_keys(YardLine::ORDER))],
+            'state' => ['sometimes', Among::in(array_keys(Headline::WORDS))],
             'name' => ['sometimes', 'nullable', 'string', 'max:60'],
         ]);
         YardLine::bringUpToDate($this->yard);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use Core\Schedule\Headline;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
@@ -27,8 +28,6 @@ final class YardLine extends Model
     public const NOBODY_CAN_TELL = 99_999;
 
     private const MACHINES_AT_ONCE = 200;
-
-    public const ORDER = ['past' => 0, 'due' => 1, 'stood_down' => 2, 'nearing' => 3, 'unknown' => 4, 'fresh' => 5];
 
     protected $primaryKey = 'machine_id';
 
@@ -104,7 +103,7 @@ final class YardLine extends Model
                 'facts_version' => $reckoning->machine->facts_version,
                 'reckoned_on' => $yard->today()->format('Y-m-d'),
                 'state' => $reckoning->state(),
-                'urgency' => self::ORDER[$reckoning->state()],
+                'urgency' => array_search($reckoning->state(), array_keys(Headline::WORDS), true),
                 'days_left' => max(-self::NOBODY_CAN_TELL, min(self::NOBODY_CAN_TELL, $reckoning->outlook->expectedDays() ?? self::NOBODY_CAN_TELL)),
                 'line' => json_encode(LineShape::of($reckoning), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             ];

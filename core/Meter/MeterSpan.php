@@ -15,12 +15,6 @@ final readonly class MeterSpan
     ) {
     }
 
-    /** A meter that came with the machine shows what the machine has run. */
-    public static function original(): self
-    {
-        return new self(BigDecimal::zero(), BigDecimal::zero());
-    }
-
     /** What the machine has run when this meter shows a value. */
     public function run(BigDecimal $shown): BigDecimal
     {

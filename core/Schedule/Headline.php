@@ -10,7 +10,8 @@ final class Headline
     /** More machines of one state than this are only counted. */
     public const NAMES_TOLD = 2;
 
-    private const WORDS = ['past' => 'past', 'due' => 'due', 'stood_down' => 'stood down', 'nearing' => 'nearing', 'unknown' => 'not known', 'fresh' => 'fresh'];
+    /** The states a machine can be in, the most urgent first, each with its word. */
+    public const WORDS = ['past' => 'past', 'due' => 'due', 'stood_down' => 'stood down', 'nearing' => 'nearing', 'unknown' => 'not known', 'fresh' => 'fresh'];
 
     /**
      * @param  array<string, list<string>>  $names  by state, the first few of each

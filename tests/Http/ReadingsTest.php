@@ -84,6 +84,23 @@ final class ReadingsTest extends TestCase
         self::assertSame('2', $this->sheet($machine)['countdown']['set'], '102.1 left on the new meter would be wrong; 100 h run is 8.1 on it');
     }
 
+    public function test_a_meter_is_not_replaced_before_it_was_fitted_nor_where_there_is_none(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '20', ['at' => '2026-05-05']);
+        $this->log($machine, '60', ['at' => '2026-05-12']);
+        $replace = fn (array $given) => $this->postJson("/api/machines/{$machine}/meters", ['meter' => 'hours', 'new_value' => '0', ...$given]);
+        $replace(['at' => '2026-05-13'])->assertCreated();
+
+        $replace(['at' => '2026-05-10'])->assertUnprocessable()->assertJsonPath('errors.at.0', 'The meter on the machine was fitted later than that.');
+        $replace(['meter' => 'distance'])->assertUnprocessable()->assertJsonPath('errors.new_value.0', 'Heron has no such meter to replace.');
+        $replace(['old_value' => '900'])->assertStatus(409)->assertJsonStructure(['errors' => ['old_value']]);
+        self::assertCount(2, $this->sheet($machine)['meters'], 'what was refused left nothing');
+
+        $line = $replace(['run' => '75', 'new_value' => '3'])->assertCreated()->json('line');
+        self::assertSame(['3', '75'], [$line['meters'][0]['value'], $line['meters'][0]['run']], 'the old one had stopped; the machine had really run 75 h');
+    }
+
     public function test_striking_the_change_of_meters_puts_the_old_one_back_unless_the_new_one_has_been_read(): void
     {
         $machine = $this->machine();
