@@ -9,8 +9,11 @@ final class Catalogue
 {
     /** @var array<string, class-string<Calculator>> */
     private const CALCULATORS = [
+        'chart' => DrawChart::class,
+        'chart-read' => ReadChart::class,
         'convert' => Convert::class,
         'countdown' => SetCountdown::class,
+        'forecast' => ForecastDue::class,
         'reading' => JudgeReading::class,
         'standing' => JudgeStanding::class,
     ];

@@ -64,6 +64,48 @@ final class Fields
         return $number;
     }
 
+    /** Plain text as it was given, null where it is not. */
+    public function optionalText(string $name, string $what): ?string
+    {
+        $given = $this->given[$name] ?? null;
+        if ($given !== null && ! is_string($given)) {
+            $this->fault($name, ucfirst($what).' is text.');
+
+            return null;
+        }
+
+        return $given;
+    }
+
+    /** @return list<string> empty where it is not given or at fault */
+    public function texts(string $name, string $what): array
+    {
+        $given = $this->given[$name] ?? [];
+        if (! is_array($given) || ! array_is_list($given) || array_filter($given, is_string(...)) !== $given || count($given) > 10_000) {
+            $this->fault($name, ucfirst($what).' is a list of texts.');
+
+            return [];
+        }
+
+        return $given;
+    }
+
+    /** @return array<string, string> empty where it is not given or at fault */
+    public function namedTexts(string $name, string $what): array
+    {
+        $texts = [];
+        foreach (is_array($this->given[$name] ?? []) ? $this->given[$name] ?? [] : ['' => null] as $key => $text) {
+            if (! is_string($text)) {
+                $this->fault($name, ucfirst($what).' is a set of named texts.');
+
+                return [];
+            }
+            $texts[(string) $key] = $text;
+        }
+
+        return $texts;
+    }
+
     public function optionalWholeNumber(string $name, string $what, int $most): ?int
     {
         $number = $this->optionalNumber($name, $what);

@@ -16,15 +16,17 @@ final readonly class DatedCourse
     /**
      * @param  \DateTimeImmutable|null  $start  the machine's known beginning
      * @param  \DateTimeImmutable|null  $done  the day it was last done
+     * @param  \DateTimeImmutable|null  $skipped  the day of the last point that was passed over on purpose
      * @return DuePoint|null null where nothing further comes, or nothing is known
      */
-    public function next(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $today): ?DuePoint
+    public function next(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $today, ?\DateTimeImmutable $skipped = null): ?DuePoint
     {
         $since = $done ?? $start;
+        $counted = $done === null || $skipped > $done ? $skipped : $done;
         if ($since === null) {
             return null;
         }
-        $point = $this->firstAfter($start, $done) ?? $this->recurring($start, $done, $since);
+        $point = $this->firstAfter($start, $counted) ?? $this->recurring($start, $counted, $counted ?? $since);
         if ($point === null) {
             return null;
         }

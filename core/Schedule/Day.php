@@ -30,9 +30,8 @@ final class Day
         [$year, $month, $dayOfMonth] = self::parts($day);
         $count = $year * 12 + $month - 1 + $months;
         [$year, $month] = [intdiv($count, 12), $count % 12 + 1];
-        $length = self::numberOf($year, $month + 1, 1) - self::numberOf($year, $month, 1);
 
-        return self::of(self::numberOf($year, $month, min($dayOfMonth, $length)));
+        return self::of(self::numberOf($year, $month, min($dayOfMonth, self::daysIn($year, $month))));
     }
 
     /** Whole calendar months from one day's month to another's. */
@@ -52,7 +51,13 @@ final class Day
         return [(int) $year, (int) $month, (int) $dayOfMonth];
     }
 
-    private static function numberOf(int $year, int $month, int $day): int
+    public static function daysIn(int $year, int $month): int
+    {
+        return self::numberOf($year, $month + 1, 1) - self::numberOf($year, $month, 1);
+    }
+
+    /** Counted from 1 January 1970; months beyond December are of the next year. */
+    public static function numberOf(int $year, int $month, int $day): int
     {
         return intdiv((int) gmmktime(0, 0, 0, $month, $day, $year), 86400);
     }

@@ -16,6 +16,7 @@ final readonly class DuePoint
      * @param  BigDecimal  $since  the last time it was done, or the machine's beginning
      * @param  BigDecimal  $early  length of the window before the point
      * @param  BigDecimal  $late  length of the window after it
+     * @param  YearWindow|null  $window  the part of the year that the point stands for
      */
     public function __construct(
         public Limit $limit,
@@ -24,6 +25,7 @@ final readonly class DuePoint
         public BigDecimal $now,
         public BigDecimal $early,
         public BigDecimal $late,
+        public ?YearWindow $window = null,
     ) {
     }
 

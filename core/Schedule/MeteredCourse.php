@@ -17,34 +17,29 @@ final readonly class MeteredCourse
 
     public function __construct(private Rule $rule, private Limit $limit)
     {
-        $first = [];
-        foreach ($rule->first as $interval) {
-            if (($point = $interval->length($limit)) !== null) {
-                $first[] = $point;
-            }
-        }
-        usort($first, fn (BigDecimal $one, BigDecimal $other): int => $one->compareTo($other));
-        $this->first = $first;
+        $this->first = $rule->firstPoints($limit);
         $this->every = $rule->every->length($limit);
     }
 
     /**
      * @param  BigDecimal|null  $start  the machine's known beginning
      * @param  BigDecimal|null  $done  where it was last done
+     * @param  BigDecimal|null  $skipped  the last point that was passed over on purpose
      * @return DuePoint|null null where nothing further comes, or nothing is known
      */
-    public function next(?BigDecimal $start, ?BigDecimal $done, BigDecimal $now): ?DuePoint
+    public function next(?BigDecimal $start, ?BigDecimal $done, BigDecimal $now, ?BigDecimal $skipped = null): ?DuePoint
     {
         $since = $done ?? $start;
+        $counted = $done === null || ($skipped !== null && $skipped->isGreaterThan($done)) ? $skipped : $done;
         if ($since === null) {
             return null;
         }
         $interval = $this->every ?? $this->first[array_key_last($this->first) ?? 0];
         $early = $interval->multipliedBy($this->rule->early);
-        $satisfied = $this->satisfied($start, $done, $early);
-        $at = $this->firstAfter($satisfied, $done) ?? match (true) {
+        $satisfied = $this->satisfied($start, $counted, $early);
+        $at = $this->firstAfter($satisfied, $counted) ?? match (true) {
             $this->every === null => null,
-            $this->rule->anchor === Anchor::FromDone => $since->plus($this->every),
+            $this->rule->anchor === Anchor::FromDone => ($counted ?? $since)->plus($this->every),
             default => $this->multipleAfter($satisfied, $this->every),
         };
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
-use Brick\Math\RoundingMode;
-use Core\Forecast\WeeklyUse;
+use Brick\Math\BigDecimal;
+use Core\Forecast\Usage;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 
@@ -15,7 +15,8 @@ final readonly class Outlook
     /** @param  list<TaskStanding>  $tasks most urgent first */
     private function __construct(
         public array $tasks,
-        private WeeklyUse $hours,
+        private ?Usage $hours,
+        private ?Usage $km,
         private \DateTimeImmutable $today,
         private MeterUnit $distance,
     ) {
@@ -23,14 +24,15 @@ final readonly class Outlook
 
     /**
      * @param  list<TaskStanding>  $tasks  in any order
-     * @param  WeeklyUse  $hours  engine hours a week
+     * @param  Usage|null  $hours  how the hours come, where that is known
+     * @param  Usage|null  $km  how the kilometres come, where that is known
      * @param  MeterUnit  $distance  the unit that distances are told in
      */
-    public static function of(array $tasks, WeeklyUse $hours, \DateTimeImmutable $today, MeterUnit $distance = MeterUnit::Kilometres): self
+    public static function of(array $tasks, ?Usage $hours, ?Usage $km, \DateTimeImmutable $today, MeterUnit $distance = MeterUnit::Kilometres): self
     {
         usort($tasks, fn (TaskStanding $one, TaskStanding $other): int => $one->comesBefore($other) ? -1 : (int) $other->comesBefore($one));
 
-        return new self($tasks, $hours, $today, $distance);
+        return new self($tasks, $hours, $km, $today, $distance);
     }
 
     /** The task to look at first, or null for an empty rulebook. */
@@ -68,12 +70,20 @@ final readonly class Outlook
 
     private function expected(TaskStanding $leading): string
     {
-        $days = $leading->expectedDays;
-        if ($days === null || $days <= 0 || $leading->standing->limiting?->limit !== Limit::Hours) {
+        $limit = $leading->standing->limiting?->limit;
+        [$use, $unit] = match ($limit) {
+            Limit::Hours => [$this->hours, MeterUnit::Hours],
+            Limit::Distance => [$this->km, $this->distance],
+            default => [null, MeterUnit::Hours],
+        };
+        if ($use === null || $leading->when === null || ($leading->expectedDays ?? 0) <= 0) {
             return '';
         }
-        $day = $days === 1 ? 'tomorrow' : 'about '.Plain::nearDay(Day::after($this->today, $days), $this->today);
+        $today = Day::number($this->today);
+        $rate = Plain::number($unit->fromReckoned(BigDecimal::of(sprintf('%.1F', $use->perWeek($today)))));
+        $unread = $use->unreadDays($today);
+        $guess = $unread <= Usage::STALE_DAYS ? '' : ' Nobody has read this meter for '.Plain::count($unread, 'day').', so this is a guess.';
 
-        return sprintf('At %s h a week that is %s.', Plain::number($this->hours->perWeek->toScale(1, RoundingMode::HALF_UP)), $day);
+        return "At {$rate} {$unit->value} a week now that is {$leading->when->inWords($this->today)}.{$guess}";
     }
 }

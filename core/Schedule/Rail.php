@@ -6,7 +6,8 @@ namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Forecast\WeeklyUse;
+use Core\Forecast\Passage;
+use Core\Forecast\Usage;
 use Core\Meter\MeterUnit;
 
 /** A machine's ruler: what has been run, where it stands now, and the stakes ahead. */
@@ -26,21 +27,21 @@ final readonly class Rail
 
     /**
      * @param  list<TaskStanding>  $tasks
-     * @param  WeeklyUse  $use  in the rail's unit
+     * @param  Usage|null  $use  in the rail's unit, where that is known
      * @param  MeterUnit  $distance  the unit that distances are told in
      */
-    public static function of(RailUnit $unit, BigDecimal $now, array $tasks, WeeklyUse $use, \DateTimeImmutable $today, MeterUnit $distance = MeterUnit::Kilometres): self
+    public static function of(RailUnit $unit, BigDecimal $now, array $tasks, ?Usage $use, \DateTimeImmutable $today, MeterUnit $distance = MeterUnit::Kilometres): self
     {
         $to = $now->plus($unit->ahead());
         $together = [];
         foreach ($tasks as $task) {
-            foreach (self::marks($unit, $now, $to, $task, $use) as $mark) {
+            foreach (self::marks($unit, $to, $task, $use) as $mark) {
                 $together[$mark->at->toScale(1, RoundingMode::HALF_UP).($mark->byDate ? ' by date' : '')][] = $mark;
             }
         }
         $stakes = [];
         foreach ($together as $marks) {
-            $stakes[] = self::stake($marks, $now, $use, $unit, $today, $distance);
+            $stakes[] = self::stake($marks, $use, $unit, $today, $distance);
         }
         usort($stakes, fn (Stake $one, Stake $other): int => $one->at->compareTo($other->at));
 
@@ -48,15 +49,11 @@ final readonly class Rail
     }
 
     /** @return list<RailMark> where a task falls due on this rail, and again after that at its interval */
-    private static function marks(RailUnit $unit, BigDecimal $now, BigDecimal $to, TaskStanding $task, WeeklyUse $use): array
+    private static function marks(RailUnit $unit, BigDecimal $to, TaskStanding $task, ?Usage $use): array
     {
-        $limiting = $task->standing->limiting;
-        if ($limiting === null) {
-            return [];
-        }
         $onRail = $task->standing->points[$unit->limit()->value] ?? null;
-        if ($onRail === null || ($limiting !== $onRail && $limiting->state()->isMoreUrgentThan($onRail->state()))) {
-            $at = $task->expectedDays === null ? null : $now->plus($use->in($task->expectedDays));
+        if ($onRail === null || $task->standing->state->isMoreUrgentThan($onRail->state())) {
+            $at = $task->when === null ? null : self::positionOn($task->when->p50, $unit, $use);
 
             return $at === null || $at->isGreaterThan($to) ? [] : [new RailMark($task, $at, $at, $task->standing->state, byDate: true)];
         }
@@ -76,7 +73,7 @@ final readonly class Rail
     }
 
     /** @param  non-empty-list<RailMark>  $marks */
-    private static function stake(array $marks, BigDecimal $now, WeeklyUse $use, RailUnit $unit, \DateTimeImmutable $today, MeterUnit $distance): Stake
+    private static function stake(array $marks, ?Usage $use, RailUnit $unit, \DateTimeImmutable $today, MeterUnit $distance): Stake
     {
         usort($marks, fn (RailMark $one, RailMark $other): int => $other->intervalLength($unit->limit()) <=> $one->intervalLength($unit->limit()));
         $widest = $marks[0];
@@ -89,11 +86,12 @@ final readonly class Rail
             $again = $again && $mark->again;
         }
         $interval = $widest->task->standing->rule->every->only($widest->byDate ? Limit::Date : $unit->limit());
-        $days = match (true) {
-            $widest->byDate => $widest->task->expectedDays,
-            $unit === RailUnit::Days => $widest->at->minus($now)->toScale(0, RoundingMode::HALF_UP)->toInt(),
-            default => $use->daysUntil($widest->at->minus($now)),
+        $when = match (true) {
+            $widest->byDate => $widest->task->when,
+            $unit === RailUnit::Days => Passage::on($widest->at->toInt()),
+            default => $use?->passage($widest->at),
         };
+        $when = $when === null || $when->p90 < Day::number($today) ? null : $when->notBefore(Day::number($today));
 
         return new Stake(
             at: $widest->at,
@@ -101,9 +99,40 @@ final readonly class Rail
             state: $state,
             again: $again,
             byDate: $widest->byDate,
-            date: $days === null || $days < 0 ? null : Day::after($today, $days),
+            when: $when,
+            band: $when === null || $again ? null : self::band($when, $use),
             tasks: array_map(fn (RailMark $mark): Task => $mark->task->task, $marks),
             interval: $interval->isEmpty() ? null : $interval->inWords($distance),
         );
+    }
+
+    /**
+     * Where the machine will probably stand between the first and the last likely day; on a day that is certain, between the least and the most it may have run.
+     *
+     * @return array{BigDecimal, BigDecimal}|null
+     */
+    private static function band(Passage $when, ?Usage $use): ?array
+    {
+        if ($use === null) {
+            return null;
+        }
+        [$low, $high] = $when->isCertain() ? $use->rangeBy($when->p50) : [$use->runBy($when->p10), $use->runBy($when->p90)];
+
+        return [self::position($low), self::position($high)];
+    }
+
+    /** Where the rail will probably stand on a day; null where nobody can tell. */
+    private static function positionOn(int $day, RailUnit $unit, ?Usage $use): ?BigDecimal
+    {
+        return match (true) {
+            $unit === RailUnit::Days => BigDecimal::of($day),
+            $use === null => null,
+            default => self::position($use->runBy($day)),
+        };
+    }
+
+    private static function position(float $run): BigDecimal
+    {
+        return BigDecimal::of(sprintf('%.2F', $run));
     }
 }

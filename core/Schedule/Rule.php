@@ -21,6 +21,9 @@ final readonly class Rule
      * @param  BigDecimal|null  $early  share of the interval before the point within which it may be done
      * @param  BigDecimal|null  $late  share of the interval after the point within which it is due and not yet past
      * @param  Interval|null  $book  what the maker's book says, where the keeper's rule differs
+     * @param  list<YearWindow>  $windows  parts of the year in each of which it comes once
+     * @param  string|null  $condition  what a check must say for it to fall due
+     * @param  array<string, Tightening>  $tightenings  by the name of their limit: how the interval came to be shorter than the rulebook has it
      *
      * @throws \InvalidArgumentException if the rule never falls due, or a window is not from nothing to the whole interval
      */
@@ -32,6 +35,9 @@ final readonly class Rule
         ?BigDecimal $late = null,
         public Source $source = Source::Keeper,
         public ?Interval $book = null,
+        public array $windows = [],
+        public ?string $condition = null,
+        public array $tightenings = [],
     ) {
         $this->early = $early ?? BigDecimal::of(self::USUAL_WINDOW);
         $this->late = $late ?? BigDecimal::of(self::USUAL_WINDOW);
@@ -40,13 +46,45 @@ final readonly class Rule
                 throw new \InvalidArgumentException('A window is a share of the interval, from 0 to 1.');
             }
         }
-        if ($every->isEmpty() && array_filter($first, fn (Interval $point): bool => ! $point->isEmpty()) === []) {
-            throw new \InvalidArgumentException('A rule needs an interval or a first point.');
+        if (! $this->comesByItself() && $condition === null) {
+            throw new \InvalidArgumentException('A rule needs an interval, a first point, a part of the year or a condition.');
         }
+    }
+
+    /** Whether it falls due without a check that says so. */
+    public function comesByItself(): bool
+    {
+        return ! $this->every->isEmpty() || $this->windows !== [] || array_filter($this->first, fn (Interval $point): bool => ! $point->isEmpty()) !== [];
+    }
+
+    public function countedBy(Anchor $anchor): self
+    {
+        return new self($this->every, $this->first, $anchor, $this->early, $this->late, $this->source, $this->book, $this->windows, $this->condition, $this->tightenings);
+    }
+
+    /** @param  non-empty-array<string, Tightening>  $tightenings  by the name of their limit */
+    public function tightened(array $tightenings): self
+    {
+        $along = fn (Limit $limit): Interval => ($tightenings[$limit->value] ?? null)->result ?? $this->every->only($limit);
+        $every = new Interval($along(Limit::Hours)->hours, $along(Limit::Distance)->km, $along(Limit::Date)->months);
+
+        return new self($every, $this->first, $this->anchor, $this->early, $this->late, $this->source, $this->book, $this->windows, $this->condition, $tightenings);
+    }
+
+    /** @return list<BigDecimal> the first points along hours or kilometres, rising */
+    public function firstPoints(Limit $limit): array
+    {
+        $points = array_values(array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $this->first)));
+        usort($points, fn (BigDecimal $one, BigDecimal $other): int => $one->compareTo($other));
+
+        return $points;
     }
 
     public function uses(Limit $limit): bool
     {
+        if ($limit === Limit::Date && $this->windows !== []) {
+            return true;
+        }
         foreach ([$this->every, ...$this->first] as $interval) {
             if ($interval->gives($limit)) {
                 return true;

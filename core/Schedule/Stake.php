@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Forecast\Passage;
 use Core\Measure\Plain;
 
 /** A mark on a rail where one or more tasks fall due together. */
@@ -15,7 +16,8 @@ final readonly class Stake
      * @param  BigDecimal  $earlyFrom  where the widest early window begins
      * @param  bool  $again  only repetitions beyond a task's next point fall due here
      * @param  bool  $byDate  placed where the machine will probably be on a date, not where the meter must stand
-     * @param  \DateTimeImmutable|null  $date  the day it falls due, or probably will
+     * @param  Passage|null  $when  the day it falls due, as surely as that is known
+     * @param  array{BigDecimal, BigDecimal}|null  $band  between which positions the rail will probably stand on that day; null where that is certain or not told
      * @param  non-empty-list<Task>  $tasks  the one with the longest interval first
      * @param  string|null  $interval  the longest interval in words
      */
@@ -25,7 +27,8 @@ final readonly class Stake
         public State $state,
         public bool $again,
         public bool $byDate,
-        public ?\DateTimeImmutable $date,
+        public ?Passage $when,
+        public ?array $band,
         public array $tasks,
         public ?string $interval,
     ) {

@@ -34,15 +34,19 @@ final readonly class Standing
         public array $points,
         public ?DuePoint $limiting,
         public array $notes,
-        private bool $everDone,
+        private ?Point $last,
+        private ?Call $call = null,
+        private ?string $host = null,
     ) {
     }
 
     /**
      * @param  Point|null  $start  the machine's beginning, or null where its history is unknown
      * @param  list<Point>  $done  in any order
+     * @param  list<Point>  $skipped  the points that were passed over on purpose, in any order
+     * @param  Call|null  $call  what a check has said since it was last done
      */
-    public static function of(Rule $rule, ?Point $start, array $done, Point $now): self
+    public static function of(Rule $rule, ?Point $start, array $done, Point $now, array $skipped = [], ?Call $call = null): self
     {
         $points = [];
         $notes = [];
@@ -62,16 +66,37 @@ final readonly class Standing
 
                 continue;
             }
-            $point = self::along($limit, $rule, $start, $last, $now);
+            $point = self::along($limit, $rule, $start, $last, self::furthest($skipped, $limit), $now);
             if ($point !== null) {
                 $points[$limit->value] = $point;
             }
         }
         $limiting = self::earliest($points);
         $notes = [...$notes, ...self::remarks($rule, $start, $points[Limit::Hours->value] ?? null)];
-        $state = $limiting?->state() ?? ($begun && ! $unjudged ? State::Fresh : State::Unknown);
+        $state = $limiting?->state() ?? (! $rule->comesByItself() || ($begun && ! $unjudged) ? State::Fresh : State::Unknown);
+        if ($call !== null && State::Due->isMoreUrgentThan($state)) {
+            $state = State::Due;
+        }
 
-        return new self($rule, $state, $points, $limiting, $notes, $done !== []);
+        return new self($rule, $state, $points, $limiting, $notes, self::newest($done), $call);
+    }
+
+    /** Of a task that goes with another, and has no interval of its own or comes later by it: due whenever the other is. */
+    public static function goingWith(Task $host, self $hosts, ?self $own, ?Point $last): self
+    {
+        if ($own !== null && ($own->call !== null || $hosts->limiting === null || $own->limiting?->comesBefore($hosts->limiting) === true)) {
+            return $own;
+        }
+        $missed = $hosts->last?->date !== null && ($last?->date === null || $last->date < $hosts->last->date);
+        $notes = $missed ? [sprintf('Left out when %s was last done, on %s.', Plain::within($host->name), Plain::day($hosts->last->date))] : [];
+
+        return new self($hosts->rule, $hosts->state, $hosts->points, $hosts->limiting, $notes, $last, $hosts->call, $host->name);
+    }
+
+    /** Whether it is due because a check said so, before its own point came. */
+    public function isCalled(): bool
+    {
+        return $this->call !== null;
     }
 
     /** Hours this fluid or part will have run at the due point, from the last time it was done. */
@@ -101,12 +126,31 @@ final readonly class Standing
      */
     public function why(MeterUnit $distance = MeterUnit::Kilometres): string
     {
-        $point = $this->limiting;
-        if ($point === null) {
-            return $this->state === State::Fresh ? 'It was due once and has been done; it does not come again.' : 'Nobody knows when this was last done. Say when, or do it now.';
+        $words = $this->whyAlone($distance);
+
+        return $this->host === null ? $words : 'Goes with '.Plain::within($this->host).': '.Plain::within($words);
+    }
+
+    private function whyAlone(MeterUnit $distance): string
+    {
+        if ($this->call !== null) {
+            return sprintf('A check on %s called for it: %s.', Plain::day($this->call->on), rtrim($this->call->because, '.'));
+        }
+        if ($this->limiting !== null) {
+            return implode(' ', array_filter([$this->whence($this->limiting, $distance), self::left($this->limiting, $distance), $this->tightening($this->limiting, $distance)]));
         }
 
-        return $this->whence($point, $distance).' '.self::left($point, $distance);
+        return match (true) {
+            $this->state === State::Unknown => 'Nobody knows when this was last done. Say when, or do it now.',
+            $this->rule->condition !== null => "Only when a check says so: {$this->rule->condition}. None has.",
+            default => 'It was due once and has been done; it does not come again.',
+        };
+    }
+
+    /** The book's interval, the factor and the result, where this limit was shortened. */
+    private function tightening(DuePoint $point, MeterUnit $distance): string
+    {
+        return $point->window === null ? ($this->rule->tightenings[$point->limit->value] ?? null)?->inWords($distance) ?? '' : '';
     }
 
     /** `Due at 575.9 h, 100 h after 475.9 h.` */
@@ -114,15 +158,18 @@ final readonly class Standing
     {
         $due = 'Due '.self::position($point, $point->at, $distance);
         $since = self::position($point, $point->since, $distance);
+        if ($point->window !== null) {
+            return "Due in {$point->window->inWords()}, last done ".($this->last === null ? 'never.' : "{$since}.");
+        }
         $every = $this->rule->every->only($point->limit);
         if ($this->isFirst($point)) {
             return "{$due} for the first time, counted from ".self::bare($since).'.';
         }
         if ($this->rule->anchor === Anchor::FromDone) {
-            return "{$due}, {$every->inWords($distance)} after ".self::bare($since).($this->everDone ? '.' : ', its beginning.');
+            return "{$due}, {$every->inWords($distance)} after ".self::bare($since).($this->last !== null ? '.' : ', its beginning.');
         }
 
-        return "{$due} by the chart of every {$every->inWords($distance)}, last done ".($this->everDone ? "{$since}." : 'never.');
+        return "{$due} by the chart of every {$every->inWords($distance)}, last done ".($this->last !== null ? "{$since}." : 'never.');
     }
 
     private function isFirst(DuePoint $point): bool
@@ -147,6 +194,15 @@ final readonly class Standing
         $remaining = $point->remaining();
         $amount = self::amount($point->limit, $remaining->abs(), $distance);
         $allowed = self::amount($point->limit, $point->late, $distance);
+        if ($point->window !== null) {
+            $closing = $remaining->plus($point->late);
+
+            return match ($point->state()) {
+                State::Fresh, State::Nearing => "Begins in {$amount}.",
+                State::Due => $closing->isZero() ? 'Today is its last day.' : 'Ends in '.self::amount($point->limit, $closing, $distance).'.',
+                default => 'Ended '.self::amount($point->limit, $closing->abs(), $distance).' ago.',
+            };
+        }
 
         return match ($point->state()) {
             State::Fresh => "{$amount} left.",
@@ -171,14 +227,23 @@ final readonly class Standing
         };
     }
 
-    private static function along(Limit $limit, Rule $rule, ?Point $start, ?Point $last, Point $now): ?DuePoint
+    private static function along(Limit $limit, Rule $rule, ?Point $start, ?Point $last, ?Point $skipped, Point $now): ?DuePoint
     {
         if ($limit === Limit::Date) {
-            return $now->date === null ? null : (new DatedCourse($rule))->next($start?->date, $last?->date, $now->date);
+            return $now->date === null ? null : self::earliest(array_filter([
+                (new DatedCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date),
+                (new SeasonCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date),
+            ]));
         }
         $position = $now->along($limit);
 
-        return $position === null ? null : (new MeteredCourse($rule, $limit))->next($start?->along($limit), $last?->along($limit), $position);
+        return $position === null ? null : (new MeteredCourse($rule, $limit))->next($start?->along($limit), $last?->along($limit), $position, $skipped?->along($limit));
+    }
+
+    /** @param  list<Point>  $done */
+    public static function newest(array $done): ?Point
+    {
+        return self::furthest($done, Limit::Date) ?? $done[0] ?? null;
     }
 
     /** @param  list<Point>  $done */
@@ -195,7 +260,7 @@ final readonly class Standing
         return $furthest;
     }
 
-    /** @param  array<string, DuePoint>  $points */
+    /** @param  array<DuePoint>  $points */
     private static function earliest(array $points): ?DuePoint
     {
         $earliest = null;

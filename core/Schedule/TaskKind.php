@@ -15,6 +15,11 @@ enum TaskKind: string
     case CheckLevel = 'check_level';
     case Sample = 'sample';
 
+    public function word(): string
+    {
+        return str_replace('_', ' ', $this->value);
+    }
+
     /** The word for it when it has been done. */
     public function done(): string
     {

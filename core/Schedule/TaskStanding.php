@@ -4,37 +4,46 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
-use Core\Forecast\WeeklyUse;
+use Core\Forecast\Passage;
+use Core\Forecast\Usage;
 
-/** Where one task of one machine stands, and when its point will be reached at the machine's present use. */
+/** Where one task of one machine stands, and when its point will be reached as the machine is used. */
 final readonly class TaskStanding
 {
-    /** Days until the point: below zero once it has passed, null where nobody can tell. */
+    /** The day its first point is reached, or was; null where nobody can tell. */
+    public ?Passage $when;
+
+    /** Days until then: below zero once it has passed, null where nobody can tell. */
     public ?int $expectedDays;
 
     /** @var array{int, int, float} smaller is looked at sooner */
     private array $order;
 
     /**
-     * @param  WeeklyUse  $hours  engine hours a week
-     * @param  WeeklyUse  $km  kilometres a week
+     * @param  Usage|null  $hours  how the hours come, where that is known
+     * @param  Usage|null  $km  how the kilometres come, where that is known
      */
     public function __construct(
         public Task $task,
         public Standing $standing,
-        WeeklyUse $hours,
-        WeeklyUse $km,
+        ?Usage $hours,
+        ?Usage $km,
+        \DateTimeImmutable $today,
     ) {
-        $days = [];
+        $today = Day::number($today);
+        $passages = $standing->isCalled() ? [Passage::on($today)] : [];
         foreach ($standing->points as $point) {
-            $days[] = match ($point->limit) {
-                Limit::Hours => $hours->daysUntil($point->remaining()),
-                Limit::Distance => $km->daysUntil($point->remaining()),
-                Limit::Date => $point->remaining()->toInt(),
+            $reached = ! $point->remaining()->isPositive();
+            $passage = match ($point->limit) {
+                Limit::Hours => $hours?->passage($point->at),
+                Limit::Distance => $km?->passage($point->at),
+                Limit::Date => Passage::on($point->at->toInt()),
             };
+            $passages[] = $reached ? $passage ?? Passage::on($today) : $passage?->notBefore($today);
         }
-        $known = array_filter($days, fn (?int $count): bool => $count !== null);
-        $this->expectedDays = $known === [] ? null : min($known);
+        $passages = array_values(array_filter($passages));
+        $this->when = $passages === [] ? null : Passage::firstOf($passages);
+        $this->expectedDays = $this->when === null ? null : $this->when->p50 - $today;
         $this->order = [-$standing->state->rank(), $this->expectedDays ?? PHP_INT_MAX, -$standing->shareUsed()->toFloat()];
     }
 

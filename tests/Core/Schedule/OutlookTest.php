@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Forecast\WeeklyUse;
-use Core\Meter\Reading;
+use Core\Forecast\MeterHistory;
+use Core\Forecast\Usage;
 use Core\Procedure\Caution;
+use Core\Schedule\Day;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\MachineClass;
@@ -31,41 +32,46 @@ final class OutlookTest extends TestCase
 
     public function test_the_most_urgent_task_leads_and_tells_when(): void
     {
-        $outlook = Outlook::of([self::task('Air cleaner', 50, '600'), self::task('Engine oil', 250, '374.6')], self::use('9'), self::today());
+        $outlook = Outlook::of([self::task('Air cleaner', 50, '600'), self::task('Engine oil', 250, '374.6')], self::use(9), null, self::today());
 
         self::assertSame('Engine oil', $outlook->leading()?->task->name);
         self::assertSame(State::Nearing, $outlook->state());
-        self::assertSame('Engine oil: due at 624.6 h, 250 h after 374.6 h. 18.6 h left, inside the early window. At 9 h a week that is about 30 November.', $outlook->why());
+        self::assertSame('Engine oil: due at 624.6 h, 250 h after 374.6 h. 18.6 h left, inside the early window. At 9 h a week now that is about 30 November, between 26 November and 5 December.', $outlook->why());
     }
 
     public function test_tasks_without_a_past_are_counted_and_asked_for(): void
     {
-        $unknown = fn (string $name): TaskStanding => new TaskStanding(new Task('1', $name, TaskKind::Replace), Standing::of(new Rule(Interval::ofHours(50)), null, [], self::now()), self::use('1'), self::use('0'));
+        $unknown = fn (string $name): TaskStanding => new TaskStanding(new Task('1', $name, TaskKind::Replace), Standing::of(new Rule(Interval::ofHours(50)), null, [], self::now()), self::use(1), null, self::today());
 
-        self::assertSame('2 tasks have no history. Say when each was last done, or do it now.', Outlook::of([$unknown('Oil'), $unknown('Filter')], self::use('1'), self::today())->why());
-        self::assertSame(State::Unknown, Outlook::of([], self::use('1'), self::today())->state());
+        self::assertSame('2 tasks have no history. Say when each was last done, or do it now.', Outlook::of([$unknown('Oil'), $unknown('Filter')], self::use(1), null, self::today())->why());
+        self::assertSame(State::Unknown, Outlook::of([], self::use(1), null, self::today())->state());
     }
 
-    public function test_an_idle_machine_never_reaches_its_hours(): void
+    public function test_a_meter_that_nobody_reads_makes_the_day_a_guess_and_says_so(): void
     {
-        self::assertNull(self::use('0')->daysUntil(BigDecimal::of(3)));
-        self::assertSame(14, self::use('9')->daysUntil(BigDecimal::of(18)));
+        $read = Usage::learn(MeterHistory::ofPairs(array_map(fn (int $week): array => [Day::number(self::today()) - 23 - 7 * $week, 606 - 9.0 * $week], range(0, 60))));
+        $outlook = Outlook::of([self::task('Engine oil', 250, '400', $read)], $read, null, self::today());
+
+        self::assertStringEndsWith('Nobody has read this meter for 23 days, so this is a guess.', $outlook->why());
+        $fresh = self::task('Engine oil', 250, '400')->when;
+        $stale = self::task('Engine oil', 250, '400', $read)->when;
+        self::assertNotNull($fresh);
+        self::assertNotNull($stale);
+        self::assertLessThan($fresh->p10, $stale->p10, 'it may have run on unseen');
     }
 
-    public function test_weekly_use_is_what_was_gained_over_the_weeks(): void
+    public function test_what_goes_by_hours_and_by_date_is_expected_by_whichever_comes_first(): void
     {
-        $use = WeeklyUse::between(
-            new Reading(BigDecimal::of('340.6'), new \DateTimeImmutable('2026-09-21T00:00:00Z')),
-            new Reading(BigDecimal::of('412.6'), new \DateTimeImmutable('2026-11-15T00:00:00Z')),
-            self::today(),
-        );
+        $both = new TaskStanding(new Task('1', 'Engine oil', TaskKind::Replace), Standing::of(new Rule(new Interval(BigDecimal::of(100), months: 12)), null,
+            [new Point(BigDecimal::of(550), null, new \DateTimeImmutable('2025-12-20T00:00:00Z'))], self::now()), self::use(9), null, self::today());
 
-        self::assertSame('9.00', (string) $use->perWeek);
+        self::assertEqualsWithDelta(34, $both->expectedDays, 2, '44 h at 9 h a week');
+        self::assertLessThanOrEqual(Day::number(new \DateTimeImmutable('2026-12-20T00:00:00Z')), $both->when?->p90, 'the date is certain');
     }
 
     public function test_points_that_coincide_are_one_stake(): void
     {
-        $rail = Rail::of(RailUnit::Hours, BigDecimal::of(606), [self::task('Air cleaner', 50, '600'), self::task('Engine oil', 100, '550')], self::use('9'), self::today());
+        $rail = Rail::of(RailUnit::Hours, BigDecimal::of(606), [self::task('Air cleaner', 50, '600'), self::task('Engine oil', 100, '550')], self::use(9), self::today());
         $labels = array_map(fn (Stake $stake): string => $stake->at.' '.$stake->label(), $rail->stakes);
 
         self::assertSame(['650 100 h, engine oil and 1 more', '700 50 h, air cleaner', '750 100 h, engine oil and 1 more'], $labels);
@@ -76,12 +82,14 @@ final class OutlookTest extends TestCase
     public function test_a_point_by_date_stands_where_the_machine_will_probably_be(): void
     {
         $yearly = new TaskStanding(new Task('9', 'Brake fluid', TaskKind::Replace), Standing::of(new Rule(new Interval(months: 24)), null,
-            [new Point(date: new \DateTimeImmutable('2024-12-14T00:00:00Z'))], self::now()), self::use('7'), self::use('0'));
-        $stake = Rail::of(RailUnit::Hours, BigDecimal::of(606), [$yearly], self::use('7'), self::today())->stakes[0];
+            [new Point(date: new \DateTimeImmutable('2024-12-14T00:00:00Z'))], self::now()), self::use(7), null, self::today());
+        $stake = Rail::of(RailUnit::Hours, BigDecimal::of(606), [$yearly], self::use(7), self::today())->stakes[0];
 
         self::assertTrue($stake->byDate);
-        self::assertTrue($stake->at->isEqualTo(606 + 28), 'four weeks of seven hours');
-        self::assertSame('2026-12-14', $stake->date?->format('Y-m-d'));
+        self::assertEqualsWithDelta(606 + 28, $stake->at->toFloat(), 0.5, 'four weeks of seven hours');
+        self::assertSame('2026-12-14', $stake->when === null ? null : Day::of($stake->when->p50)->format('Y-m-d'));
+        self::assertNotNull($stake->band, 'the day is certain, what it will have run by then is not');
+        self::assertTrue($stake->band[0]->isLessThan(634) && $stake->band[1]->isGreaterThan(634));
     }
 
     public function test_the_yard_is_told_in_one_line(): void
@@ -106,9 +114,9 @@ final class OutlookTest extends TestCase
         self::assertStringContainsString('A jack is not a stand', $cautions(MachineClass::SmallTruck, 'Brake pads'));
     }
 
-    private static function task(string $name, int $every, string $lastDone): TaskStanding
+    private static function task(string $name, int $every, string $lastDone, ?Usage $use = null): TaskStanding
     {
-        return new TaskStanding(new Task('1', $name, TaskKind::Replace), Standing::of(new Rule(Interval::ofHours($every)), null, [new Point(BigDecimal::of($lastDone))], self::now()), self::use('9'), self::use('0'));
+        return new TaskStanding(new Task('1', $name, TaskKind::Replace), Standing::of(new Rule(Interval::ofHours($every)), null, [new Point(BigDecimal::of($lastDone))], self::now()), $use ?? self::use(9), null, self::today());
     }
 
     private static function now(): Point
@@ -116,11 +124,10 @@ final class OutlookTest extends TestCase
         return new Point(BigDecimal::of('606'), null, self::today());
     }
 
-    private static function use(string $perWeek): WeeklyUse
+    /** Two years of the same use every week, up to 606 h today. */
+    private static function use(float $perWeek): ?Usage
     {
-        $weekAgo = self::today()->modify('-7 days');
-
-        return WeeklyUse::between(new Reading(BigDecimal::zero(), $weekAgo), new Reading(BigDecimal::of($perWeek), self::today()), self::today());
+        return Usage::learn(MeterHistory::ofPairs(array_map(fn (int $week): array => [Day::number(self::today()) - 7 * $week, 606 - $perWeek * $week], range(0, 104))));
     }
 
     private static function today(): \DateTimeImmutable

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Chart;
+
+use Core\Meter\MeterUnit;
+use Core\Schedule\Anchor;
+use Core\Schedule\Interval;
+use Core\Schedule\YearWindow;
+
+/** A chart as a CSV file by RFC 4180: a row for each task, a column for each first point, interval and part of the year; {@see ChartReader} reads it back. */
+final class ChartCsv
+{
+    private const MARK = 'X';
+
+    /**
+     * @param  list<ChartRow>  $rows
+     * @param  MeterUnit  $distance  the unit that distances are written in
+     */
+    public static function write(array $rows, MeterUnit $distance = MeterUnit::Kilometres): string
+    {
+        $intervals = [];
+        foreach ($rows as $row) {
+            foreach (self::marked($row, $distance) as $heading => $order) {
+                $intervals[$heading] = $order;
+            }
+        }
+        asort($intervals);
+        $headings = array_keys($intervals);
+        $lines = [['Task', 'Work', 'Counted', 'Counts with', ...$headings]];
+        foreach ($rows as $row) {
+            $marked = self::marked($row, $distance);
+            $container = $row->containedIn === null ? null : $rows[$row->containedIn];
+            $lines[] = [
+                $row->task, $row->kind->word(), $row->anchor === Anchor::Chart ? 'by the chart' : 'from the day it was done',
+                $container === null ? '' : "{$container->task} ({$container->kind->value})",
+                ...array_map(fn (string $heading): string => isset($marked[$heading]) ? self::MARK : '', $headings),
+            ];
+        }
+
+        return implode('', array_map(fn (array $cells): string => implode(',', array_map(self::cell(...), $cells))."\r\n", $lines));
+    }
+
+    /** @return array<string, array{int, float}> the headings it is marked under, with what puts them in order */
+    private static function marked(ChartRow $row, MeterUnit $distance): array
+    {
+        $marked = [];
+        foreach ($row->first as $first) {
+            $marked["first {$first->inWords($distance)}"] = [0, self::order($first)];
+        }
+        foreach ([new Interval(hours: $row->every->hours), new Interval(km: $row->every->km), new Interval(months: $row->every->months)] as $turn => $every) {
+            if (! $every->isEmpty()) {
+                $marked["every {$every->inWords($distance)}"] = [1 + $turn, self::order($every)];
+            }
+        }
+        foreach ($row->windows as $window) {
+            $marked[self::season($window)] = [4, (float) str_replace('-', '.', $window->from())];
+        }
+
+        return $marked;
+    }
+
+    private static function season(YearWindow $window): string
+    {
+        return ($window->name === '' ? Heading::UNNAMED : $window->name)." {$window->from()} to {$window->to()}";
+    }
+
+    private static function order(Interval $interval): float
+    {
+        return $interval->hours?->toFloat() ?? $interval->km?->toFloat() ?? (float) $interval->months;
+    }
+
+    /** Quoted where it must be; what a spreadsheet would take for a formula is kept from it by an apostrophe. */
+    private static function cell(string $text): string
+    {
+        $safe = preg_match('/^[=+\-@]/', $text) ? "'{$text}" : $text;
+
+        return preg_match('/[",;\t\r\n]|^\s|\s$/', $safe) ? '"'.str_replace('"', '""', $safe).'"' : $safe;
+    }
+}

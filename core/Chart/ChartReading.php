@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Chart;
+
+/** What a written chart was understood to say. */
+final readonly class ChartReading
+{
+    /**
+     * @param  list<ChartRow>  $rows  those that nothing is open about
+     * @param  list<Question>  $questions  what must be answered before the rest can be read
+     * @param  list<string>  $remarks  what was left out, and why
+     */
+    public function __construct(
+        public array $rows,
+        public array $questions,
+        public array $remarks,
+    ) {
+    }
+}

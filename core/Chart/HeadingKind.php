@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Chart;
+
+/** What a column of a written chart stands for. */
+enum HeadingKind
+{
+    /** A point on the way, marked by all that falls due there: `100 h`. */
+    case At;
+    /** An interval: `every 100 h`, `yearly`. */
+    case Every;
+    /** A first (break-in) service: `first 25 h`. */
+    case First;
+    /** A part of the year: `spring`. */
+    case Season;
+    /** What is done: replace, inspect and so on. */
+    case Work;
+    /** From where the next is counted. */
+    case Counted;
+    /** The bigger task that counts as this one too. */
+    case ContainedIn;
+    case Unknown;
+}

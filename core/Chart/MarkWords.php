@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Chart;
+
+use Core\Schedule\TaskKind;
+
+/** What the marks and words in a chart's fields mean. */
+final class MarkWords
+{
+    private const NOTHING = ['', '-', '–', '—', '.', 'no', '0'];
+
+    private const PLAIN = ['x', '×', '•', '●', '○', '◦', '·', '*', '+', '✓', '✔', '✗', '✘', 'yes', 'y', '1', 'o'];
+
+    private const WORDS = [
+        'replace' => TaskKind::Replace, 'change' => TaskKind::Replace, 'renew' => TaskKind::Replace, 'r' => TaskKind::Replace,
+        'inspect' => TaskKind::Inspect, 'check' => TaskKind::Inspect, 'test' => TaskKind::Inspect, 'look' => TaskKind::Inspect, 'i' => TaskKind::Inspect,
+        'clean' => TaskKind::Clean, 'wash' => TaskKind::Clean,
+        'adjust' => TaskKind::Adjust, 'tighten' => TaskKind::Adjust, 'a' => TaskKind::Adjust,
+        'lubricate' => TaskKind::Lubricate, 'grease' => TaskKind::Lubricate, 'oil' => TaskKind::Lubricate, 'g' => TaskKind::Lubricate,
+        'check level' => TaskKind::CheckLevel, 'level' => TaskKind::CheckLevel, 'top up' => TaskKind::CheckLevel,
+        'sample' => TaskKind::Sample, 's' => TaskKind::Sample,
+    ];
+
+    /** Letters that books use for more than one thing. */
+    private const UNSURE = [
+        'c' => [TaskKind::Clean, TaskKind::Inspect, TaskKind::Replace],
+        'l' => [TaskKind::Lubricate, TaskKind::CheckLevel],
+        't' => [TaskKind::Adjust, TaskKind::Inspect],
+    ];
+
+    public static function isNothing(string $cell): bool
+    {
+        return in_array(self::plain($cell), self::NOTHING, true);
+    }
+
+    /** A mark that says when, not what. */
+    public static function isPlain(string $cell): bool
+    {
+        return in_array(self::plain($cell), self::PLAIN, true);
+    }
+
+    public static function kind(string $cell): ?TaskKind
+    {
+        return self::WORDS[str_replace('_', ' ', self::plain($cell))] ?? null;
+    }
+
+    /** @return list<TaskKind> what a letter may mean; none where it is no such letter */
+    public static function mayMean(string $cell): array
+    {
+        return self::UNSURE[self::plain($cell)] ?? [];
+    }
+
+    /** What the words of a task say is done, as in `Replace engine oil` or `Grease all points`. */
+    public static function kindIn(string $task): ?TaskKind
+    {
+        $words = explode(' ', self::plain($task));
+        foreach ([implode(' ', array_slice($words, 0, 2)), $words[0]] as $lead) {
+            if (strlen($lead) > 1 && $lead !== 'oil' && isset(self::WORDS[$lead])) {
+                return self::WORDS[$lead];
+            }
+        }
+
+        return null;
+    }
+
+    /** The likeliest work for a task that does not say. */
+    public static function guess(string $task): TaskKind
+    {
+        return match (true) {
+            (bool) preg_match('/oil|filter|plug|coolant|fluid/i', $task) => TaskKind::Replace,
+            (bool) preg_match('/grease|spindle|pivot|nipple|points|bearing/i', $task) => TaskKind::Lubricate,
+            (bool) preg_match('/deck|terminal|screen|radiator|cleaner/i', $task) => TaskKind::Clean,
+            default => TaskKind::Inspect,
+        };
+    }
+
+    private static function plain(string $cell): string
+    {
+        return mb_strtolower(trim($cell));
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Forecast;
+
+/**
+ * When a use that drifts and wanders first reaches a level: the first-passage time of a Brownian motion with drift.
+ *
+ * Distribution function: Φ(√(λ/t)(t/μ−1)) + e^(2λ/μ) Φ(−√(λ/t)(t/μ+1)). Source: Chhikara and Folks, The Inverse Gaussian Distribution, 1989 (value from memory).
+ */
+final readonly class InverseGaussian
+{
+    private const STEPS = 100;
+
+    /**
+     * @param  float  $mean  μ, above nothing
+     * @param  float  $shape  λ, above nothing; the variance is μ³/λ
+     *
+     * @throws \InvalidArgumentException if either is not above nothing
+     */
+    public function __construct(public float $mean, public float $shape)
+    {
+        if (! ($mean > 0) || ! ($shape > 0) || is_infinite($mean)) {
+            throw new \InvalidArgumentException('Mean and shape are above nothing.');
+        }
+    }
+
+    /**
+     * The time at which a level is first reached.
+     *
+     * @param  float  $level  how far there is to go, above nothing
+     * @param  float  $drift  per unit of time
+     * @param  float  $variance  of what is gained in a unit of time
+     */
+    public static function firstPassage(float $level, float $drift, float $variance): self
+    {
+        return new self($level / $drift, $level * $level / $variance);
+    }
+
+    /** The share of first passages that have happened by a time. */
+    public function distribution(float $time): float
+    {
+        if ($time <= 0) {
+            return 0.0;
+        }
+        $root = sqrt($this->shape / $time);
+        $a = $root * ($time / $this->mean - 1);
+        $b = $root * ($time / $this->mean + 1);
+        $fall = exp(-$a * $a / 2) / 2;
+        $far = Gaussian::scaledErfc($b / M_SQRT2);
+
+        return $a <= 0
+            ? $fall * (Gaussian::scaledErfc(-$a / M_SQRT2) + $far)
+            : 1 - $fall * (Gaussian::scaledErfc($a / M_SQRT2) - $far);
+    }
+
+    public function density(float $time): float
+    {
+        return $time <= 0 ? 0.0 : sqrt($this->shape / (2 * M_PI * $time ** 3)) * exp(-$this->shape * ($time - $this->mean) ** 2 / (2 * $this->mean ** 2 * $time));
+    }
+
+    /**
+     * The time by which a share of first passages has happened: Newton's steps, halved back whenever they leave what is known to hold it.
+     *
+     * @param  float  $share  above 0 and below 1
+     */
+    public function quantile(float $share): float
+    {
+        [$low, $high] = [0.0, $this->mean];
+        while ($this->distribution($high) < $share) {
+            [$low, $high] = [$high, 2 * $high];
+        }
+        $time = ($low + $high) / 2;
+        for ($step = 0; $step < self::STEPS; $step++) {
+            $error = $this->distribution($time) - $share;
+            [$low, $high] = $error < 0 ? [$time, $high] : [$low, $time];
+            $density = $this->density($time);
+            $next = $density > 0 ? $time - $error / $density : 0.0;
+            $next = $next > $low && $next < $high ? $next : ($low + $high) / 2;
+            if (abs($next - $time) <= 1e-10 * $time) {
+                return $next;
+            }
+            $time = $next;
+        }
+
+        return $time;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Forecast;
+
+/**
+ * How a year's use is spread over its weeks, and the clock that runs by it: fast in the busy weeks, nearly standing in the idle ones. Over a whole
+ * year the clock runs as many weeks as the calendar.
+ */
+final readonly class Season
+{
+    public const WEEKS = 52;
+
+    private const DAYS_IN_YEAR = 365.2425;
+
+    private const DAYS_IN_PART = self::DAYS_IN_YEAR / self::WEEKS;
+
+    /** Even an idle week moves the clock a little, so that every level is reached some day. */
+    private const LEAST = 0.02;
+
+    /** @var list<float> clock weeks run since the beginning of the year, at the beginning of each part and at its end */
+    private array $run;
+
+    /** @param  list<float>  $weights  52, the use of each part of the year against the average of 1, January first */
+    private function __construct(public array $weights)
+    {
+        $run = [0.0];
+        foreach ($weights as $index => $weight) {
+            $run[] = $run[$index] + $weight * self::DAYS_IN_PART / 7;
+        }
+        $this->run = $run;
+    }
+
+    public static function even(): self
+    {
+        return new self(array_fill(0, self::WEEKS, 1.0));
+    }
+
+    /**
+     * @param  list<float>  $use  52 amounts of any scale, none below nothing
+     *
+     * @throws \InvalidArgumentException if there are not 52
+     */
+    public static function of(array $use): self
+    {
+        if (count($use) !== self::WEEKS) {
+            throw new \InvalidArgumentException('A season has 52 weeks.');
+        }
+        $average = array_sum($use) / self::WEEKS;
+        if ($average <= 0) {
+            return self::even();
+        }
+        $weights = array_map(fn (float $amount): float => max(self::LEAST, $amount / $average), $use);
+        $scale = self::WEEKS / array_sum($weights);
+
+        return new self(array_map(fn (float $weight): float => $weight * $scale, $weights));
+    }
+
+    /** Which of the 52 parts of the year a day lies in. */
+    public static function part(int $day): int
+    {
+        return (int) min(self::WEEKS - 1, floor(self::intoYear($day) / self::DAYS_IN_PART));
+    }
+
+    public function weightOn(int $day): float
+    {
+        return $this->weights[self::part($day)];
+    }
+
+    /** Where the clock stands at the beginning of a day counted from 1 January 1970, in weeks. */
+    public function clock(int $day): float
+    {
+        $years = floor($day / self::DAYS_IN_YEAR);
+        $into = self::intoYear($day);
+        $part = self::part($day);
+
+        return $years * $this->run[self::WEEKS] + $this->run[$part] + $this->weights[$part] * ($into - $part * self::DAYS_IN_PART) / 7;
+    }
+
+    /** The day, with its fraction, on which the clock stands at so many weeks. */
+    public function dayAt(float $clock): float
+    {
+        $years = floor($clock / $this->run[self::WEEKS]);
+        $left = $clock - $years * $this->run[self::WEEKS];
+        [$low, $high] = [0, self::WEEKS - 1];
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            [$low, $high] = $this->run[$middle] <= $left ? [$middle, $high] : [$low, $middle - 1];
+        }
+
+        return $years * self::DAYS_IN_YEAR + $low * self::DAYS_IN_PART + ($left - $this->run[$low]) * 7 / $this->weights[$low];
+    }
+
+    private static function intoYear(int $day): float
+    {
+        return $day - floor($day / self::DAYS_IN_YEAR) * self::DAYS_IN_YEAR;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reckoner;
+
+use Brick\Math\BigDecimal;
+use Core\Forecast\Confidence;
+use Core\Forecast\MeterHistory;
+use Core\Forecast\Passage;
+use Core\Forecast\Usage;
+use Core\Measure\Plain;
+use Core\Schedule\Day;
+
+/** On which day so many hours will have been run. */
+final class ForecastDue implements Calculator
+{
+    private const SOURCES = ['Inverse Gaussian first passage: Chhikara and Folks, The Inverse Gaussian Distribution, 1989', 'common practice'];
+
+    public function answer(Fields $given, \DateTimeImmutable $now): Answer
+    {
+        $pairs = [];
+        foreach ($given->rows('readings', 'the readings') as $row) {
+            $day = $row->instant('date', 'the day');
+            $hours = $row->number('hours', 'the hours');
+            if ($day !== null && $hours !== null) {
+                $pairs[] = [Day::number($day), $hours->toFloat()];
+            }
+        }
+        $due = $given->number('due_hours', 'the hours of the due point');
+        $today = $given->instant('today', 'today\'s date');
+        if ($today !== null && $pairs !== [] && max(array_column($pairs, 0)) > Day::number($today)) {
+            $given->fault('readings', 'A reading lies after today.');
+        }
+        $given->complete();
+        assert($due !== null && $today !== null);
+        $history = MeterHistory::ofPairs($pairs);
+        $usage = Usage::learn($history);
+        $number = Day::number($today);
+        if ($usage === null) {
+            return new Answer(['rate_per_week' => null, 'p10' => null, 'p50' => null, 'p90' => null, 'confidence' => Confidence::None->value],
+                $history->gains() === [] ? 'Two readings on different days are needed before anybody can tell.' : 'It has not been run between its readings, so nobody can tell.', self::SOURCES);
+        }
+        $passage = $usage->passage($due)?->notBefore($number);
+        $rate = BigDecimal::of(sprintf('%.6F', $usage->perWeek($number)));
+        $day = fn (?int $number): ?string => $number === null ? null : Answer::day(Day::of($number));
+
+        return new Answer([
+            'rate_per_week' => Answer::number($rate),
+            'p10' => $day($passage?->p10),
+            'p50' => $day($passage?->p50),
+            'p90' => $day($passage?->p90),
+            'confidence' => $usage->confidence($number)->value,
+        ], self::why($due, BigDecimal::of((string) $history->last()[1]), $rate, $passage, $usage->unreadDays($number), $today), self::SOURCES);
+    }
+
+    private static function why(BigDecimal $due, BigDecimal $run, BigDecimal $rate, ?Passage $passage, int $unread, \DateTimeImmutable $today): string
+    {
+        $left = $due->minus($run);
+        $words = match (true) {
+            ! $left->isPositive() => sprintf('%s h were reached: the last reading was %s.', Plain::number($due), Plain::number($run)),
+            $passage === null => sprintf('%s h to go from %s: too far off to be told.', Plain::number($left), Plain::number($run)),
+            default => sprintf('%s h to go from %s; at %s h a week now that is %s.', Plain::number($left), Plain::number($run), Plain::number($rate), $passage->inWords($today)),
+        };
+
+        return $unread > Usage::STALE_DAYS ? $words.' Nobody has read this meter for '.Plain::count($unread, 'day').', which widens it.' : $words;
+    }
+}
