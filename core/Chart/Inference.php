@@ -40,7 +40,7 @@ final readonly class Inference
             $last = $heads === 0 ? $after : $first[$heads - 1];
             $every = self::commonMeasure($tail);
             if (self::among($columns, fn (int $at): bool => $at > $last && $at % $every === 0) === $tail) {
-                $open = count($tail) === 1 && ! self::shows($columns, $every, $tail[0]);
+                $open = count($tail) === 1 && $heads <= 1 && ! self::shows($columns, $every, $tail[0]);
                 if (count($tail) > 1 || $open) {
                     return new self($first, $every, open: $open);
                 }

@@ -27,6 +27,15 @@ final class ForecastDue implements Calculator
                 $pairs[] = [Day::number($day), $hours->toFloat()];
             }
         }
+        if (! $given->has('readings')) {
+            $given->fault('readings', 'The readings are missing.');
+        }
+        usort($pairs, fn (array $one, array $other): int => $one <=> $other);
+        foreach ($pairs as $index => [, $hours]) {
+            if ($hours < ($pairs[$index - 1][1] ?? 0)) {
+                $given->fault('readings', 'A reading is lower than the one before. Correct it, or count a new meter on from the old one.');
+            }
+        }
         $due = $given->number('due_hours', 'the hours of the due point');
         $today = $given->instant('today', 'today\'s date');
         if ($today !== null && $pairs !== [] && max(array_column($pairs, 0)) > Day::number($today)) {

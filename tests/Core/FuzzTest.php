@@ -60,11 +60,14 @@ final class FuzzTest extends TestCase
             'convert' => ['quantity' => '3 qt', 'to' => 'L', 'places' => 2],
             'countdown' => ['meter' => 31.2, 'next_due' => 50, 'step' => 1],
             'reading' => ['previous' => ['value' => 3, 'at' => '2026-05-14'], 'next' => ['value' => 9, 'at' => '2026-05-20'], 'max_per_day' => 24],
+            'forecast' => ['readings' => [['date' => '2026-04-01', 'hours' => 10], ['date' => '2026-05-14', 'hours' => 60]], 'due_hours' => 100, 'today' => '2026-05-20'],
+            'chart' => ['rules' => [['name' => 'Oil', 'first' => [['hours' => 25]], 'every' => ['hours' => 100]]], 'from' => 0, 'to' => 400],
+            'chart-read' => ['text' => "Task\t50\t100\nGrease\tX\tX", 'answers' => ['far_end' => 'once'], 'unit' => 'h'],
             'standing' => ['rule' => ['every' => ['hours' => 100, 'months' => 6]], 'start' => null, 'done' => [['hours' => 5, 'date' => '2026-01-01']], 'now' => ['hours' => 9, 'date' => '2026-05-14']],
         ];
         $outcomes = ['answered' => 0, 'refused' => 0];
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $name = array_keys($sound)[$chance->getInt(0, 3)];
+            $name = array_keys($sound)[$chance->getInt(0, count($sound) - 1)];
             $given = array_map(fn (mixed $good): mixed => $chance->getInt(0, 2) > 0 ? $good : $values[$chance->getInt(0, count($values) - 1)], $sound[$name]);
             try {
                 self::assertNotSame('', Catalogue::reckon($name, $given, new \DateTimeImmutable('2026-06-01T00:00:00Z'))['why']);

@@ -49,6 +49,36 @@ final class CalculatorsTest extends TestCase
         self::assertSame('unknown', self::reckon('standing', ['rule' => ['every' => ['hours' => 50]], 'start' => null, 'done' => [], 'now' => ['hours' => 900]])['state']);
     }
 
+    public function test_forecast(): void
+    {
+        $readings = array_map(fn (int $week): array => ['date' => gmdate('Y-m-d', 1_700_000_000 + 7 * 86400 * $week), 'hours' => 100 + 10 * $week], range(0, 80));
+        $answer = self::reckon('forecast', ['readings' => $readings, 'due_hours' => '940', 'today' => $readings[80]['date']]);
+
+        self::assertSame([10, 'good'], [$answer['rate_per_week'], $answer['confidence']]);
+        self::assertEqualsWithDelta(28 * 86400, strtotime($answer['p50']) - strtotime($readings[80]['date']), 2 * 86400, '40 h at 10 h a week');
+        self::assertTrue($answer['p10'] < $answer['p50'] && $answer['p50'] < $answer['p90']);
+        $stale = self::reckon('forecast', ['readings' => $readings, 'due_hours' => 940, 'today' => gmdate('Y-m-d', 1_700_000_000 + 7 * 86400 * 83)]);
+        self::assertStringContainsString('Nobody has read this meter for 21 days', $stale['why']);
+        self::assertSame([null, 'none'], [($none = self::reckon('forecast', ['readings' => [['date' => '2026-01-01', 'hours' => 5]], 'due_hours' => 9, 'today' => '2026-02-01']))['p50'], $none['confidence']]);
+        self::assertSame('2026-05-20', self::reckon('forecast', ['readings' => [['date' => '2026-05-01', 'hours' => 5], ['date' => '2026-05-14', 'hours' => 50]], 'due_hours' => 20, 'today' => '2026-05-20'])['p90'], 'it is reached');
+    }
+
+    public function test_chart(): void
+    {
+        $answer = self::reckon('chart', ['rules' => [['name' => 'Oil', 'first' => [['hours' => 50]], 'every' => ['hours' => 200], 'anchor' => 'chart'], ['name' => 'Air', 'first' => [], 'every' => ['hours' => 100], 'anchor' => 'from_done']], 'from' => 50, 'to' => 200]);
+
+        self::assertSame([['at' => 50, 'tasks' => ['Oil']], ['at' => 100, 'tasks' => ['Air']], ['at' => 200, 'tasks' => ['Oil', 'Air']]], $answer['columns']);
+    }
+
+    public function test_chart_read(): void
+    {
+        $answer = self::reckon('chart-read', ['text' => "Task,50,100\nGrease,X,X\nBelt,C,C"]);
+        self::assertSame(['Grease', ['hours' => '50'], 'letter:C'], [$answer['rows'][0]['task'], (array) $answer['rows'][0]['every'], $answer['questions'][0]['id']]);
+
+        $grid = self::reckon('chart-read', ['headings' => ['first 50', '100', '200'], 'rows' => [['task' => 'Oil', 'cells' => ['replace', '', 'replace']]], 'answers' => ['far_end' => 'every']]);
+        self::assertSame('every 200 h and first at 50 h', $grid['rows'][0]['in_words']);
+    }
+
     /**
      * @param  array<string, mixed>  $given
      * @param  list<string>  $fields
@@ -77,6 +107,15 @@ final class CalculatorsTest extends TestCase
         yield 'no step' => ['countdown', ['meter' => 1, 'next_due' => 2, 'step' => 0], ['step']];
         yield 'out of order' => ['reading', ['previous' => ['value' => 1, 'at' => '2026-05-14'], 'next' => ['value' => 2, 'at' => '2026-05-08']], ['next.at']];
         yield 'no such day' => ['reading', ['next' => ['value' => 2, 'at' => '2026-02-30']], ['next.at']];
+        yield 'no readings' => ['forecast', ['due_hours' => 5, 'today' => '2026-05-14'], ['readings']];
+        yield 'a meter that went back' => ['forecast', ['readings' => [['date' => '2026-05-01', 'hours' => 50], ['date' => '2026-05-08', 'hours' => 5]], 'due_hours' => 60, 'today' => '2026-05-14'], ['readings']];
+        yield 'a reading still to come' => ['forecast', ['readings' => [['date' => '2026-05-20', 'hours' => 50]], 'due_hours' => 60, 'today' => '2026-05-14'], ['readings']];
+        yield 'a chart without rules' => ['chart', ['from' => 0, 'to' => 100], ['rules']];
+        yield 'a chart backwards' => ['chart', ['rules' => [['name' => 'Oil', 'every' => ['hours' => 50]]], 'from' => 100, 'to' => 0], ['to']];
+        yield 'too many columns' => ['chart', ['rules' => [['name' => 'Oil', 'every' => ['hours' => '0.01']]], 'from' => 0, 'to' => 1000], ['to']];
+        yield 'a table of nothing' => ['chart-read', ['text' => "\n"], ['text']];
+        yield 'fields without headings' => ['chart-read', ['headings' => ['50'], 'rows' => [['task' => 'Oil', 'cells' => ['X', 'X']]]], ['rows.0.cells']];
+        yield 'a part of the year that is none' => ['standing', ['rule' => ['windows' => [['from' => '13-01', 'to' => '04-15']]], 'now' => ['date' => '2026-05-14']], ['rule.windows.0.from', 'rule.every']];
         yield 'a rule of nothing' => ['standing', ['rule' => ['every' => []], 'now' => ['hours' => 1]], ['rule.every']];
         yield 'nowhere to stand' => ['standing', ['rule' => ['every' => ['hours' => 50, 'months' => 12]], 'now' => ['hours' => 1]], ['now.date']];
         yield 'an anchor of his own' => ['standing', ['rule' => ['every' => ['hours' => 50], 'anchor' => 'moon'], 'now' => ['hours' => 1]], ['rule.anchor']];
