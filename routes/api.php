@@ -2,23 +2,28 @@
 
 declare(strict_types=1);
 
+use App\Calendar\CalendarFeedController;
 use App\Contract\ApiDocs;
 use App\Logbook\Entry;
 use App\Logbook\EntryController;
 use App\Logbook\LogLineController;
+use App\Logbook\RuleEntryController;
 use App\People\Person;
 use App\People\PersonController;
 use App\People\SessionController;
 use App\People\TokenController;
 use App\Reckoner\ReckonController;
+use App\Yard\ChartController;
 use App\Yard\Machine;
 use App\Yard\MachineController;
+use App\Yard\RulebookController;
 use App\Yard\RuleController;
 use App\Yard\YardController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('openapi.yaml', [ApiDocs::class, 'contract']);
 Route::get('docs', [ApiDocs::class, 'readable']);
+Route::get('calendar/{token}.ics', [CalendarFeedController::class, 'show']);
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('first-keeper', [SessionController::class, 'firstKeeper']);
@@ -32,6 +37,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::put('password', [PersonController::class, 'changePassword']);
         Route::get('tokens', [TokenController::class, 'index']);
         Route::post('tokens', [TokenController::class, 'store'])->middleware('once');
+        Route::get('calendar-feeds', [CalendarFeedController::class, 'index']);
+        Route::post('calendar-feeds', [CalendarFeedController::class, 'store'])->middleware('once');
+        Route::delete('calendar-feeds/{feed}', [CalendarFeedController::class, 'destroy']);
         Route::delete('tokens/{token}', [TokenController::class, 'destroy']);
         Route::post('reckon/{name}', ReckonController::class)->middleware('once');
     });
@@ -46,15 +54,25 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('yard', [YardController::class, 'show']);
         Route::get('machines', [MachineController::class, 'index']);
         Route::get('machines/{machine}', [MachineController::class, 'show']);
+        Route::get('machines/{machine}/use', [MachineController::class, 'use']);
+        Route::get('machines/{machine}/chart', [ChartController::class, 'show']);
+        Route::get('machines/{machine}/chart.csv', [ChartController::class, 'csv']);
+        Route::get('rules/{rule}/consequences', [RuleController::class, 'consequences']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
     });
 
     Route::middleware($may('keep', Machine::class))->group(function (): void {
         Route::patch('yard', [YardController::class, 'update']);
-        Route::get('starter-rulebook', [YardController::class, 'starterRulebook']);
+        Route::get('starter-rulebooks', [YardController::class, 'starterRulebooks']);
+        Route::get('shared-rulebooks', [RulebookController::class, 'index']);
         Route::post('machines', [MachineController::class, 'store'])->middleware('once');
         Route::patch('machines/{machine}', [MachineController::class, 'update']);
         Route::post('machines/{machine}/rules', [RuleController::class, 'store'])->middleware('once');
+        Route::put('machines/{machine}/chart', [ChartController::class, 'update'])->middleware('once');
+        Route::post('machines/{machine}/rulebook-copy', [RulebookController::class, 'copy'])->middleware('once');
+        Route::post('machines/{machine}/shared-rulebook', [RulebookController::class, 'share'])->middleware('once');
+        Route::put('machines/{machine}/shared-rulebook', [RulebookController::class, 'follow'])->middleware('once');
+        Route::delete('machines/{machine}/shared-rulebook', [RulebookController::class, 'leave'])->middleware('once');
         Route::patch('rules/{rule}', [RuleController::class, 'update']);
     });
 
@@ -63,6 +81,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('machines/{machine}/stand-downs', [EntryController::class, 'standDown'])->middleware($may('log', 'machine'));
         Route::post('machines/{machine}/services', [EntryController::class, 'storeService'])->middleware($may('service', Machine::class));
         Route::post('machines/{machine}/meters', [EntryController::class, 'replaceMeter'])->middleware($may('service', Machine::class));
+        Route::post('machines/{machine}/skips', [RuleEntryController::class, 'skip'])->middleware($may('service', Machine::class));
+        Route::post('machines/{machine}/calls', [RuleEntryController::class, 'call'])->middleware($may('log', 'machine'));
+        Route::post('machines/{machine}/reminders', [RuleEntryController::class, 'remind'])->middleware($may('service', Machine::class));
         Route::post('machines/{machine}/lifts', [EntryController::class, 'lift'])->middleware($may('service', Machine::class));
         Route::post('log-line/preview', [LogLineController::class, 'preview'])->middleware($may('logSome', Machine::class));
         Route::post('log-line', [LogLineController::class, 'store'])->middleware($may('logSome', Machine::class));

@@ -33,6 +33,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $confirmed_because why an implausible value is right all the same
  * @property int|null $part_of_id the service that a reading was taken for
  * @property int|null $corrects_id the struck entry that this one stands for
+ * @property array<string, mixed>|null $detail what else this kind of entry says
  * @property CarbonImmutable|null $struck_at
  * @property int|null $struck_by_id
  * @property string|null $struck_because
@@ -51,7 +52,7 @@ final class Entry extends Model
 
     protected function casts(): array
     {
-        return ['kind' => EntryKind::class, 'happened_at' => 'immutable_datetime', 'written_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime', 'day_only' => 'boolean'];
+        return ['kind' => EntryKind::class, 'happened_at' => 'immutable_datetime', 'written_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime', 'day_only' => 'boolean', 'detail' => 'array'];
     }
 
     /** @return BelongsTo<Machine, $this> */

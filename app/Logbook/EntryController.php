@@ -11,10 +11,12 @@ use App\People\Person;
 use App\Yard\Machine;
 use App\Yard\Yard;
 use App\Yard\YardLine;
+use Core\Schedule\Anchor;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** The logbook: reading it, and writing the kinds of entry that a machine gets. */
@@ -51,8 +53,12 @@ final class EntryController
     {
         $given = $request->validate($this->serviceRules($machine), ['rule_ids.required' => 'Choose what was done.']);
         $machine = Machine::lockForWriting($machine->id);
+        $entry = ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), Circumstances::of($request));
+        foreach ($given['anchors'] ?? [] as $choice) {
+            $machine->rules()->whereKey($choice['rule_id'])->where('anchor', '!=', $choice['anchor'])->update(['anchor' => $choice['anchor'], 'version' => DB::raw('version + 1')]);
+        }
 
-        return $this->written($request, $machine, ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), Circumstances::of($request)));
+        return $this->written($request, $machine, $entry);
     }
 
     public function replaceMeter(Request $request, Machine $machine, ReplaceMeter $replaceMeter): JsonResponse
@@ -121,6 +127,9 @@ final class EntryController
             ...Circumstances::rules(),
             'rule_ids' => ['required', 'array', 'min:1', 'max:200'],
             'rule_ids.*' => ['integer', 'distinct'],
+            'anchors' => ['sometimes', 'array', 'max:200'],
+            'anchors.*.rule_id' => ['required', 'integer'],
+            'anchors.*.anchor' => ['required', Rule::enum(Anchor::class)],
             'hours' => [$needed('hours'), 'nullable', new TypedNumber('The hour meter')],
             'distance' => [$needed('distance'), 'nullable', new TypedNumber('The odometer')],
         ];

@@ -14,6 +14,12 @@ enum EntryKind: string
     case StoodDown = 'stood_down';
     case Lifted = 'lifted';
     case RuleChanged = 'rule_changed';
+    /** A due point passed over on purpose. */
+    case Skipped = 'skipped';
+    /** A check said that a task must be done. */
+    case Called = 'called';
+    /** The machine's own reminder was set. */
+    case ReminderSet = 'reminder_set';
 
     /** Whether an entry of this kind can be struck; what changed a record is put right by changing the record again. */
     public function canBeStruck(): bool

@@ -62,6 +62,9 @@ final class EntryShape
             EntryKind::StoodDown => 'Stood down',
             EntryKind::Lifted => 'Lifted, fit for use',
             EntryKind::RuleChanged => 'Rulebook changed',
+            EntryKind::Skipped => 'Skipped this time: '.self::tasks($entry),
+            EntryKind::Called => 'Called for: '.self::tasks($entry),
+            EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at {$entry->detail['shown']} {$entry->detail['unit']}",
         };
     }
 
@@ -70,6 +73,11 @@ final class EntryShape
         $value = $reading->shownValue();
 
         return $value === null ? '' : Plain::number($value).' '.$reading->meter?->unit->value;
+    }
+
+    private static function tasks(Entry $entry): string
+    {
+        return $entry->tasks->map(fn (EntryTask $task): string => Plain::within($task->task))->implode(', ');
     }
 
     private static function done(EntryTask $task): string

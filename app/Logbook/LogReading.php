@@ -6,8 +6,10 @@ namespace App\Logbook;
 
 use App\Contract\Problem;
 use App\Contract\Refusal;
+use App\Yard\ClassSeason;
 use App\Yard\Machine;
 use App\Yard\Meter;
+use App\Yard\WeeklyReadings;
 use App\Yard\Yard;
 use Brick\Math\BigDecimal;
 use Core\Measure\Plain;
@@ -43,7 +45,7 @@ final readonly class LogReading
             ]));
         }
 
-        return $machine->entries()->create([
+        $reading = $machine->entries()->create([
             ...$circumstances->columns(),
             ...$links,
             'kind' => EntryKind::Reading,
@@ -53,6 +55,10 @@ final readonly class LogReading
             'note' => isset($links['part_of_id']) ? null : $circumstances->note,
             'confirmed_because' => $judgement->isPlausible() ? null : $circumstances->confirmedBecause,
         ]);
+        WeeklyReadings::add($reading, $this->yard);
+        ClassSeason::forgetIfItRestsOn($reading->happened_at, $machine->class, $this->yard);
+
+        return $reading;
     }
 
     /** Held against the reading before it, and the one after it where it arrives late. */

@@ -6,11 +6,18 @@ namespace App\Logbook;
 
 use App\Contract\Refusal;
 use App\People\Person;
+use App\Yard\ClassSeason;
 use App\Yard\Meter;
+use App\Yard\WeeklyReadings;
+use App\Yard\Yard;
 
 /** Strikes an entry: it stays readable, and nothing follows from it any more. */
-final class StrikeEntry
+final readonly class StrikeEntry
 {
+    public function __construct(private Yard $yard)
+    {
+    }
+
     /**
      * The machine's row must be locked by the caller.
      *
@@ -33,6 +40,12 @@ final class StrikeEntry
         $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
         $entry->update($strike);
         $entry->parts()->whereNull('struck_at')->update($strike);
+        foreach ([$entry, ...$entry->parts()->get()] as $struck) {
+            if ($struck->meter_id !== null) {
+                WeeklyReadings::remake($struck->meter_id, $this->yard);
+                ClassSeason::forgetIfItRestsOn($struck->happened_at, $entry->machine->class, $this->yard);
+            }
+        }
     }
 
     private function takeMeterOff(Entry $entry): void

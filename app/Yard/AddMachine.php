@@ -17,7 +17,7 @@ final readonly class AddMachine
 {
     private const TAKEN_OVER = 'Taken over from earlier records.';
 
-    public function __construct(private LogReading $logReading, private RecordService $recordService, private Yard $yard)
+    public function __construct(private LogReading $logReading, private RecordService $recordService, private RulebookCheck $check, private Yard $yard)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class AddMachine
     {
         $history = History::from($given['history']);
         $machine = Machine::query()->create([
-            ...array_intersect_key($given, array_flip(['name', 'class', 'place', 'maker', 'model', 'serial', 'note', 'countdown_step'])),
+            ...MachineRequest::columns($given),
             'history' => $history,
             'began_on' => $history === History::New ? ($given['began_on'] ?? $this->yard->today()->format('Y-m-d')) : null,
         ]);
@@ -57,7 +57,7 @@ final readonly class AddMachine
             throw Refusal::field("{$path}counts_from", 'Nobody knows this machine\'s beginning. Say when it was last done, or leave it unknown.');
         }
         $rule = new Rule([...RuleRequest::columns($given), 'machine_id' => $machine->id, 'counts_from_beginning' => $countsFrom === 'beginning']);
-        RuleRequest::refuseImpossible($rule, $path);
+        $this->check->refuse($machine, $rule, $path);
         $rule->save();
         $lastDone = $given['last_done'] ?? [];
         if ($countsFrom === 'last_done') {

@@ -6,7 +6,9 @@ namespace App\Yard;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Core\Forecast\Passage;
 use Core\Meter\MeterUnit;
+use Core\Schedule\Day;
 use Core\Schedule\RailUnit;
 use Core\Schedule\Stake;
 use Core\Schedule\Task;
@@ -32,7 +34,7 @@ final class LineShape
             'leading' => $leading === null ? null : self::task($leading->task),
             'why' => $reckoning->outlook->why(),
             'days_left' => $reckoning->outlook->expectedDays(),
-            'per_week' => (string) $reckoning->hoursPerWeek->perWeek->stripTrailingZeros(),
+            'per_week' => self::perWeek($reckoning),
             'rail' => self::rail($reckoning),
         ];
     }
@@ -85,12 +87,32 @@ final class LineShape
                 'state' => $stake->state->value,
                 'again' => $stake->again,
                 'by_date' => $stake->byDate,
-                'date' => $stake->date?->format('Y-m-d'),
+                'when' => self::passage($stake->when),
+                'band' => $stake->band === null ? null : array_map($place, $stake->band),
                 'label' => $stake->label(),
                 'weight' => count($stake->tasks),
                 'tasks' => array_map(self::task(...), $stake->tasks),
             ], $rail->stakes),
         ];
+    }
+
+    /** @return array{p10: string, p50: string, p90: string}|null */
+    public static function passage(?Passage $when): ?array
+    {
+        $day = fn (int $number): string => Day::of($number)->format('Y-m-d');
+
+        return $when === null ? null : ['p10' => $day($when->p10), 'p50' => $day($when->p50), 'p90' => $day($when->p90)];
+    }
+
+    private static function perWeek(Reckoning $reckoning): ?string
+    {
+        $usage = $reckoning->usage();
+        if ($usage === null) {
+            return null;
+        }
+        $unit = ($reckoning->machine->currentMeters()[0] ?? null)->unit ?? MeterUnit::Hours;
+
+        return (string) $unit->fromReckoned(BigDecimal::of(sprintf('%.2F', $usage->perWeek(Day::number($reckoning->yard->today())))))->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
     }
 
     /** @return array{rule_id: int, task: string, kind: string} */

@@ -12,8 +12,15 @@ use Carbon\CarbonImmutable;
 use Core\Meter\MeterUnit;
 use Core\Schedule\MachineClass;
 use Core\Schedule\Point;
+use Core\Schedule\Rule as CoreRule;
+use Core\Schedule\RulebookLine;
+use Core\Schedule\Severity;
+use Core\Schedule\SeverityMark;
+use Core\Schedule\Warranty;
+use Core\Schedule\YearWindow;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -31,11 +38,19 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $countdown_step smallest step of the machine's own countdown display, in hours
  * @property History $history
  * @property CarbonImmutable|null $began_on
+ * @property list<array{severity: string, from?: string|null, to?: string|null}>|null $severities
+ * @property CarbonImmutable|null $warranty_until
+ * @property string|null $warranty_hours
+ * @property CarbonImmutable|null $extended_until
+ * @property string|null $extended_hours
+ * @property string|null $reset_note how the machine's own reminder is reset
+ * @property int|null $shared_rulebook_id
  * @property bool $retired
  * @property int $version of the record
  * @property int $facts_version of everything its standing follows from
  * @property-read Collection<int, Meter> $meters
  * @property-read Collection<int, Rule> $rules
+ * @property-read SharedRulebook|null $sharedRulebook
  */
 final class Machine extends Model
 {
@@ -47,7 +62,7 @@ final class Machine extends Model
 
     protected function casts(): array
     {
-        return ['class' => MachineClass::class, 'history' => History::class, 'began_on' => 'immutable_date', 'retired' => 'boolean'];
+        return ['class' => MachineClass::class, 'history' => History::class, 'began_on' => 'immutable_date', 'warranty_until' => 'immutable_date', 'extended_until' => 'immutable_date', 'severities' => 'array', 'retired' => 'boolean'];
     }
 
     /** @return HasMany<Meter, $this> in the order in which they were fitted */
@@ -66,6 +81,12 @@ final class Machine extends Model
     public function entries(): HasMany
     {
         return $this->hasMany(Entry::class);
+    }
+
+    /** @return BelongsTo<SharedRulebook, $this> */
+    public function sharedRulebook(): BelongsTo
+    {
+        return $this->belongsTo(SharedRulebook::class);
     }
 
     /** @return HasOne<YardLine, $this> */
@@ -115,6 +136,44 @@ final class Machine extends Model
         return $this->meters->groupBy(fn (Meter $meter): string => $meter->unit->isDistance() ? 'distance' : 'hours')->map->last()->values()->all();
     }
 
+    /** @return Collection<int, Meter> every hour meter, or every odometer, that it ever had */
+    public function metersOf(bool $distance): Collection
+    {
+        return $this->meters->filter(fn (Meter $meter): bool => $meter->unit->isDistance() === $distance)->values();
+    }
+
+    /** @return Collection<int, Meter> every meter of the kind that it is kept by */
+    public function primaryMeters(): Collection
+    {
+        return $this->metersOf($this->meters->first()?->unit->isDistance() ?? false);
+    }
+
+    public function warranty(): Warranty
+    {
+        return self::promise($this->warranty_until, $this->warranty_hours);
+    }
+
+    public function extendedWarranty(): Warranty
+    {
+        return self::promise($this->extended_until, $this->extended_hours);
+    }
+
+    /** @return list<SeverityMark> */
+    public function severityMarks(): array
+    {
+        return array_map(fn (array $mark): SeverityMark => new SeverityMark(Severity::from($mark['severity']),
+            isset($mark['from'], $mark['to']) ? YearWindow::between($mark['from'], $mark['to']) : null), $this->severities ?? []);
+    }
+
+    /** @return list<RulebookLine> its rules as they hold today */
+    public function rulebookLines(Yard $yard): array
+    {
+        $table = $yard->severityTable();
+        $marks = $this->severityMarks();
+
+        return $this->rules->map(fn (Rule $rule): RulebookLine => $rule->toLine(fn (CoreRule $core): CoreRule => $table->tighten($core, $rule->subject(), $marks, $yard->today())))->all();
+    }
+
     public function distanceUnit(): MeterUnit
     {
         return $this->meters->last(fn (Meter $meter): bool => $meter->unit->isDistance())->unit ?? MeterUnit::Kilometres;
@@ -136,8 +195,22 @@ final class Machine extends Model
             'countdown_step' => $this->countdown_step,
             'history' => $this->history->value,
             'began_on' => $this->began_on?->toDateString(),
+            'severities' => array_map(fn (array $mark): array => ['from' => null, 'to' => null, ...$mark], $this->severities ?? []),
+            'warranty' => ['until' => $this->warranty_until?->toDateString(), 'hours' => self::plain($this->warranty_hours)],
+            'extended_warranty' => ['until' => $this->extended_until?->toDateString(), 'hours' => self::plain($this->extended_hours)],
+            'reset_note' => $this->reset_note,
             'retired' => $this->retired,
             'version' => $this->version,
         ];
+    }
+
+    private static function promise(?CarbonImmutable $until, ?string $hours): Warranty
+    {
+        return new Warranty($until === null ? null : new \DateTimeImmutable($until->format('Y-m-d').'T00:00:00Z'), $hours === null ? null : BigDecimal::of($hours));
+    }
+
+    private static function plain(?string $decimal): ?string
+    {
+        return $decimal === null ? null : (string) BigDecimal::of($decimal)->stripTrailingZeros();
     }
 }

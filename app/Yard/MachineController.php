@@ -7,8 +7,11 @@ namespace App\Yard;
 use App\Contract\Cursor;
 use App\Logbook\Circumstances;
 use Core\Procedure\Caution;
+use Core\Schedule\FirstThings;
 use Core\Schedule\Headline;
 use Core\Schedule\MachineClass;
+use Core\Schedule\TaskStanding;
+use Core\Schedule\Warranty;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -44,7 +47,7 @@ final readonly class MachineController
 
     public function show(Machine $machine): JsonResponse
     {
-        $reckoning = Reckoning::of($machine->load('meters', 'rules'), $this->yard);
+        $reckoning = Reckoning::of($machine->load('meters', 'rules', 'sharedRulebook.machines'), $this->yard);
         $countdown = $reckoning->countdown();
         $rules = $machine->rules->keyBy('id');
 
@@ -52,7 +55,12 @@ final readonly class MachineController
             ...$machine->toRecord(),
             'line' => LineShape::of($reckoning),
             'meters' => $machine->meters->map(fn (Meter $meter): array => LineShape::meter($meter, $reckoning))->all(),
-            'rules' => array_map(fn ($task): array => RuleShape::of($rules[(int) $task->task->id], $task, $machine), $reckoning->outlook->tasks),
+            'rules' => array_map(fn ($task): array => RuleShape::of($rules[(int) $task->task->id], $task, $reckoning), $reckoning->outlook->tasks),
+            'first_things' => $this->firstThings($reckoning),
+            'warranties' => $this->warranties($reckoning),
+            'shared_rulebook' => $machine->sharedRulebook?->toRecord(),
+            'left_out' => $machine->sharedRulebook?->leftOutBy($machine) ?? [],
+            'reminder' => ReminderShape::of($reckoning),
             'before_any_work' => Caution::BEFORE_ANY_WORK,
             'countdown' => $countdown === null ? null : [
                 'remaining' => (string) $countdown->remaining->stripTrailingZeros(),
@@ -62,6 +70,12 @@ final readonly class MachineController
                 'why' => $countdown->why,
             ],
         ]);
+    }
+
+    /** How the machine is used, week by week, and what is expected of it. */
+    public function use(Machine $machine): JsonResponse
+    {
+        return new JsonResponse(UseShape::of($machine->load('meters', 'rules'), $this->yard));
     }
 
     public function store(MachineRequest $request, AddMachine $addMachine): JsonResponse
@@ -76,7 +90,7 @@ final readonly class MachineController
     {
         $given = $request->validated();
         $changed = DB::transaction(function () use ($request, $machine, $given): Machine {
-            $changed = $machine->changeAsSeen($request, fn (Machine $current) => $current->fill($given), fn (Machine $current): array => $current->toRecord());
+            $changed = $machine->changeAsSeen($request, fn (Machine $current) => $current->fill(MachineRequest::columns($given)), fn (Machine $current): array => $current->toRecord());
             if ($changed->retired) {
                 $changed->yardLine()->delete();
             } else {
@@ -87,5 +101,21 @@ final readonly class MachineController
         });
 
         return $changed->respond($changed->toRecord());
+    }
+
+    /** @return list<array{reason: string, rule_ids: list<int>}> what to do first where nobody knows the past */
+    private function firstThings(Reckoning $reckoning): array
+    {
+        return array_map(fn (FirstThings $turn): array => ['reason' => $turn->reason, 'rule_ids' => array_map(fn (TaskStanding $task): int => (int) $task->task->id, $turn->tasks)],
+            FirstThings::of(array_values($reckoning->standings)));
+    }
+
+    /** @return list<string> those that run */
+    private function warranties(Reckoning $reckoning): array
+    {
+        $now = $reckoning->now();
+        $running = array_filter(['Warranty' => $reckoning->machine->warranty(), 'Extended warranty' => $reckoning->machine->extendedWarranty()], fn (Warranty $warranty): bool => $warranty->runs($now));
+
+        return array_map(fn (string $name, Warranty $warranty): string => "{$name} {$warranty->inWords()}", array_keys($running), array_values($running));
     }
 }

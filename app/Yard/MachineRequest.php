@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Contract\DayOfYear;
 use App\Contract\TypedNumber;
 use App\Logbook\Circumstances;
 use App\Logbook\When;
 use Core\Meter\MeterUnit;
 use Core\Schedule\MachineClass;
+use Core\Schedule\Severity;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule as Among;
 
@@ -30,6 +32,13 @@ final class MachineRequest extends FormRequest
             'serial' => ['sometimes', 'nullable', 'string', 'max:60'],
             'note' => ['sometimes', 'nullable', 'string', 'max:2000'],
             'countdown_step' => ['sometimes', new TypedNumber('The display\'s step', aboveZero: true)],
+            'reset_note' => ['sometimes', 'nullable', 'string', 'max:1000'],
+            'severities' => ['sometimes', 'array', 'max:14'],
+            'severities.*.severity' => ['required', Among::enum(Severity::class)],
+            'severities.*.from' => ['sometimes', 'nullable', 'required_with:severities.*.to', new DayOfYear],
+            'severities.*.to' => ['sometimes', 'nullable', 'required_with:severities.*.from', new DayOfYear],
+            ...self::promise('warranty'),
+            ...self::promise('extended_warranty'),
         ];
         if (! $new) {
             return [...$record, 'retired' => ['sometimes', 'boolean']];
@@ -46,6 +55,29 @@ final class MachineRequest extends FormRequest
             'rules' => ['sometimes', 'array', 'max:200'],
             ...RuleRequest::ruleFields('rules.*.', new: true),
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return array<string, mixed> the columns of a machine
+     */
+    public static function columns(array $given): array
+    {
+        $columns = array_intersect_key($given, array_flip(['name', 'class', 'place', 'maker', 'model', 'serial', 'note', 'countdown_step', 'reset_note', 'severities', 'retired']));
+        foreach (['warranty' => 'warranty', 'extended_warranty' => 'extended'] as $field => $column) {
+            if (array_key_exists($field, $given)) {
+                $columns["{$column}_until"] = $given[$field]['until'] ?? null;
+                $columns["{$column}_hours"] = isset($given[$field]['hours']) ? (string) TypedNumber::read($given[$field]['hours']) : null;
+            }
+        }
+
+        return $columns;
+    }
+
+    /** @return array<string, array<mixed>> a day, hours, or both */
+    private static function promise(string $field): array
+    {
+        return [$field => ['sometimes', 'nullable', 'array'], "{$field}.until" => ['sometimes', 'nullable', 'date_format:Y-m-d'], "{$field}.hours" => ['sometimes', 'nullable', new TypedNumber('The hours of the warranty', aboveZero: true)]];
     }
 
     /** @return array<string, string> */

@@ -45,4 +45,10 @@ final class Meter extends Model
     {
         return $this->unit->toReckoned($this->span()->run(BigDecimal::of($shown)));
     }
+
+    /** What this meter shows when the machine has run so much, as the rules reckon it. */
+    public function shown(BigDecimal $reckoned): BigDecimal
+    {
+        return $this->span()->shown($this->unit->fromReckoned($reckoned));
+    }
 }

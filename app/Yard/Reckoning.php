@@ -7,16 +7,17 @@ namespace App\Yard;
 use App\Logbook\Entry;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
-use Core\Forecast\WeeklyUse;
+use Core\Forecast\MeterHistory;
+use Core\Forecast\Usage;
 use Core\Meter\Countdown;
-use Core\Meter\MeterUnit;
 use Core\Meter\Reading;
 use Core\Schedule\Day;
 use Core\Schedule\Outlook;
 use Core\Schedule\Point;
 use Core\Schedule\Rail;
 use Core\Schedule\RailUnit;
-use Core\Schedule\Standing;
+use Core\Schedule\Rulebook;
+use Core\Schedule\RuleFacts;
 use Core\Schedule\TaskStanding;
 
 /** One machine's facts as core values, and what follows from them now. */
@@ -27,34 +28,38 @@ final readonly class Reckoning
     /** @var array<int, TaskStanding> by rule id */
     public array $standings;
 
-    public WeeklyUse $hoursPerWeek;
+    public ?Usage $hours;
 
-    public WeeklyUse $kmPerWeek;
+    public ?Usage $km;
 
-    /**
-     * @param  array<int, Entry>  $latest  the newest reading by meter id
-     * @param  array<int, Entry>  $earlier  the reading from which present use is reckoned, by meter id
-     * @param  array<int, list<Point>>  $done  by rule id
-     * @param  Entry|null  $standDown  the entry that stood the machine down, if it still is
-     */
+    /** @var array<int, Entry> the newest reading by meter id */
+    public array $latest;
+
+    /** @var array<string, RuleFacts> by rule id */
+    public array $facts;
+
+    /** The entry that stood the machine down, if it still is. */
+    public ?Entry $standDown;
+
     private function __construct(
         public Machine $machine,
         public Yard $yard,
-        public array $latest,
-        private array $earlier,
-        array $done,
-        public ?Entry $standDown,
+        public ClassSeason $season,
+        Facts $facts,
     ) {
-        $this->hoursPerWeek = $this->use(distance: false);
-        $this->kmPerWeek = $this->use(distance: true);
-        $now = $this->now();
+        $this->latest = $facts->latest($machine);
+        $this->facts = $facts->ofRules($machine);
+        $this->standDown = $facts->standDown($machine);
+        $this->hours = $this->learn($facts->history($machine, distance: false));
+        $this->km = $this->learn($facts->history($machine, distance: true));
+        $lines = $machine->rulebookLines($yard);
+        $judged = (new Rulebook($lines))->standings($this->facts, $this->now());
         $standings = [];
-        foreach ($machine->rules as $rule) {
-            $start = $rule->counts_from_beginning ? $machine->beginning() : null;
-            $standings[$rule->id] = new TaskStanding($rule->toTask(), Standing::of($rule->toCore(), $start, $done[$rule->id] ?? [], $now), $this->hoursPerWeek, $this->kmPerWeek);
+        foreach ($lines as $line) {
+            $standings[(int) $line->task->id] = new TaskStanding($line->task, $judged[$line->task->id], $this->hours, $this->km, $yard->today());
         }
         $this->standings = $standings;
-        $this->outlook = Outlook::of(array_values($standings), $this->hoursPerWeek, $yard->today(), $machine->distanceUnit());
+        $this->outlook = Outlook::of(array_values($standings), $this->hours, $this->km, $yard->today(), $machine->distanceUnit());
     }
 
     public static function of(Machine $machine, Yard $yard): self
@@ -69,9 +74,11 @@ final readonly class Reckoning
     public static function ofAll(array $machines, Yard $yard): array
     {
         $facts = new Facts($machines, $yard);
+        $seasons = [];
         $reckonings = [];
         foreach ($machines as $machine) {
-            $reckonings[$machine->id] = new self($machine, $yard, $facts->latest($machine), $facts->earlier($machine), $facts->done($machine), $facts->standDown($machine));
+            $season = $seasons[$machine->class->value] ??= ClassSeason::for($machine->class, $yard);
+            $reckonings[$machine->id] = new self($machine, $yard, $season, $facts);
         }
 
         return $reckonings;
@@ -88,34 +95,61 @@ final readonly class Reckoning
         return new Point($this->run(distance: false), $this->run(distance: true), $this->yard->today());
     }
 
-    public function rail(): Rail
+    /** How the machine is used by the meter it is kept by; null where it has none or nobody can tell. */
+    public function usage(): ?Usage
     {
-        $primary = $this->machine->currentMeters()[0] ?? null;
-        [$unit, $use] = match (true) {
-            $primary === null => [RailUnit::Days, WeeklyUse::daily()],
-            $primary->unit->isDistance() => [RailUnit::Kilometres, $this->kmPerWeek],
-            default => [RailUnit::Hours, $this->hoursPerWeek],
+        return match ($this->railUnit()) {
+            RailUnit::Hours => $this->hours,
+            RailUnit::Kilometres => $this->km,
+            RailUnit::Days => null,
         };
-        $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->yard->today()));
-
-        return Rail::of($unit, $now, array_values($this->standings), $use, $this->yard->today(), $this->machine->distanceUnit());
     }
 
-    /** What to set on the machine's own countdown until the next point in hours, or null where none is ahead. */
+    public function rail(): Rail
+    {
+        $unit = $this->railUnit();
+        $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->yard->today()));
+
+        return Rail::of($unit, $now, array_values($this->standings), $this->usage(), $this->yard->today(), $this->machine->distanceUnit());
+    }
+
+    /** What to set on the machine's own countdown until the next point on the meter it is kept by, or null where none is ahead. */
     public function countdown(): ?Countdown
     {
-        $meter = $this->machine->meterAt(CarbonImmutable::now(), distance: false);
-        $now = $this->run(distance: false);
+        $meter = $this->machine->currentMeters()[0] ?? null;
+        $next = $this->nextShown($meter);
+        $now = $meter === null ? null : $this->run($meter->unit->isDistance());
+
+        return $meter === null || $next === null || $now === null ? null
+            : Countdown::until($next, $meter->shown($now), BigDecimal::of($this->machine->countdown_step));
+    }
+
+    /** Where the meter will stand at the next point that it counts. */
+    public function nextShown(?Meter $meter): ?BigDecimal
+    {
         $points = [];
-        foreach ($this->standings as $standing) {
-            $points[] = ($standing->standing->points['hours'] ?? null)?->at;
+        foreach ($meter === null ? [] : $this->standings as $standing) {
+            $points[] = ($standing->standing->points[$meter?->unit->isDistance() ? 'km' : 'hours'] ?? null)?->at;
         }
         $points = array_filter($points);
-        if ($meter === null || $meter->unit !== MeterUnit::Hours || $now === null || $points === []) {
-            return null;
-        }
 
-        return Countdown::until($meter->span()->shown(BigDecimal::min(...$points)), $meter->span()->shown($now), BigDecimal::of($this->machine->countdown_step));
+        return $meter === null || $points === [] ? null : $meter->shown(BigDecimal::min(...$points));
+    }
+
+    private function railUnit(): RailUnit
+    {
+        $primary = $this->machine->currentMeters()[0] ?? null;
+
+        return match (true) {
+            $primary === null => RailUnit::Days,
+            $primary->unit->isDistance() => RailUnit::Kilometres,
+            default => RailUnit::Hours,
+        };
+    }
+
+    private function learn(MeterHistory $history): ?Usage
+    {
+        return $history->isEmpty() ? null : Usage::learn($history, $this->season->toCore());
     }
 
     private function run(bool $distance): ?BigDecimal
@@ -123,14 +157,6 @@ final readonly class Reckoning
         $meter = $this->machine->meterAt(CarbonImmutable::now(), $distance);
 
         return ($this->latestOf($meter) ?? $this->asFitted($meter))?->value;
-    }
-
-    private function use(bool $distance): WeeklyUse
-    {
-        $meter = $this->machine->meterAt(CarbonImmutable::now(), $distance);
-        $earlier = $meter === null ? null : $this->earlier[$meter->id] ?? null;
-
-        return WeeklyUse::between($earlier === null || $meter === null ? null : $earlier->toReading($meter), $this->latestOf($meter), $this->yard->now());
     }
 
     private function latestOf(?Meter $meter): ?Reading

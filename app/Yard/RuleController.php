@@ -4,15 +4,22 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Contract\TypedNumber;
 use App\Logbook\Circumstances;
 use App\Logbook\EntryKind;
+use App\Logbook\When;
+use Brick\Math\BigDecimal;
+use Core\Reckoner\Answer;
+use Core\Schedule\Consequence;
+use Core\Schedule\Point;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
-/** A machine's rulebook. */
+/** The rules of a machine's rulebook, one by one. */
 final readonly class RuleController
 {
-    public function __construct(private Yard $yard)
+    public function __construct(private Yard $yard, private RulebookCheck $check)
     {
     }
 
@@ -21,7 +28,7 @@ final readonly class RuleController
         $machine = Machine::lockForWriting($machine->id);
         $circumstances = Circumstances::of($request);
         $rule = $addMachine->addRule($machine, $request->validated(), $circumstances);
-        $this->tell($rule, "{$rule->task} added: {$this->inWords($rule)}.", $circumstances);
+        $this->tell($rule, "{$rule->task} added: {$this->comes($rule)}.", $circumstances);
 
         return $this->respond($rule, 201);
     }
@@ -31,16 +38,74 @@ final readonly class RuleController
         $given = $request->validated();
 
         return DB::transaction(function () use ($request, $rule, $given): JsonResponse {
-            Machine::lockForWriting($rule->machine_id);
+            $machine = Machine::lockForWriting($rule->machine_id);
             $before = $rule->refresh()->replicate();
-            $changed = $rule->changeAsSeen($request, function (Rule $current) use ($given): void {
+            $changed = $rule->changeAsSeen($request, function (Rule $current) use ($given, $machine): void {
                 $current->fill(RuleRequest::columns($given));
-                RuleRequest::refuseImpossible($current);
+                $this->check->refuse($machine, $current);
             }, fn (Rule $current): array => $current->toRecord());
             $this->tell($changed, $this->change($before, $changed), Circumstances::of($request));
+            if ($given['for_all'] ?? false) {
+                $this->changeForAll($changed, $machine, Circumstances::of($request));
+            }
 
             return $this->respond($changed, 200);
         });
+    }
+
+    /** Both ways of counting, as though it were done at the hours, distance and day given; without them, as it stands now. */
+    public function consequences(Request $request, Rule $rule): JsonResponse
+    {
+        $given = $request->validate([
+            'hours' => ['sometimes', 'nullable', new TypedNumber('The hour meter')],
+            'distance' => ['sometimes', 'nullable', new TypedNumber('The odometer')],
+            'at' => ['sometimes', 'nullable', When::rule()],
+        ]);
+        $machine = $rule->machine->load('meters', 'rules');
+        $reckoning = Reckoning::of($machine, $this->yard);
+        $facts = $reckoning->facts[(string) $rule->id];
+        $held = $reckoning->standings[$rule->id]->standing->rule;
+        $done = $given === [] ? [] : [$this->pointOf($machine, $reckoning->now(), $given)];
+        $unit = $machine->distanceUnit();
+
+        return new JsonResponse(['consequences' => array_map(fn (Consequence $one): array => [
+            'anchor' => $one->anchor->value,
+            'runs_for' => Answer::number($one->runsFor()),
+            'over_book' => Answer::number($one->overBook()),
+            'in_words' => $one->inWords($unit),
+        ], Consequence::ofBoth($held, $facts->start, [...$facts->done, ...$done], $done[0] ?? $reckoning->now(), $facts->skipped))]);
+    }
+
+    /** @param  array{hours?: string|null, distance?: string|null, at?: string|null}  $given */
+    private function pointOf(Machine $machine, Point $now, array $given): Point
+    {
+        $when = When::read($given['at'] ?? null, $this->yard);
+        $run = function (?string $typed, bool $distance) use ($machine, $when): ?BigDecimal {
+            $meter = $machine->meterAt($when->at, $distance);
+
+            return $typed === null || $meter === null ? null : $meter->reckoned((string) TypedNumber::read($typed));
+        };
+
+        return new Point($run($given['hours'] ?? null, false) ?? $now->hours, $run($given['distance'] ?? null, true) ?? $now->km, $this->yard->dayOf($when->at));
+    }
+
+    /** Changes the shared rule too, and every machine's copy of it that is no exception. */
+    private function changeForAll(Rule $rule, Machine $machine, Circumstances $circumstances): void
+    {
+        $shared = $machine->sharedRulebook()->lockForUpdate()->first();
+        if ($shared === null || $rule->shared_key === null) {
+            return;
+        }
+        $copy = RuleCopy::of($rule, RuleCopy::keys($machine));
+        foreach ($shared->machines()->whereKeyNot($machine->id)->lockForUpdate()->get() as $other) {
+            $followed = $other->rules->firstWhere('shared_key', $rule->shared_key);
+            if ($followed !== null && $shared->standOf($followed, RuleCopy::keys($other)) === 'shared') {
+                RuleCopy::write($other, [$rule->shared_key => $copy], follow: true, check: $this->check);
+                $this->tell($followed->refresh(), "{$rule->task} changed with the shared rulebook: {$this->comes($followed)}.", $circumstances);
+                YardLine::rewrite($other);
+            }
+        }
+        $shared->update(['rules' => [...$shared->rules, $rule->shared_key => $copy], 'version' => $shared->version + 1]);
     }
 
     private function change(Rule $before, Rule $after): string
@@ -48,29 +113,28 @@ final readonly class RuleController
         return match (true) {
             $before->retired !== $after->retired => "{$after->task} ".($after->retired ? 'taken out.' : 'put back.'),
             $before->task !== $after->task => "{$before->task} renamed {$after->task}.",
-            $this->inWords($before) !== $this->inWords($after) => "{$after->task}: {$this->inWords($before)}, now {$this->inWords($after)}.",
+            $this->comes($before) !== $this->comes($after) => "{$after->task}: {$this->comes($before)}, now {$this->comes($after)}.",
             default => "{$after->task} changed.",
         };
     }
 
-    private function inWords(Rule $rule): string
+    private function comes(Rule $rule): string
     {
-        $every = $rule->toCore()->every;
-
-        return $every->isEmpty() ? 'once' : 'every '.$every->inWords($rule->machine->distanceUnit());
+        return $rule->inWords() ?: 'with another task';
     }
 
     private function tell(Rule $rule, string $what, Circumstances $circumstances): void
     {
-        $rule->machine->entries()->create([...$circumstances->columns(), 'kind' => EntryKind::RuleChanged, 'note' => $what]);
+        $rule->machine->entries()->create([...$circumstances->columns(), 'kind' => EntryKind::RuleChanged, 'note' => mb_substr($what, 0, 1000)]);
     }
 
     private function respond(Rule $rule, int $status): JsonResponse
     {
-        $machine = Machine::query()->findOrFail($rule->machine_id);
+        $machine = Machine::query()->with('meters', 'rules', 'sharedRulebook')->findOrFail($rule->machine_id);
         YardLine::rewrite($machine);
-        $standing = Reckoning::of($machine, $this->yard)->standings[$rule->id] ?? null;
+        $reckoning = Reckoning::of($machine, $this->yard);
+        $standing = $reckoning->standings[$rule->id] ?? null;
 
-        return $rule->respond($standing === null ? $rule->toRecord() : RuleShape::of($rule, $standing, $machine), $status);
+        return $rule->respond($standing === null ? $rule->toRecord() : RuleShape::of($rule, $standing, $reckoning), $status);
     }
 }

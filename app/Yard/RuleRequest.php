@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Contract\Refusal;
+use App\Contract\DayOfYear;
 use App\Contract\TypedNumber;
+use App\Contract\TypedVolume;
 use App\Logbook\Circumstances;
 use App\Logbook\When;
 use Core\Schedule\Anchor;
 use Core\Schedule\Source;
+use Core\Schedule\Subject;
 use Core\Schedule\TaskKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule as Among;
@@ -19,10 +21,12 @@ final class RuleRequest extends FormRequest
 {
     private const INTERVALS = ['hours' => 'The hours', 'km' => 'The distance', 'mi' => 'The distance'];
 
+    private const AS_GIVEN = ['task', 'kind', 'condition', 'keeps_fluid', 'top_up', 'subject', 'dealer_only', 'loosened_because', 'anchor', 'early', 'late', 'source', 'common_practice', 'note', 'retired'];
+
     /** @return array<string, array<mixed>> */
     public function rules(): array
     {
-        return [...self::ruleFields('', $this->isMethod('POST')), ...Circumstances::rules(), 'retired' => ['sometimes', 'boolean']];
+        return [...self::ruleFields('', $this->isMethod('POST')), ...Circumstances::rules(), 'retired' => ['sometimes', 'boolean'], 'for_all' => ['sometimes', 'boolean']];
     }
 
     /**
@@ -41,6 +45,18 @@ final class RuleRequest extends FormRequest
             "{$path}book" => ['sometimes', 'nullable', 'array'],
             ...self::intervalFields("{$path}every."), ...self::intervalFields("{$path}book."), ...self::intervalFields("{$path}first.*."),
             "{$path}anchor" => ['sometimes', Among::enum(Anchor::class)],
+            "{$path}windows" => ['sometimes', 'array', 'max:6'],
+            "{$path}windows.*.name" => ['sometimes', 'nullable', 'string', 'max:40', 'not_regex:/[\\r\\n\\t]/'],
+            "{$path}windows.*.from" => ['required', 'string', new DayOfYear],
+            "{$path}windows.*.to" => ['required', 'string', new DayOfYear],
+            "{$path}condition" => ['sometimes', 'nullable', 'string', 'max:200'],
+            "{$path}contained_in" => ['sometimes', 'nullable', 'integer'],
+            "{$path}goes_with" => ['sometimes', 'nullable', 'integer'],
+            "{$path}keeps_fluid" => ['sometimes', 'boolean'],
+            "{$path}top_up" => ['sometimes', 'nullable', 'string', 'max:40', new TypedVolume],
+            "{$path}subject" => ['sometimes', 'nullable', Among::enum(Subject::class)],
+            "{$path}dealer_only" => ['sometimes', 'boolean'],
+            "{$path}loosened_because" => ['sometimes', 'nullable', 'string', 'max:500'],
             "{$path}early" => ['sometimes', 'numeric', 'between:0,1'],
             "{$path}late" => ['sometimes', 'numeric', 'between:0,1'],
             "{$path}source" => ['sometimes', Among::enum(Source::class)],
@@ -60,7 +76,15 @@ final class RuleRequest extends FormRequest
      */
     public static function columns(array $given): array
     {
-        $columns = array_intersect_key($given, array_flip(['task', 'kind', 'anchor', 'early', 'late', 'source', 'common_practice', 'note', 'retired']));
+        $columns = array_intersect_key($given, array_flip(self::AS_GIVEN));
+        foreach (['contained_in', 'goes_with'] as $relation) {
+            if (array_key_exists($relation, $given)) {
+                $columns["{$relation}_id"] = $given[$relation];
+            }
+        }
+        if (isset($given['windows'])) {
+            $columns['windows'] = array_values(array_map(fn (array $window): array => ['name' => trim($window['name'] ?? ''), 'from' => $window['from'], 'to' => $window['to']], $given['windows']));
+        }
         foreach (['every', 'book'] as $interval) {
             if (array_key_exists($interval, $given)) {
                 $columns[$interval] = $given[$interval] === null ? null : self::read($given[$interval]);
@@ -68,16 +92,6 @@ final class RuleRequest extends FormRequest
         }
 
         return isset($given['first']) ? [...$columns, 'first' => array_values(array_map(self::read(...), $given['first']))] : $columns;
-    }
-
-    /** @throws Refusal if the rule could never fall due */
-    public static function refuseImpossible(Rule $rule, string $path = ''): void
-    {
-        try {
-            $rule->toCore();
-        } catch (\InvalidArgumentException) {
-            throw Refusal::field("{$path}every", 'Give hours, a distance or months: after how much does it come again?');
-        }
     }
 
     /** @return array<string, array<mixed>> */

@@ -4,25 +4,34 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use Core\Measure\Plain;
+use Core\Measure\Quantity;
 use Core\Procedure\Caution;
 use Core\Reckoner\Answer;
 use Core\Schedule\TaskStanding;
+use Core\Schedule\Tightening;
 
 /** A rule with what it says now, as the contract's `Rule`. */
 final class RuleShape
 {
     /** @return array<string, mixed> */
-    public static function of(Rule $rule, TaskStanding $task, Machine $machine): array
+    public static function of(Rule $rule, TaskStanding $task, Reckoning $reckoning): array
     {
         $standing = $task->standing;
         $points = $standing->points;
+        $machine = $reckoning->machine;
         $unit = $machine->distanceUnit();
         $km = $points['km'] ?? null;
 
         return [
             ...$rule->toRecord(),
             'cautions' => Caution::for($machine->class, $task->task),
-            'in_words' => $standing->rule->every->inWords($unit),
+            'in_words' => $rule->setRelation('machine', $machine)->inWords(),
+            'top_up_in_words' => $rule->top_up === null ? null : Quantity::parse($rule->top_up)->display(),
+            'about' => $rule->subject()->value,
+            'shared' => $machine->sharedRulebook?->standOf($rule, RuleCopy::keys($machine)),
+            'warranty' => self::warranty($rule, $reckoning),
+            'tightened' => $standing->rule->tightenings === [] ? null : implode(' ', array_map(fn (Tightening $one): string => $one->inWords($unit), array_values($standing->rule->tightenings))),
             'standing' => [
                 'state' => $standing->state->value,
                 'due' => [
@@ -39,9 +48,25 @@ final class RuleShape
                 'runs_for' => Answer::number($standing->runsFor()),
                 'share_used' => Answer::number($standing->shareUsed()),
                 'expected_days' => $task->expectedDays,
+                'when' => LineShape::passage($task->when),
+                'when_in_words' => $task->when === null || $task->expectedDays <= 0 || $task->when->isCertain() ? null : ucfirst($task->when->inWords($reckoning->yard->today())).'.',
                 'why' => $standing->why($unit),
                 'notes' => $standing->notes,
             ],
         ];
+    }
+
+    /** What a warranty has to say of it; null where none runs, or it keeps to the book. */
+    private static function warranty(Rule $rule, Reckoning $reckoning): ?string
+    {
+        $now = $reckoning->now();
+        $extended = $reckoning->machine->extendedWarranty();
+        $warranty = $reckoning->machine->warranty();
+
+        return match (true) {
+            $rule->dealer_only && $extended->runs($now) => "The dealer's while the extended warranty runs {$extended->inWords()}: his record is what counts.",
+            $rule->toCore()?->isLooserThanBook() === true && $warranty->runs($now) => "Looser than the book while the warranty runs {$warranty->inWords()}. ".($rule->loosened_because === null ? 'Nobody said why.' : 'Reason: '.Plain::within($rule->loosened_because)),
+            default => null,
+        };
     }
 }

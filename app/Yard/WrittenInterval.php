@@ -7,6 +7,7 @@ namespace App\Yard;
 use Brick\Math\BigDecimal;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;
+use Core\Schedule\YearWindow;
 
 /** An interval as the keeper wrote it, distances in kilometres or miles, and as the rules reckon it. */
 final class WrittenInterval
@@ -41,5 +42,11 @@ final class WrittenInterval
             'km' => $interval->km === null ? null : (string) $interval->km,
             'months' => $interval->months,
         ], fn (string|int|null $length): bool => $length !== null);
+    }
+
+    /** @return array{name: string, from: string, to: string} */
+    public static function window(YearWindow $window): array
+    {
+        return ['name' => $window->name, 'from' => $window->from(), 'to' => $window->to()];
     }
 }

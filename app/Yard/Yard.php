@@ -7,6 +7,7 @@ namespace App\Yard;
 use App\Contract\Versioned;
 use Carbon\CarbonImmutable;
 use Core\Meter\MeterUnit;
+use Core\Schedule\SeverityTable;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -16,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $time_zone
  * @property MeterUnit $distance_unit
+ * @property array<string, array<string, string>>|null $severity shares that differ from the usual, by severity and subject
  * @property int $version
  */
 final class Yard extends Model
@@ -34,7 +36,7 @@ final class Yard extends Model
 
     protected function casts(): array
     {
-        return ['distance_unit' => MeterUnit::class];
+        return ['distance_unit' => MeterUnit::class, 'severity' => 'array'];
     }
 
     /** The present moment on the yard's own clock. */
@@ -52,6 +54,11 @@ final class Yard extends Model
     public function dayOf(\DateTimeInterface $instant): \DateTimeImmutable
     {
         return new \DateTimeImmutable(CarbonImmutable::instance($instant)->setTimezone($this->time_zone)->format('Y-m-d').'T00:00:00Z');
+    }
+
+    public function severityTable(): SeverityTable
+    {
+        return SeverityTable::with($this->severity ?? []);
     }
 
     /** @return array<string, mixed> */

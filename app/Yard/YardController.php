@@ -7,8 +7,11 @@ namespace App\Yard;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\MachineClass;
+use Core\Schedule\Severity;
+use Core\Schedule\SeverityTable;
 use Core\Schedule\StarterRule;
 use Core\Schedule\StarterRulebook;
+use Core\Schedule\Subject;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
@@ -33,6 +36,7 @@ final readonly class YardController
             'week' => (int) $this->yard->today()->format('W'),
             'machines' => (int) $counts->sum(),
             'headline' => Headline::of($this->firstNames($counts), $counts->all()),
+            'severities' => $this->severities(),
             'places' => Machine::query()->where('retired', false)->distinct()->orderBy('place')->pluck('place')->all(),
             'classes' => array_map(fn (MachineClass $class): array => [
                 'class' => $class->value,
@@ -48,25 +52,62 @@ final readonly class YardController
             'name' => ['sometimes', 'required', 'string', 'max:80'],
             'time_zone' => ['sometimes', 'required', 'timezone:all'],
             'distance_unit' => ['sometimes', 'required', 'in:km,mi'],
+            'severity' => ['sometimes', 'array:'.implode(',', array_column(Severity::cases(), 'value'))],
+            'severity.*' => ['array:'.implode(',', array_column(Subject::cases(), 'value'))],
+            'severity.*.*' => ['numeric', 'gt:0', 'max:1'],
         ]);
+        if (isset($given['severity'])) {
+            $given['severity'] = array_map(fn (array $shares): array => array_map(strval(...), $shares), $given['severity']);
+        }
         $yard = $this->yard->changeAsSeen($request, fn (Yard $current) => $current->fill($given), fn (Yard $current): array => $current->toRecord());
+
+        if (isset($given['severity'])) {
+            YardLine::rebuild($yard);
+        }
 
         return $yard->respond($yard->toRecord());
     }
 
-    /** A rulebook to begin with, by class; every figure is common practice. */
-    public function starterRulebook(Request $request): JsonResponse
+    /** Rulebooks to begin with, by class, the usual one first; every figure is common practice. */
+    public function starterRulebooks(Request $request): JsonResponse
     {
         $class = MachineClass::from($request->validate(['class' => ['required', Among::enum(MachineClass::class)]])['class']);
 
-        return new JsonResponse(['class' => $class->value, 'rules' => array_map(fn (StarterRule $rule): array => [
-            'task' => $rule->task,
-            'kind' => $rule->kind->value,
-            'first' => array_map(fn (Interval $first): object => (object) WrittenInterval::fromCore($first), $rule->first === null ? [] : [$rule->first]),
-            'every' => (object) WrittenInterval::fromCore($rule->every),
-            'note' => $rule->note,
-            'common_practice' => true,
+        return new JsonResponse(['class' => $class->value, 'rulebooks' => array_map(fn (StarterRulebook $rulebook): array => [
+            'name' => $rulebook->name,
+            'for' => $rulebook->for,
+            'rules' => array_map(fn (StarterRule $rule): array => [
+                'task' => $rule->task,
+                'kind' => $rule->kind->value,
+                'first' => array_map(fn (Interval $first): object => (object) WrittenInterval::fromCore($first), $rule->first === null ? [] : [$rule->first]),
+                'every' => (object) WrittenInterval::fromCore($rule->every),
+                'windows' => array_map(WrittenInterval::window(...), $rule->windows),
+                'condition' => $rule->condition,
+                'anchor' => $rule->anchor->value,
+                'in_words' => $rule->toRule()->inWords(),
+                'note' => $rule->note,
+                'common_practice' => true,
+            ], $rulebook->rules),
         ], StarterRulebook::for($class)), 'sources' => ['common practice']]);
+    }
+
+    /** @return list<array<string, mixed>> every severity with the share it leaves of each subject's intervals, and the usual one */
+    private function severities(): array
+    {
+        $table = $this->yard->severityTable();
+        $usual = SeverityTable::usual();
+
+        return array_map(fn (Severity $severity): array => [
+            'severity' => $severity->value,
+            'label' => $severity->label(),
+            'by_use' => $severity->wearsByUse(),
+            'shares' => array_map(fn (Subject $subject): array => [
+                'subject' => $subject->value,
+                'label' => $subject->label(),
+                'share' => (string) $table->factor($severity, $subject),
+                'usual' => (string) $usual->factor($severity, $subject),
+            ], Subject::cases()),
+        ], Severity::cases());
     }
 
     /**

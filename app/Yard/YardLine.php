@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
  * @property int $facts_version
  * @property string $reckoned_on
  * @property string $state
+ * @property string $season hash of the class's season that it was reckoned with
  * @property int $urgency
  * @property int $days_left
  * @property array<string, mixed> $line
@@ -66,14 +67,20 @@ final class YardLine extends Model
     /** Makes every line anew from the facts. */
     public static function rebuild(Yard $yard): int
     {
+        WeeklyReadings::rebuild($yard);
+        ClassSeason::query()->delete();
+
         return self::reckonEach(Machine::query()->where('retired', false), $yard);
     }
 
-    /** @return Builder<Machine> machines without a line for today */
+    /** @return Builder<Machine> machines without a line for today, or with one reckoned by a season that no longer holds */
     private static function stale(Yard $yard): Builder
     {
+        $today = $yard->today();
+
         return Machine::query()->where('retired', false)->whereNotExists(fn ($lines) => $lines->from('yard_lines')
-            ->whereColumn('yard_lines.machine_id', 'machines.id')->where('reckoned_on', $yard->today()->format('Y-m-d')));
+            ->join('class_seasons', 'class_seasons.hash', '=', 'yard_lines.season')->whereColumn('class_seasons.class', 'machines.class')
+            ->whereColumn('yard_lines.machine_id', 'machines.id')->where('reckoned_on', $today->format('Y-m-d'))->where('month', $today->format('Y-m')));
     }
 
     /**
@@ -102,12 +109,13 @@ final class YardLine extends Model
                 'machine_id' => $id,
                 'facts_version' => $reckoning->machine->facts_version,
                 'reckoned_on' => $yard->today()->format('Y-m-d'),
+                'season' => $reckoning->season->hash,
                 'state' => $reckoning->state(),
                 'urgency' => array_search($reckoning->state(), array_keys(Headline::WORDS), true),
                 'days_left' => max(-self::NOBODY_CAN_TELL, min(self::NOBODY_CAN_TELL, $reckoning->outlook->expectedDays() ?? self::NOBODY_CAN_TELL)),
                 'line' => json_encode(LineShape::of($reckoning), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             ];
         }
-        self::query()->upsert($rows, ['machine_id'], ['facts_version', 'reckoned_on', 'state', 'urgency', 'days_left', 'line']);
+        self::query()->upsert($rows, ['machine_id'], ['facts_version', 'reckoned_on', 'season', 'state', 'urgency', 'days_left', 'line']);
     }
 }

@@ -7,7 +7,6 @@ namespace Core\Chart;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
-use Core\Schedule\YearWindow;
 
 /** A chart as a CSV file by RFC 4180: a row for each task, a column for each first point, interval and part of the year; {@see ChartReader} reads it back. */
 final class ChartCsv
@@ -55,15 +54,10 @@ final class ChartCsv
             }
         }
         foreach ($row->windows as $window) {
-            $marked[self::season($window)] = [4, (float) str_replace('-', '.', $window->from())];
+            $marked[Heading::ofSeason($window)] = [4, (float) str_replace('-', '.', $window->from())];
         }
 
         return $marked;
-    }
-
-    private static function season(YearWindow $window): string
-    {
-        return ($window->name === '' ? Heading::UNNAMED : $window->name)." {$window->from()} to {$window->to()}";
     }
 
     private static function order(Interval $interval): float

@@ -66,6 +66,12 @@ final readonly class Heading
         };
     }
 
+    /** The head of a column for a part of the year. */
+    public static function ofSeason(YearWindow $window): string
+    {
+        return ($window->name === '' ? self::UNNAMED : $window->name)." {$window->from()} to {$window->to()}";
+    }
+
     private static function season(string $text, string $name, string $from, string $to): self
     {
         try {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Meter\MeterUnit;
 
 /** When a task is due: points at which it comes first, the interval at which it comes again, and how much early or late still counts. */
 final readonly class Rule
@@ -78,6 +79,23 @@ final readonly class Rule
         usort($points, fn (BigDecimal $one, BigDecimal $other): int => $one->compareTo($other));
 
         return $points;
+    }
+
+    /**
+     * `every 100 h or 12 months, first at 25 h`, `in spring, 1 March to 15 April`, `when a check says so: water shows`
+     *
+     * @param  MeterUnit  $distance  the unit that distances are told in
+     */
+    public function inWords(MeterUnit $distance = MeterUnit::Kilometres): string
+    {
+        $parts = [
+            $this->every->isEmpty() ? '' : 'every '.$this->every->inWords($distance),
+            ...array_map(fn (YearWindow $window): string => 'in '.$window->inWords(), $this->windows),
+            ...array_map(fn (Interval $first): string => 'first at '.$first->inWords($distance), array_filter($this->first, fn (Interval $first): bool => ! $first->isEmpty())),
+            $this->condition === null ? '' : "when a check says so: {$this->condition}",
+        ];
+
+        return implode(', ', array_filter($parts, fn (string $part): bool => $part !== ''));
     }
 
     public function uses(Limit $limit): bool

@@ -21,7 +21,7 @@ final readonly class Rulebook
         foreach ($this->lines as $line) {
             $this->refuseCircle($line, fn (RulebookLine $one): ?string => $one->containedIn);
             $this->refuseCircle($line, fn (RulebookLine $one): ?string => $one->goesWith);
-            if ($line->rule === null && ! isset($this->lines[(string) $line->goesWith])) {
+            if ($line->rule === null && $this->named($line->goesWith) === null) {
                 throw new \InvalidArgumentException("{$line->task->name} never falls due.");
             }
         }
@@ -72,7 +72,7 @@ final readonly class Rulebook
             $done = [...$done, ...($facts[$bigger->task->id] ?? new RuleFacts)->done];
         }
         $own = $line->rule === null ? null : Standing::of($line->rule, $known->start, $done, $now, $known->skipped, $known->call);
-        $host = $this->lines[(string) $line->goesWith] ?? null;
+        $host = $this->named($line->goesWith);
         if ($host !== null) {
             return Standing::goingWith($host->task, $this->standing($host, $facts, $now), $own, Standing::newest($done));
         }
@@ -84,18 +84,23 @@ final readonly class Rulebook
     private function containers(RulebookLine $line): array
     {
         $containers = [];
-        while (($line = $this->lines[(string) $line->containedIn] ?? null) !== null) {
+        while (($line = $this->named($line->containedIn)) !== null) {
             $containers[] = $line;
         }
 
         return $containers;
     }
 
+    private function named(?string $id): ?RulebookLine
+    {
+        return $id === null ? null : $this->lines[$id] ?? null;
+    }
+
     /** @param  \Closure(RulebookLine): ?string  $next */
     private function refuseCircle(RulebookLine $line, \Closure $next): void
     {
         $seen = [];
-        for ($at = $line; $at !== null; $at = $this->lines[(string) $next($at)] ?? null) {
+        for ($at = $line; $at !== null; $at = $this->named($next($at))) {
             if (isset($seen[$at->task->id])) {
                 throw new \InvalidArgumentException("{$line->task->name} would come round to itself.");
             }

@@ -34,7 +34,7 @@ final readonly class Standing
         public array $points,
         public ?DuePoint $limiting,
         public array $notes,
-        private ?Point $last,
+        public ?Point $last,
         private ?Call $call = null,
         private ?string $host = null,
     ) {
@@ -81,7 +81,11 @@ final readonly class Standing
         return new self($rule, $state, $points, $limiting, $notes, self::newest($done), $call);
     }
 
-    /** Of a task that goes with another, and has no interval of its own or comes later by it: due whenever the other is. */
+    /**
+     * Of a task that goes with another, and has no interval of its own or comes later by it: due whenever the other is.
+     *
+     * @param  Point|null  $last  when it was last done itself
+     */
     public static function goingWith(Task $host, self $hosts, ?self $own, ?Point $last): self
     {
         if ($own !== null && ($own->call !== null || $hosts->limiting === null || $own->limiting?->comesBefore($hosts->limiting) === true)) {
@@ -90,7 +94,7 @@ final readonly class Standing
         $missed = $hosts->last?->date !== null && ($last?->date === null || $last->date < $hosts->last->date);
         $notes = $missed ? [sprintf('Left out when %s was last done, on %s.', Plain::within($host->name), Plain::day($hosts->last->date))] : [];
 
-        return new self($hosts->rule, $hosts->state, $hosts->points, $hosts->limiting, $notes, $last, $hosts->call, $host->name);
+        return new self($hosts->rule, $hosts->state, $hosts->points, $hosts->limiting, $notes, $hosts->last, $hosts->call, $host->name);
     }
 
     /** Whether it is due because a check said so, before its own point came. */

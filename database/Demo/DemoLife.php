@@ -59,7 +59,7 @@ final class DemoLife
     /** @return list<StarterRule> */
     public function rules(): array
     {
-        return StarterRulebook::for($this->machine->class);
+        return StarterRulebook::for($this->machine->class)[0]->rules;
     }
 
     private function live(): void

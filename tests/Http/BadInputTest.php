@@ -55,7 +55,7 @@ final class BadInputTest extends TestCase
         yield 'no such class' => [['class' => 'submarine'], 'class', 'That is not one of the choices.'];
         yield 'a meter without a reading' => [['meters' => [['unit' => 'h']]], 'meters.0.value', 'What does the meter show now?'];
         yield 'a meter of its own kind' => [['meters' => [['unit' => 'furlong', 'value' => 1]]], 'meters.0.unit', 'That is not one of the choices.'];
-        yield 'a rule that never comes' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => []]]], 'rules.0.every', 'Give hours, a distance or months: after how much does it come again?'];
+        yield 'a rule that never comes' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => []]]], 'rules.0.every', 'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.'];
         yield 'an interval of nothing' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => '0']]]], 'rules.0.every.hours', 'The hours must be above zero.'];
         yield 'a window beyond the interval' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 9], 'early' => 4]]], 'rules.0.early', 'From 0 to 1.'];
         yield 'a beginning nobody knows' => [['history' => 'unknown', 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 9], 'counts_from' => 'beginning']]], 'rules.0.counts_from', 'Nobody knows this machine\'s beginning. Say when it was last done, or leave it unknown.'];

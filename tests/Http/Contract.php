@@ -66,7 +66,7 @@ final class Contract
         $type = explode(';', (string) $type)[0];
         Assert::assertArrayHasKey($type, $response['content'], "{$method} {$template} answers {$status} as {$type}");
         if (isset($response['content'][$type]['schema'])) {
-            $this->matches(json_decode($body), [...$pointer, 'content', $type, 'schema'], "{$method} {$template} {$status}");
+            $this->matches(str_ends_with($type, 'json') ? json_decode($body) : $body, [...$pointer, 'content', $type, 'schema'], "{$method} {$template} {$status}");
         }
     }
 

@@ -26,9 +26,14 @@ final class DoorsTest extends TestCase
     private const WHO = [
         'GET /openapi.yaml' => self::STRANGER, 'GET /docs' => self::STRANGER, 'GET /session' => self::STRANGER, 'POST /session' => self::STRANGER, 'POST /first-keeper' => self::STRANGER,
         'GET /pulse' => self::ALL, 'DELETE /session' => self::ALL, 'PUT /password' => self::ALL, 'GET /tokens' => self::ALL, 'POST /tokens' => self::ALL, 'DELETE /tokens/{token}' => self::ALL, 'POST /reckon/{name}' => self::ALL,
+        'GET /calendar/{token}.ics' => self::STRANGER, 'GET /calendar-feeds' => self::ALL, 'POST /calendar-feeds' => self::ALL, 'DELETE /calendar-feeds/{feed}' => self::ALL,
+        'GET /machines/{machine}/use' => self::ALL, 'GET /machines/{machine}/chart' => self::ALL, 'GET /machines/{machine}/chart.csv' => self::ALL, 'GET /rules/{rule}/consequences' => self::ALL,
+        'GET /shared-rulebooks' => self::KEEPER, 'PUT /machines/{machine}/chart' => self::KEEPER, 'POST /machines/{machine}/rulebook-copy' => self::KEEPER,
+        'POST /machines/{machine}/shared-rulebook' => self::KEEPER, 'PUT /machines/{machine}/shared-rulebook' => self::KEEPER, 'DELETE /machines/{machine}/shared-rulebook' => self::KEEPER,
+        'POST /machines/{machine}/skips' => self::SERVICE, 'POST /machines/{machine}/calls' => self::WRITE, 'POST /machines/{machine}/reminders' => self::SERVICE,
         'GET /people' => self::KEEPER, 'POST /people' => self::KEEPER, 'PATCH /people/{person}' => self::KEEPER,
         'GET /yard' => self::ALL, 'GET /machines' => self::ALL, 'GET /machines/{machine}' => self::ALL, 'GET /machines/{machine}/entries' => self::ALL, 'GET /entries' => self::ALL,
-        'PATCH /yard' => self::KEEPER, 'GET /starter-rulebook' => self::KEEPER, 'POST /machines' => self::KEEPER, 'PATCH /machines/{machine}' => self::KEEPER, 'POST /machines/{machine}/rules' => self::KEEPER, 'PATCH /rules/{rule}' => self::KEEPER,
+        'PATCH /yard' => self::KEEPER, 'GET /starter-rulebooks' => self::KEEPER, 'POST /machines' => self::KEEPER, 'PATCH /machines/{machine}' => self::KEEPER, 'POST /machines/{machine}/rules' => self::KEEPER, 'PATCH /rules/{rule}' => self::KEEPER,
         'POST /machines/{machine}/readings' => self::WRITE, 'POST /machines/{machine}/stand-downs' => self::WRITE, 'POST /log-line' => self::WRITE, 'POST /log-line/preview' => self::WRITE,
         'POST /machines/{machine}/services' => self::SERVICE, 'POST /machines/{machine}/meters' => self::SERVICE, 'POST /machines/{machine}/lifts' => self::SERVICE,
         'POST /entries/{entry}/strike' => self::SERVICE, 'POST /entries/{entry}/correction' => self::SERVICE,
@@ -51,7 +56,7 @@ final class DoorsTest extends TestCase
         $rule = $this->ruleId($machine);
         foreach (self::WHO as $operation => $allowed) {
             [$method, $path] = explode(' ', $operation);
-            $address = '/api'.strtr($path, ['{machine}' => $machine, '{entry}' => $entry, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert']);
+            $address = '/api'.strtr($path, ['{machine}' => $machine, '{entry}' => $entry, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert', '{feed}' => 1]);
             foreach (self::STRANGER as $who) {
                 $this->app['auth']->forgetGuards();
                 $this->flushSession();

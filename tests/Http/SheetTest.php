@@ -134,7 +134,7 @@ final class SheetTest extends TestCase
 
         self::assertSame(['50 h, air cleaner', '100 h, engine oil and 1 more'], $stakes->where('by_date', false)->take(2)->pluck('label')->all());
         $byDate = $stakes->firstWhere('by_date', true);
-        self::assertSame(['1 month, coolant', '2026-06-01'], [$byDate['label'], $byDate['date']]);
+        self::assertSame(['1 month, coolant', '2026-06-01'], [$byDate['label'], $byDate['when']['p50']]);
         self::assertTrue($stakes->where('at', '150')->first()['again']);
     }
 

@@ -19,6 +19,7 @@ use Core\Schedule\RailUnit;
 use Core\Schedule\Rule;
 use Core\Schedule\Stake;
 use Core\Schedule\Standing;
+use Core\Schedule\StarterRule;
 use Core\Schedule\StarterRulebook;
 use Core\Schedule\State;
 use Core\Schedule\Task;
@@ -102,9 +103,11 @@ final class OutlookTest extends TestCase
     public function test_every_class_has_a_rulebook_to_begin_with_and_cautions_where_they_matter(): void
     {
         foreach (MachineClass::cases() as $class) {
-            foreach (StarterRulebook::for($class) as $starter) {
-                $rule = new Rule($starter->every, $starter->first === null ? [] : [$starter->first]);
-                self::assertNotSame('', $rule->every->inWords());
+            self::assertGreaterThan(1, count(StarterRulebook::for($class)), 'keepers differ');
+            foreach (StarterRulebook::for($class) as $rulebook) {
+                self::assertNotSame('', $rulebook->for);
+                $tasks = array_map(fn (StarterRule $starter): string => $starter->task.$starter->kind->value.($starter->toRule()->inWords() === '' ? 'never' : ''), $rulebook->rules);
+                self::assertSame($tasks, array_unique($tasks), "{$class->value}: {$rulebook->name}");
             }
         }
         $cautions = fn (MachineClass $class, string $task): string => implode(' ', Caution::for($class, new Task('1', $task, TaskKind::Replace)));

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calendar;
+
+use App\Yard\Machine;
+use App\Yard\Reckoning;
+use App\Yard\Yard;
+use Carbon\CarbonImmutable;
+use Core\Schedule\Day;
+use Core\Schedule\Point;
+use Core\Schedule\TaskStanding;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Cache;
+
+/**
+ * A due point as calendars know it: it keeps its identity from one service to the next however its day moves, and is cancelled when it is done.
+ *
+ * @property int $id
+ * @property int $rule_id
+ * @property int $machine_id
+ * @property string $cycle hash of when the task was last done
+ * @property CarbonImmutable $day
+ * @property string $summary
+ * @property string $description
+ * @property int $sequence
+ * @property CarbonImmutable $changed_at
+ * @property CarbonImmutable|null $cancelled_at
+ */
+final class CalendarEvent extends Model
+{
+    /** Calendars that look this seldom may miss that something is done. */
+    private const DAYS_CANCELLED_ONES_STAY = 90;
+
+    /** Nobody plans further ahead. */
+    private const FURTHEST_DAYS = 730;
+
+    private const MACHINES_AT_ONCE = 100;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['day' => 'immutable_date', 'changed_at' => 'immutable_datetime', 'cancelled_at' => 'immutable_datetime'];
+    }
+
+    /** Brings every event in line with what falls due today, once for each change of the facts. */
+    public static function bringUpToDate(Yard $yard): void
+    {
+        $facts = Machine::query()->toBase()->selectRaw('count(*) as machines, sum(facts_version) as versions')->first();
+        $stamp = "{$facts?->machines}-{$facts?->versions}-{$yard->version}-{$yard->today()->format('Y-m-d')}";
+        Cache::lock('calendar-events', 60)->block(60, function () use ($yard, $stamp): void {
+            if (Cache::get('calendar-events-stamp') === $stamp) {
+                return;
+            }
+            foreach (Machine::query()->where('retired', false)->with('meters', 'rules')->lazyById(self::MACHINES_AT_ONCE)->chunk(self::MACHINES_AT_ONCE) as $machines) {
+                foreach (Reckoning::ofAll($machines->all(), $yard) as $reckoning) {
+                    self::follow($reckoning);
+                }
+            }
+            self::query()->whereNull('cancelled_at')->whereIn('machine_id', Machine::query()->select('id')->where('retired', true))->get()->each->cancel();
+            self::query()->where('cancelled_at', '<', now()->subDays(self::DAYS_CANCELLED_ONES_STAY))->delete();
+            Cache::forever('calendar-events-stamp', $stamp);
+        });
+    }
+
+    private static function follow(Reckoning $reckoning): void
+    {
+        $known = self::query()->where('machine_id', $reckoning->machine->id)->get()->keyBy(fn (self $event): string => "{$event->rule_id}.{$event->cycle}");
+        foreach ($reckoning->standings as $ruleId => $standing) {
+            $told = self::telling($standing, $reckoning);
+            if ($told === null) {
+                continue;
+            }
+            $cycle = self::cycle($standing->standing->last);
+            $event = $known->pull("{$ruleId}.{$cycle}") ?? new self(['rule_id' => $ruleId, 'machine_id' => $reckoning->machine->id, 'cycle' => $cycle, 'sequence' => -1]);
+            $event->fill([...$told, 'cancelled_at' => null]);
+            if ($event->isDirty()) {
+                $event->fill(['sequence' => $event->sequence + 1, 'changed_at' => now()])->save();
+            }
+        }
+        $known->whereNull('cancelled_at')->each->cancel();
+    }
+
+    public function cancel(): void
+    {
+        $this->update(['cancelled_at' => now(), 'changed_at' => now(), 'sequence' => $this->sequence + 1]);
+    }
+
+    /** @return array{day: string, summary: string, description: string}|null null where no day can be told */
+    private static function telling(TaskStanding $standing, Reckoning $reckoning): ?array
+    {
+        $today = Day::number($reckoning->yard->today());
+        if ($standing->when === null || $standing->when->p50 > $today + self::FURTHEST_DAYS) {
+            return null;
+        }
+        $task = mb_strtolower(mb_substr($standing->task->name, 0, 1)).mb_substr($standing->task->name, 1);
+        $band = $standing->when->isCertain() || $standing->expectedDays <= 0 ? '' : ' '.ucfirst($standing->when->inWords($reckoning->yard->today())).'.';
+
+        return [
+            'day' => Day::of(max($today, $standing->when->p50))->format('Y-m-d'),
+            'summary' => "{$reckoning->machine->name}: {$task}",
+            'description' => $standing->standing->why($reckoning->machine->distanceUnit()).$band,
+        ];
+    }
+
+    private static function cycle(?Point $last): string
+    {
+        return substr(hash('xxh128', implode('|', [$last?->hours, $last?->km, $last?->date?->format('Y-m-d')])), 0, 16);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calendar;
+
+use App\Contract\Refusal;
+use App\People\Person;
+use App\People\Role;
+use App\Yard\Yard;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Calendar addresses, and what is fetched from them. */
+final class CalendarFeedController
+{
+    private const MOST_FEEDS = 10;
+
+    public function index(Request $request): JsonResponse
+    {
+        $feeds = CalendarFeed::query()->where('person_id', $this->person($request)->id)->orderBy('id')->get();
+
+        return new JsonResponse(['feeds' => $feeds->map(fn (CalendarFeed $feed): array => $feed->toRecord())->all()]);
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $given = $request->validate(['whole_yard' => ['required', 'boolean'], 'remind_days' => ['required', 'integer', 'between:0,60']]);
+        $person = $this->person($request);
+        if ($given['whole_yard'] && $person->role !== Role::Keeper) {
+            throw Refusal::field('whole_yard', 'Only a keeper opens a calendar of the whole yard. Yours has the machines you may use.');
+        }
+        if (CalendarFeed::query()->where('person_id', $person->id)->count() >= self::MOST_FEEDS) {
+            throw Refusal::conflict('You have '.self::MOST_FEEDS.' calendar addresses. Give one up first.');
+        }
+
+        return new JsonResponse(CalendarFeed::open($person, $given['whole_yard'], $given['remind_days'])->toRecord(), 201);
+    }
+
+    public function destroy(Request $request, int $feed): Response
+    {
+        CalendarFeed::query()->where('person_id', $this->person($request)->id)->findOrFail($feed)->delete();
+
+        return new Response('', 204);
+    }
+
+    public function show(string $token, Yard $yard): Response
+    {
+        $feed = CalendarFeed::byToken($token) ?? abort(404);
+        CalendarEvent::bringUpToDate($yard);
+        $events = CalendarEvent::query()->orderBy('day')->orderBy('id');
+        if (! $feed->whole_yard && $feed->person->role === Role::Operator && ! $feed->person->may_use_all_machines) {
+            $events->whereIn('machine_id', $feed->person->machines()->select('machines.id'));
+        }
+
+        return new Response(DueCalendar::write($events->lazy(), $yard, $feed->remind_days), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=600']);
+    }
+
+    private function person(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use App\Contract\Refusal;
+use Core\Schedule\Rulebook;
+use Core\Schedule\RulebookLine;
+
+/** Refuses a rule that cannot stand in its machine's rulebook as it is written. */
+final readonly class RulebookCheck
+{
+    public function __construct(private Yard $yard)
+    {
+    }
+
+    /**
+     * @param  string  $path  of the rule's fields in the request
+     *
+     * @throws Refusal if it never falls due, hangs together with what is not there or with itself, or is loosened under warranty without a reason
+     */
+    public function refuse(Machine $machine, Rule $rule, string $path = ''): void
+    {
+        try {
+            $rule->toCore();
+        } catch (\InvalidArgumentException) {
+            throw Refusal::field("{$path}every", 'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.');
+        }
+        $this->refuseLoose($machine, $rule, $path);
+        $others = $machine->rules()->whereKeyNot($rule->id ?? 0)->get();
+        foreach (['contained_in' => $rule->contained_in_id, 'goes_with' => $rule->goes_with_id] as $field => $id) {
+            if ($id !== null && ! $rule->retired && $others->find($id) === null) {
+                throw Refusal::field($path.$field, 'That task is not in this rulebook.');
+            }
+        }
+        $lines = $others->map(fn (Rule $other): RulebookLine => $other->toLine(fn ($core) => $core))->all();
+        try {
+            new Rulebook($rule->retired ? $lines : [...$lines, $rule->toLine(fn ($core) => $core)]);
+        } catch (\InvalidArgumentException $refused) {
+            $field = $rule->retired ? 'retired' : (str_contains($refused->getMessage(), 'itself') && $rule->contained_in_id !== null ? 'contained_in' : 'goes_with');
+            throw Refusal::field($path.$field, $rule->retired ? $refused->getMessage().' Give it an interval of its own first.' : 'These two would each wait for the other.');
+        }
+    }
+
+    private function refuseLoose(Machine $machine, Rule $rule, string $path): void
+    {
+        $loose = $rule->toCore()?->isLooserThanBook() === true && ! $rule->retired;
+        if (! $loose) {
+            $rule->loosened_because = null;
+
+            return;
+        }
+        $warranty = $machine->warranty();
+        if (trim((string) $rule->loosened_because) === '' && $warranty->runs(Reckoning::of($machine, $this->yard)->now())) {
+            throw Refusal::field("{$path}loosened_because", "Looser than the book while the warranty runs {$warranty->inWords()}: say why. It stays marked.");
+        }
+    }
+}

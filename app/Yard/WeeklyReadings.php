@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use App\Logbook\Entry;
+use Brick\Math\BigDecimal;
+use Core\Forecast\MeterHistory;
+use Core\Schedule\Day;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The last reading of each week of one meter, kept so that a forecast need not read years of the logbook. It follows from the entries and can be made
+ * again at any time.
+ *
+ * @property int $meter_id
+ * @property list<array{int, string}> $weekly day counted from 1 January 1970, and what the meter showed
+ */
+final class WeeklyReadings extends Model
+{
+    private const METERS_AT_ONCE = 50;
+
+    protected $primaryKey = 'meter_id';
+
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['weekly' => 'array'];
+    }
+
+    /** After a reading was written down. */
+    public static function add(Entry $reading, Yard $yard): void
+    {
+        $kept = self::query()->find($reading->meter_id) ?? new self(['meter_id' => $reading->meter_id, 'weekly' => []]);
+        $kept->weekly = self::lastOfEach([...$kept->weekly, self::pair((string) $reading->happened_at, (string) $reading->value, $yard)]);
+        $kept->save();
+    }
+
+    /** After a reading was struck. */
+    public static function remake(int $meterId, Yard $yard): void
+    {
+        self::make([$meterId], $yard);
+    }
+
+    /** Makes all of them anew from the logbook. */
+    public static function rebuild(Yard $yard): void
+    {
+        self::query()->delete();
+        foreach (Meter::query()->where('struck', false)->pluck('id')->chunk(self::METERS_AT_ONCE) as $ids) {
+            self::make($ids->all(), $yard);
+        }
+    }
+
+    /**
+     * What a machine has run week by week, whichever meter counted it.
+     *
+     * @param  iterable<Meter>  $meters  of one machine and one kind
+     * @param  Collection<int, self>  $kept  by meter id
+     */
+    public static function history(iterable $meters, Collection $kept): MeterHistory
+    {
+        $pairs = [];
+        foreach ($meters as $meter) {
+            foreach ($kept->find($meter->id)->weekly ?? [] as [$day, $shown]) {
+                $pairs[] = [$day, $meter->reckoned($shown)->toFloat()];
+            }
+        }
+
+        return MeterHistory::ofPairs($pairs);
+    }
+
+    /** @param  list<int>  $meterIds */
+    private static function make(array $meterIds, Yard $yard): void
+    {
+        $weekly = array_fill_keys($meterIds, []);
+        $readings = DB::table('entries')->whereIn('meter_id', $meterIds)->whereNull('struck_at')->orderBy('id')->select('meter_id', 'happened_at', 'value');
+        foreach ($readings->cursor() as $reading) {
+            $weekly[$reading->meter_id][] = self::pair($reading->happened_at, $reading->value, $yard);
+        }
+        self::query()->upsert(array_map(fn (int $id): array => ['meter_id' => $id, 'weekly' => json_encode(self::lastOfEach($weekly[$id]), JSON_THROW_ON_ERROR)], $meterIds), ['meter_id'], ['weekly']);
+    }
+
+    /** @return array{int, string} */
+    private static function pair(string $happenedAt, string $shown, Yard $yard): array
+    {
+        return [Day::number($yard->dayOf(new \DateTimeImmutable($happenedAt, new \DateTimeZone('UTC')))), (string) BigDecimal::of($shown)->stripTrailingZeros()];
+    }
+
+    /**
+     * @param  list<array{int, string}>  $pairs
+     * @return list<array{int, string}>
+     */
+    private static function lastOfEach(array $pairs): array
+    {
+        usort($pairs, fn (array $one, array $other): int => [$one[0], (float) $one[1]] <=> [$other[0], (float) $other[1]]);
+        $last = [];
+        foreach ($pairs as $pair) {
+            $last[MeterHistory::week($pair[0])] = $pair;
+        }
+
+        return array_values($last);
+    }
+}
