@@ -34,7 +34,7 @@ final class CalendarEvent extends Model
     private const DAYS_CANCELLED_ONES_STAY = 90;
 
     /** Nobody plans further ahead. */
-    private const FURTHEST_DAYS = 730;
+    private const FURTHEST_DAYS = 1100;
 
     private const MACHINES_AT_ONCE = 100;
 

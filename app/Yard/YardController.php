@@ -62,7 +62,7 @@ final readonly class YardController
         $yard = $this->yard->changeAsSeen($request, fn (Yard $current) => $current->fill($given), fn (Yard $current): array => $current->toRecord());
 
         if (isset($given['severity'])) {
-            YardLine::rebuild($yard);
+            YardLine::rebuild($this->yard->refresh());
         }
 
         return $yard->respond($yard->toRecord());

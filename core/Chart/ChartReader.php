@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
@@ -19,8 +17,10 @@ final class ChartReader
 
     private const LEAVE_OUT = 'leave_out';
 
-    /** @var array<string, Question> by id */
-    private array $questions = [];
+    private readonly Questions $questions;
+
+    /** @var list<Heading> */
+    private readonly array $headings;
 
     /** @var list<string> */
     private array $remarks = [];
@@ -34,13 +34,11 @@ final class ChartReader
     /** @var array<int, string> by row: the bigger task that it names */
     private array $named = [];
 
-    /** @var list<Heading> */
-    private array $headings;
-
     /** @param  array<string, string>  $answers  by the id of their question */
-    private function __construct(private readonly WrittenTable $table, private readonly array $answers, private readonly MeterUnit $unit)
+    private function __construct(private readonly WrittenTable $table, array $answers, private readonly MeterUnit $unit)
     {
-        $this->headings = array_map(fn (string $text): Heading => Heading::read($text, $unit), $table->headings);
+        $this->questions = new Questions($answers);
+        $this->headings = $table->understood($unit);
     }
 
     /**
@@ -54,45 +52,41 @@ final class ChartReader
         $reader = new self($table, $answers, $unit);
         $reader->understandHeadings();
         foreach ($table->rows as $row) {
-            $reader->readRow($row['line'], $row['task'], $row['cells']);
+            $reader->readRow($row);
         }
-        if ($reader->rows === [] && $reader->questions === []) {
+        if ($reader->rows === [] && $reader->questions->open() === []) {
             throw new NotAChart('No row has a mark under a heading that is understood.');
         }
 
-        return new ChartReading($reader->withContainers(), array_values($reader->questions), $reader->remarks);
+        return new ChartReading($reader->withContainers(), $reader->questions->open(), $reader->remarks);
     }
 
     private function understandHeadings(): void
     {
-        $understood = 0;
-        foreach ($this->headings as $index => $heading) {
-            if ($heading->kind !== HeadingKind::Unknown) {
-                $understood++;
-            } elseif ($this->columnHasWords($index)) {
-                $name = $heading->text === '' ? 'Column '.($index + 2) : "\"{$heading->text}\"";
-                $this->ask(new Question("column:{$index}", "{$name} is no interval that is understood here. Head it like 50, every 50 h, first 25 h, yearly or spring, or leave the column out.", [self::LEAVE_OUT => 'Leave it out'], self::LEAVE_OUT));
-            }
-        }
-        if ($understood === 0) {
+        $understood = array_filter($this->headings, fn (Heading $heading): bool => $heading->kind !== HeadingKind::Unknown);
+        if ($understood === []) {
             throw new NotAChart('No heading is an interval. Head the columns like 50, every 50 h, first 25 h or yearly.');
+        }
+        foreach (array_diff_key($this->headings, $understood) as $index => $heading) {
+            if (array_filter($this->table->rows, fn (WrittenRow $row): bool => ! MarkWords::isNothing($row->cells[$index])) !== []) {
+                $name = $heading->text === '' ? 'Column '.($index + 2) : "\"{$heading->text}\"";
+                $this->questions->ask(new Question("column:{$index}", "{$name} is no interval that is understood here. Head it like 50, every 50 h, first 25 h, yearly or spring, or leave the column out.", [self::LEAVE_OUT => 'Leave it out'], self::LEAVE_OUT));
+            }
         }
     }
 
-    /** @param  list<string>  $cells */
-    private function readRow(int $line, string $task, array $cells): void
+    private function readRow(WrittenRow $row): void
     {
-        $marks = array_filter($cells, fn (string $cell, int $index): bool => ! MarkWords::isNothing($cell) && $this->isInterval($index), ARRAY_FILTER_USE_BOTH);
+        $marks = array_filter($row->cells, fn (string $cell, int $index): bool => ! MarkWords::isNothing($cell) && $this->headings[$index]->kind->countsTime(), ARRAY_FILTER_USE_BOTH);
         if ($marks === []) {
-            $this->remarks[] = $task === '' ? "Line {$line} has no task and no mark." : "Line {$line}, \"{$task}\", has no mark and is taken for a heading.";
+            $this->remarks[] = $row->task === '' ? "Line {$row->line} has no task and no mark." : "Line {$row->line}, \"{$row->task}\", has no mark and is taken for a heading.";
 
             return;
         }
-        if ($task === '' || mb_strlen($task) > self::LONGEST_TASK) {
-            throw new NotAChart($task === '' ? "Line {$line} has marks but no task." : "Line {$line}: a task is named in at most ".self::LONGEST_TASK.' letters.');
+        if ($row->task === '' || mb_strlen($row->task) > self::LONGEST_TASK) {
+            throw new NotAChart($row->task === '' ? "Line {$row->line} has marks but no task." : "Line {$row->line}: a task is named in at most ".self::LONGEST_TASK.' letters.');
         }
-        $byKind = $this->byKind($line, $task, $marks, $this->cellUnder(HeadingKind::Work, $cells));
-        $this->addRows($line, $task, $byKind, $this->anchor($line, $cells), $this->cellUnder(HeadingKind::ContainedIn, $cells));
+        $this->addRows($row, $this->byKind($row, $marks), $this->anchor($row));
     }
 
     /**
@@ -101,17 +95,19 @@ final class ChartReader
      * @param  array<int, string>  $marks  by column
      * @return array<string, list<int>>
      */
-    private function byKind(int $line, string $task, array $marks, string $work): array
+    private function byKind(WrittenRow $row, array $marks): array
     {
-        $byKind = [];
+        $work = $this->cellUnder(HeadingKind::Work, $row);
+        $given = $work === '' ? null : MarkWords::kind($work) ?? throw new NotAChart("Line {$row->line}: \"{$work}\" is no work known here. Use replace, inspect, clean, adjust, lubricate, check level or sample.");
         $said = array_unique(array_filter(array_map(MarkWords::kind(...), $marks)), SORT_REGULAR);
         $alone = count($said) === 1 ? reset($said) : null;
-        $given = $work === '' ? null : MarkWords::kind($work) ?? throw new NotAChart("Line {$line}: \"{$work}\" is no work known here. Use replace, inspect, clean, adjust, lubricate, check level or sample.");
+        $byKind = [];
         foreach ($marks as $index => $mark) {
             $kind = $given ?? MarkWords::kind($mark) ?? match (true) {
                 MarkWords::mayMean($mark) !== [] => $this->letter($mark),
-                MarkWords::isPlain($mark) => $alone ?? MarkWords::kindIn($task) ?? $this->work($line, $task),
-                default => throw new NotAChart("Line {$line}, under \"{$this->headings[$index]->text}\": \"".mb_substr($mark, 0, 40).'" is no mark. Use X, or a word like replace or inspect.'),
+                MarkWords::isPlain($mark) => $alone ?? MarkWords::kindIn($row->task)
+                    ?? $this->questions->askKind("work:{$row->line}", "What is done: {$row->task}?", TaskKind::cases(), MarkWords::guess($row->task)),
+                default => throw new NotAChart("Line {$row->line}, under \"{$this->headings[$index]->text}\": \"".mb_substr($mark, 0, 40).'" is no mark. Use X, or a word like replace or inspect.'),
             };
             if ($kind !== null) {
                 $byKind[$kind->value][] = $index;
@@ -122,25 +118,27 @@ final class ChartReader
     }
 
     /** @param  array<string, list<int>>  $byKind */
-    private function addRows(int $line, string $task, array $byKind, Anchor $anchor, string $containedIn): void
+    private function addRows(WrittenRow $written, array $byKind, Anchor $anchor): void
     {
-        foreach ($byKind as $kind => $columns) {
-            $key = mb_strtolower($task)."|{$kind}";
+        foreach ($byKind as $value => $columns) {
+            $kind = TaskKind::from($value);
+            $key = self::key($written->task, $value);
             if (isset($this->rowOf[$key])) {
-                throw new NotAChart("Line {$line}: \"{$task}\" stands there twice.");
+                throw new NotAChart("Line {$written->line}: \"{$written->task}\" stands there twice.");
             }
-            $row = $this->row($line, $task, TaskKind::from($kind), $columns, $anchor);
-            $container = null;
-            if ($row === null && $kind !== TaskKind::Replace->value && isset($byKind[TaskKind::Replace->value])) {
+            $container = $this->cellUnder(HeadingKind::ContainedIn, $written);
+            $row = $this->row($written, $kind, $columns, $anchor);
+            $replaced = $byKind[TaskKind::Replace->value] ?? [];
+            if ($row === null && $kind !== TaskKind::Replace && $replaced !== []) {
                 // Where it is replaced it is not looked at as well: the marks for both together may show the interval.
-                $row = $this->row($line, $task, TaskKind::from($kind), [...$columns, ...$byKind[TaskKind::Replace->value]], $anchor);
-                $container = $row === null ? null : "{$task} (".TaskKind::Replace->value.')';
+                $row = $this->row($written, $kind, [...$columns, ...$replaced], $anchor);
+                $container = $row === null ? $container : "{$written->task} (".TaskKind::Replace->value.')';
             }
-            $row ??= $this->irregular($line, $task, TaskKind::from($kind), $columns);
+            $row ??= $this->irregular($written, $kind, $columns);
             if ($row !== null) {
                 $this->rowOf[$key] = count($this->rows);
-                if ($container !== null || $containedIn !== '') {
-                    $this->named[count($this->rows)] = $container ?? $containedIn;
+                if ($container !== '') {
+                    $this->named[count($this->rows)] = $container;
                 }
                 $this->rows[] = $row;
             }
@@ -152,37 +150,26 @@ final class ChartReader
      *
      * @param  list<int>  $columns
      */
-    private function row(int $line, string $task, TaskKind $kind, array $columns, Anchor $anchor): ?ChartRow
+    private function row(WrittenRow $written, TaskKind $kind, array $columns, Anchor $anchor): ?ChartRow
     {
-        $first = $windows = [];
-        $every = ['hours' => null, 'km' => null, 'months' => null];
-        foreach ($columns as $index) {
-            $heading = $this->headings[$index];
-            if ($heading->kind === HeadingKind::First) {
-                $first[] = $heading->interval;
-            } elseif ($heading->kind === HeadingKind::Season) {
-                $windows[] = $heading->season;
-            } elseif ($heading->kind === HeadingKind::Every && $heading->interval !== null) {
-                $every = self::shorter($every, $heading->interval);
-            }
-        }
-        $first = array_values(array_filter($first));
+        $marked = $this->columns($columns);
+        [$first, $every] = [$marked->first(), $marked->every()];
         foreach ([Limit::Hours, Limit::Distance] as $limit) {
-            $marks = $this->positions($limit, $columns);
+            $marks = $marked->positions($limit);
             if ($marks === []) {
                 continue;
             }
-            $after = max([0, ...array_map(fn (Interval $point): int => self::hundredths($point->length($limit)), $first)]);
-            $inference = Inference::of($this->positions($limit), $marks, $after);
+            $after = $marked->lastFirst($limit);
+            $inference = $written->recurs && count($marks) === 1 ? Inference::recurring($marks[0]) : Inference::of((new MarkedColumns($this->headings))->positions($limit), $marks, $after);
             if ($inference === null) {
                 return null;
             }
-            $again = ! $inference->open || $this->answer('far_end', $task, $marks[count($marks) - 1], $limit) !== 'once';
+            $again = ! $inference->open || $this->farEnd($written->task, $marks[count($marks) - 1], $limit) !== 'once';
             foreach ([...$inference->first, ...($again || $inference->every === null ? [] : [$inference->every])] as $point) {
-                $first[] = self::interval($limit, $point);
+                $first[] = MarkedColumns::interval($limit, $point);
             }
             if ($again && $inference->every !== null) {
-                $every = self::shorter($every, self::interval($limit, $inference->every));
+                $every = $every->shorter(MarkedColumns::interval($limit, $inference->every));
             }
             $anchor = match (true) {
                 $inference->fromDone => Anchor::FromDone,
@@ -191,35 +178,27 @@ final class ChartReader
             };
         }
 
-        return new ChartRow($task, $kind, $first, new Interval(...$every), $anchor, array_values(array_filter($windows)));
+        return new ChartRow($written->task, $kind, $first, $every, $anchor, $marked->windows(), line: $written->line);
     }
 
     /** @param  list<int>  $columns */
-    private function irregular(int $line, string $task, TaskKind $kind, array $columns): ?ChartRow
+    private function irregular(WrittenRow $row, TaskKind $kind, array $columns): ?ChartRow
     {
-        $limit = $this->positions(Limit::Hours, $columns) === [] ? Limit::Distance : Limit::Hours;
-        $marks = $this->positions($limit, $columns);
-        $at = implode(', ', array_map(fn (int $mark): string => $this->position($mark, $limit), $marks));
-        $id = "row:{$line}:{$kind->value}";
-        $answer = $this->answers[$id] ?? null;
-        if ($answer === 'once_each') {
-            return new ChartRow($task, $kind, array_map(fn (int $mark): Interval => self::interval($limit, $mark), $marks), new Interval);
-        }
-        if ($answer !== self::LEAVE_OUT) {
-            $this->ask(new Question($id, "{$task} is marked at {$at}, which is no regular interval. What is meant?", ['once_each' => 'Once at each of these', self::LEAVE_OUT => 'Leave the row out']));
-        }
+        $marked = $this->columns($columns);
+        $limit = $marked->positions(Limit::Hours) === [] ? Limit::Distance : Limit::Hours;
+        $marks = $marked->positions($limit);
+        $at = implode(', ', array_map(fn (int $mark): string => $this->inWords($mark, $limit), $marks));
+        $answer = $this->questions->ask(new Question("row:{$row->line}:{$kind->value}", "{$row->task} is marked at {$at}, which is no regular interval. What is meant?",
+            ['once_each' => 'Once at each of these', self::LEAVE_OUT => 'Leave the row out']));
 
-        return null;
+        return $answer !== 'once_each' ? null
+            : new ChartRow($row->task, $kind, array_map(fn (int $mark): Interval => MarkedColumns::interval($limit, $mark), $marks), new Interval, line: $row->line);
     }
 
-    private function answer(string $id, string $task, int $mark, Limit $limit): ?string
+    private function farEnd(string $task, int $mark, Limit $limit): ?string
     {
-        if (! isset($this->answers[$id])) {
-            $this->ask(new Question($id, "{$task} is marked at {$this->position($mark, $limit)}, and the chart ends before that could show again. What do such marks mean?",
-                ['every' => 'Again and again after as many', 'once' => 'Once only'], 'every'));
-        }
-
-        return $this->answers[$id] ?? null;
+        return $this->questions->ask(new Question('far_end', "{$task} is marked at {$this->inWords($mark, $limit)}, and the chart ends before that could show again. What do such marks mean?",
+            ['every' => 'Again and again after as many', 'once' => 'Once only'], 'every'));
     }
 
     private function letter(string $mark): ?TaskKind
@@ -227,44 +206,17 @@ final class ChartReader
         $letter = mb_strtoupper(trim($mark));
         $kinds = MarkWords::mayMean($mark);
 
-        return $this->kindAnswered("letter:{$letter}", "What does {$letter} mean in this chart?", $kinds, $kinds[0] ?? TaskKind::Inspect);
+        return $this->questions->askKind("letter:{$letter}", "What does {$letter} mean in this chart?", $kinds, $kinds[0] ?? TaskKind::Inspect);
     }
 
-    private function work(int $line, string $task): ?TaskKind
+    private function anchor(WrittenRow $row): Anchor
     {
-        return $this->kindAnswered("work:{$line}", "What is done: {$task}?", TaskKind::cases(), MarkWords::guess($task));
-    }
-
-    /** @param  list<TaskKind>  $kinds */
-    private function kindAnswered(string $id, string $ask, array $kinds, TaskKind $suggested): ?TaskKind
-    {
-        $answer = TaskKind::tryFrom($this->answers[$id] ?? '');
-        if ($answer === null || ! in_array($answer, $kinds, true)) {
-            $this->ask(new Question($id, $ask, array_combine(array_map(fn (TaskKind $kind): string => $kind->value, $kinds), array_map(fn (TaskKind $kind): string => $kind->word(), $kinds)), $suggested->value));
-
-            return null;
-        }
-
-        return $answer;
-    }
-
-    private function ask(Question $question): void
-    {
-        $answer = $this->answers[$question->id] ?? null;
-        if ($answer === null || ! isset($question->options[$answer])) {
-            $this->questions[$question->id] ??= $question;
-        }
-    }
-
-    /** @param  list<string>  $cells */
-    private function anchor(int $line, array $cells): Anchor
-    {
-        $counted = mb_strtolower($this->cellUnder(HeadingKind::Counted, $cells));
+        $counted = mb_strtolower($this->cellUnder(HeadingKind::Counted, $row));
 
         return match ($counted) {
             '', 'from_done', 'from the day it was done' => Anchor::FromDone,
             'chart', 'by the chart' => Anchor::Chart,
-            default => throw new NotAChart("Line {$line}: \"{$counted}\" is no way of counting. Write \"by the chart\" or \"from the day it was done\"."),
+            default => throw new NotAChart("Line {$row->line}: \"{$counted}\" is no way of counting. Write \"by the chart\" or \"from the day it was done\"."),
         };
     }
 
@@ -273,88 +225,41 @@ final class ChartReader
     {
         $rows = $this->rows;
         foreach ($this->named as $index => $bigger) {
-            $key = preg_match('/^(.*) \((\w+)\)$/', $bigger, $part) ? mb_strtolower($part[1])."|{$part[2]}" : '';
-            $at = $this->rowOf[$key] ?? null;
+            $at = preg_match('/^(.*) \((\w+)\)$/', $bigger, $part) ? $this->rowOf[self::key($part[1], $part[2])] ?? null : null;
             if ($at === null || $at === $index) {
                 $this->remarks[] = "\"{$rows[$index]->task}\" counts with \"{$bigger}\", which is not in the chart.";
             } else {
-                $rows[$index] = new ChartRow($rows[$index]->task, $rows[$index]->kind, $rows[$index]->first, $rows[$index]->every, $rows[$index]->anchor, $rows[$index]->windows, $at);
+                $rows[$index] = $rows[$index]->containedIn($at);
             }
         }
 
         return array_values($rows);
     }
 
-    /** @param  list<string>  $cells */
-    private function cellUnder(HeadingKind $kind, array $cells): string
+    private function cellUnder(HeadingKind $kind, WrittenRow $row): string
     {
         foreach ($this->headings as $index => $heading) {
             if ($heading->kind === $kind) {
-                return $cells[$index];
+                return $row->cells[$index];
             }
         }
 
         return '';
     }
 
-    private function isInterval(int $index): bool
+    /** @param  list<int>  $columns */
+    private function columns(array $columns): MarkedColumns
     {
-        return in_array($this->headings[$index]->kind, [HeadingKind::At, HeadingKind::Every, HeadingKind::First, HeadingKind::Season], true);
+        return new MarkedColumns(array_map(fn (int $index): Heading => $this->headings[$index], $columns));
     }
 
-    private function columnHasWords(int $index): bool
+    private function inWords(int $position, Limit $limit): string
     {
-        return array_filter($this->table->rows, fn (array $row): bool => ! MarkWords::isNothing($row['cells'][$index])) !== [];
+        return MarkedColumns::interval($limit, $position)->inWords($this->unit->isDistance() ? $this->unit : MeterUnit::Kilometres);
     }
 
-    /**
-     * Where the columns that count points stand, in hundredths.
-     *
-     * @param  list<int>|null  $columns  only these
-     * @return list<int> rising
-     */
-    private function positions(Limit $limit, ?array $columns = null): array
+    private static function key(string $task, string $kind): string
     {
-        $positions = [];
-        foreach ($this->headings as $index => $heading) {
-            if ($heading->kind === HeadingKind::At && $heading->interval?->gives($limit) === true && ($columns === null || in_array($index, $columns, true))) {
-                $positions[] = self::hundredths($heading->interval->length($limit));
-            }
-        }
-        sort($positions);
-
-        return array_values(array_unique($positions));
-    }
-
-    private function position(int $hundredths, Limit $limit): string
-    {
-        return self::interval($limit, $hundredths)->inWords($this->unit->isDistance() ? $this->unit : MeterUnit::Kilometres);
-    }
-
-    /**
-     * @param  array{hours: BigDecimal|null, km: BigDecimal|null, months: int|null}  $every
-     * @return array{hours: BigDecimal|null, km: BigDecimal|null, months: int|null}
-     */
-    private static function shorter(array $every, Interval $other): array
-    {
-        $least = fn (?BigDecimal $one, ?BigDecimal $two): ?BigDecimal => $one === null || ($two !== null && $two->isLessThan($one)) ? $two : $one;
-
-        return [
-            'hours' => $least($every['hours'], $other->hours),
-            'km' => $least($every['km'], $other->km),
-            'months' => $every['months'] === null || ($other->months !== null && $other->months < $every['months']) ? $other->months : $every['months'],
-        ];
-    }
-
-    private static function hundredths(?BigDecimal $length): int
-    {
-        return $length === null ? 0 : $length->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP)->toInt();
-    }
-
-    private static function interval(Limit $limit, int $hundredths): Interval
-    {
-        $length = BigDecimal::of($hundredths)->dividedBy(100, 2, RoundingMode::UNNECESSARY)->stripTrailingZeros();
-
-        return $limit === Limit::Hours ? new Interval(hours: $length) : new Interval(km: $length);
+        return mb_strtolower($task)."|{$kind}";
     }
 }

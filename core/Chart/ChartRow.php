@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
+use Brick\Math\BigDecimal;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\Limit;
 use Core\Schedule\TaskKind;
 use Core\Schedule\YearWindow;
 
@@ -16,6 +18,7 @@ final readonly class ChartRow
      * @param  list<Interval>  $first
      * @param  list<YearWindow>  $windows
      * @param  int|null  $containedIn  the row, counted from nothing, that counts as this one too
+     * @param  int|null  $line  where it stood in the table
      */
     public function __construct(
         public string $task,
@@ -25,6 +28,35 @@ final readonly class ChartRow
         public Anchor $anchor = Anchor::FromDone,
         public array $windows = [],
         public ?int $containedIn = null,
+        public ?int $line = null,
     ) {
+    }
+
+    public function containedIn(int $row): self
+    {
+        return new self($this->task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $row, $this->line);
+    }
+
+    /** Whether a chart has a mark for it under a heading. */
+    public function isMarkedUnder(Heading $heading): bool
+    {
+        $interval = $heading->interval ?? new Interval;
+
+        return match ($heading->kind) {
+            HeadingKind::First => array_filter($this->first, $interval->equals(...)) !== [],
+            HeadingKind::Every => array_filter(Limit::cases(), fn (Limit $limit): bool => $interval->gives($limit) && ! $this->every->only($limit)->equals($interval->only($limit))) === [],
+            HeadingKind::At => $this->fallsOn($interval),
+            HeadingKind::Season => in_array($heading->season, $this->windows),
+            default => false,
+        };
+    }
+
+    private function fallsOn(Interval $point): bool
+    {
+        $limit = $point->gives(Limit::Hours) ? Limit::Hours : Limit::Distance;
+        [$at, $every] = [$point->length($limit), $this->every->length($limit)];
+        $last = array_reduce($this->first, fn (?BigDecimal $last, Interval $first): ?BigDecimal => $first->length($limit) ?? $last);
+
+        return $at !== null && $every !== null && $at->remainder($every)->isZero() && ($last === null || $at->isGreaterThan($last));
     }
 }

@@ -22,4 +22,10 @@ enum HeadingKind
     /** The bigger task that counts as this one too. */
     case ContainedIn;
     case Unknown;
+
+    /** Whether a mark under it says when. */
+    public function countsTime(): bool
+    {
+        return in_array($this, [self::At, self::Every, self::First, self::Season], true);
+    }
 }

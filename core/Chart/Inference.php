@@ -26,6 +26,11 @@ final readonly class Inference
     ) {
     }
 
+    public static function recurring(int $every): self
+    {
+        return new self([], $every);
+    }
+
     /**
      * @param  list<int>  $columns  all positions of the chart, rising
      * @param  non-empty-list<int>  $marks  those marked, rising

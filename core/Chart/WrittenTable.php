@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
+use Core\Meter\MeterUnit;
+
 /** A table as a spreadsheet or a CSV file has it: headings above, a task at the beginning of every row. */
 final readonly class WrittenTable
 {
@@ -15,10 +17,21 @@ final readonly class WrittenTable
 
     /**
      * @param  list<string>  $headings  without the one above the tasks
-     * @param  list<array{line: int, task: string, cells: list<string>}>  $rows
+     * @param  list<WrittenRow>  $rows
      */
     public function __construct(public array $headings, public array $rows)
     {
+    }
+
+    /**
+     * What each heading stands for.
+     *
+     * @param  MeterUnit  $unit  of bare numbers
+     * @return list<Heading>
+     */
+    public function understood(MeterUnit $unit): array
+    {
+        return array_map(fn (string $text): Heading => Heading::read($text, $unit), $this->headings);
     }
 
     /**
@@ -46,14 +59,14 @@ final readonly class WrittenTable
             if (count($cells) > $width) {
                 throw new NotAChart("Line {$line} has ".count($cells)." fields, the headings have {$width}. Copy the table whole.");
             }
-            $rows[] = ['line' => $line, 'task' => $cells[0], 'cells' => array_pad(array_slice($cells, 1), $width - 1, '')];
+            $rows[] = new WrittenRow($line, $cells[0], array_pad(array_slice($cells, 1), $width - 1, ''));
         }
         $headings = array_shift($rows);
         if (count($rows) > self::MOST_ROWS || $width > self::MOST_COLUMNS) {
             throw new NotAChart('A chart has at most '.self::MOST_ROWS.' rows and '.self::MOST_COLUMNS.' columns.');
         }
 
-        return new self($headings['cells'], $rows);
+        return new self($headings->cells, $rows);
     }
 
     private static function separator(string $text): string

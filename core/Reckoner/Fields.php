@@ -77,6 +77,17 @@ final class Fields
         return $given;
     }
 
+    /** False where it is not given. */
+    public function flag(string $name, string $what): bool
+    {
+        $given = $this->given[$name] ?? false;
+        if (! is_bool($given)) {
+            $this->fault($name, ucfirst($what).' is true or false.');
+        }
+
+        return $given === true;
+    }
+
     /** @return list<string> empty where it is not given or at fault */
     public function texts(string $name, string $what): array
     {

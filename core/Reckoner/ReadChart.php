@@ -6,8 +6,10 @@ namespace Core\Reckoner;
 
 use Core\Chart\ChartReader;
 use Core\Chart\ChartRow;
+use Core\Chart\Heading;
 use Core\Chart\NotAChart;
 use Core\Chart\Question;
+use Core\Chart\WrittenRow;
 use Core\Chart\WrittenTable;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
@@ -28,7 +30,8 @@ final class ReadChart implements Calculator
         }
         $given->complete();
         try {
-            $reading = ChartReader::read($grid ?? WrittenTable::parse((string) $text), $answers, $unit);
+            $table = $grid ?? WrittenTable::parse((string) $text);
+            $reading = ChartReader::read($table, $answers, $unit);
         } catch (NotAChart $refused) {
             $given->fault('text', $refused->getMessage());
             $given->complete();
@@ -38,7 +41,7 @@ final class ReadChart implements Calculator
         $distance = $unit->isDistance() ? $unit : MeterUnit::Kilometres;
 
         return new Answer([
-            'rows' => array_map(fn (ChartRow $row): array => self::row($row, $distance), $reading->rows),
+            'rows' => array_map(fn (ChartRow $row): array => self::row($row, $table->understood($unit), $distance), $reading->rows),
             'questions' => array_map(fn (Question $question): array => [
                 'id' => $question->id,
                 'ask' => $question->ask,
@@ -62,7 +65,7 @@ final class ReadChart implements Calculator
             if (count($cells) !== count($headings)) {
                 $row->fault('cells', 'A row has a field under each heading.');
             }
-            $rows[] = ['line' => $index + 1, 'task' => $row->optionalText('task', 'the task') ?? '', 'cells' => $cells];
+            $rows[] = new WrittenRow($index + 1, $row->optionalText('task', 'the task') ?? '', $cells, $row->flag('recurs', 'whether it recurs'));
         }
         if (count($rows) > WrittenTable::MOST_ROWS || count($headings) > WrittenTable::MOST_COLUMNS) {
             $given->fault('rows', 'A chart has at most '.WrittenTable::MOST_ROWS.' rows and '.WrittenTable::MOST_COLUMNS.' columns.');
@@ -71,8 +74,11 @@ final class ReadChart implements Calculator
         return new WrittenTable($headings, $rows);
     }
 
-    /** @return array<string, mixed> */
-    private static function row(ChartRow $row, MeterUnit $distance): array
+    /**
+     * @param  list<Heading>  $headings
+     * @return array<string, mixed>
+     */
+    private static function row(ChartRow $row, array $headings, MeterUnit $distance): array
     {
         $every = fn (Interval $interval): object => (object) array_filter([
             'hours' => $interval->hours === null ? null : (string) $interval->hours,
@@ -88,6 +94,8 @@ final class ReadChart implements Calculator
             'windows' => array_map(fn (YearWindow $window): array => ['name' => $window->name, 'from' => $window->from(), 'to' => $window->to()], $row->windows),
             'anchor' => $row->anchor->value,
             'contained_in' => $row->containedIn,
+            'line' => $row->line,
+            'marks' => array_map($row->isMarkedUnder(...), $headings),
             'in_words' => implode(' and ', array_filter([$row->every->isEmpty() ? null : 'every '.$row->every->inWords($distance),
                 ...array_map(fn (Interval $first): string => 'first at '.$first->inWords($distance), $row->first), ...array_map(fn (YearWindow $window): string => $window->inWords(), $row->windows)])),
         ];

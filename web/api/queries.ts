@@ -44,10 +44,33 @@ export const entriesQuery = (machine: number | null) =>
 export const starterQuery = (machineClass: Schemas['MachineClass']) =>
   queryOptions({
     queryKey: ['starter', machineClass],
-    queryFn: () => answer(api.GET('/starter-rulebook', { params: { query: { class: machineClass } } })),
+    queryFn: () => answer(api.GET('/starter-rulebooks', { params: { query: { class: machineClass } } })),
     staleTime: Number.POSITIVE_INFINITY,
   });
 
 export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: () => answer(api.GET('/people')) });
+
+export const weeklyUseQuery = (machine: number) =>
+  queryOptions({
+    queryKey: ['machine', machine, 'use'],
+    queryFn: () => answer(api.GET('/machines/{machine}/use', { params: { path: { machine } } })),
+  });
+
+export const chartQuery = (machine: number) =>
+  queryOptions({
+    queryKey: ['machine', machine, 'chart'],
+    queryFn: () => answer(api.GET('/machines/{machine}/chart', { params: { path: { machine } } })),
+  });
+
+export const sharedRulebooksQuery = queryOptions({ queryKey: ['shared-rulebooks'], queryFn: () => answer(api.GET('/shared-rulebooks')) });
+
+export const calendarFeedsQuery = queryOptions({ queryKey: ['calendar-feeds'], queryFn: () => answer(api.GET('/calendar-feeds')) });
+
+/** Both ways of counting from a service at what the meters then showed; at nothing, as the rule stands now. */
+export const consequencesQuery = (rule: number, at: { hours?: string; distance?: string; at?: string }) =>
+  queryOptions({
+    queryKey: ['machine', 'consequences', rule, at],
+    queryFn: () => answer(api.GET('/rules/{rule}/consequences', { params: { path: { rule }, query: at } })),
+  });
 
 export const tokensQuery = queryOptions({ queryKey: ['tokens'], queryFn: () => answer(api.GET('/tokens')) });

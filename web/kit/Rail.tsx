@@ -3,8 +3,8 @@ import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietButton } from './Button';
-import { count, dayAndMonth, metered } from './format';
-import { GAP, type PlacedStake, placeStakes, railScale, ticks } from './railLayout';
+import { count, dayAndMonth, daySpan, longDay, metered } from './format';
+import { GAP, type PlacedStake, placeStakes, type RailScale, railScale, ticks } from './railLayout';
 import { stateColour } from './Stamp';
 import { useWidth } from './useWidth';
 import { KIND_WORDS, STATE_WORDS } from './words';
@@ -92,6 +92,9 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
         {placed.map((place) => (
           <StakeDrawing key={keyOf(place)} place={place} nowX={nowX} earlyX={scale.toX(Number(place.stake.early_from))} pattern={pattern} />
         ))}
+        {placed.map((place) => (
+          <Band key={keyOf(place)} place={place} scale={scale} />
+        ))}
         <path d={`M${nowX - 8} ${GROUND - 13}h16l-8 12z`} fill="var(--ink)" />
       </Drawing>
       {stoodDown && (
@@ -123,6 +126,11 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
               {({ close }) => (
                 <>
                   <h3>{stakeTitle(place.stake, rail)}</h3>
+                  {place.stake.when && place.stake.when.p10 !== place.stake.when.p90 && (
+                    <p>
+                      Eight times in ten between {dayAndMonth(place.stake.when.p10)} and {longDay(place.stake.when.p90)}.
+                    </p>
+                  )}
                   <ul>
                     {place.stake.tasks.map((task) => (
                       <li key={task.rule_id}>
@@ -169,17 +177,36 @@ function StakeDrawing({ place, nowX, earlyX, pattern }: { place: PlacedStake; no
   );
 }
 
+/** The likely days laid under the ruler: from where it will stand on the first of them to where on the last. */
+function Band({ place, scale }: { place: PlacedStake; scale: RailScale }) {
+  const { band } = place.stake;
+  if (!band || place.row === null) return null;
+  const from = Math.max(scale.toX(scale.now), scale.toX(Number(band[0])));
+  const to = Math.min(scale.width, scale.toX(Number(band[1])));
+  const y = GROUND + 4 + place.row * 4;
+  if (to - from < 3) return null;
+  return (
+    <path
+      d={`M${from} ${y - 2}v4M${from} ${y}H${to}${to < scale.width ? 'm0 -2v4' : ''}`}
+      stroke="var(--slate)"
+      strokeWidth="2"
+      fill="none"
+      opacity="0.75"
+    />
+  );
+}
+
 const keyOf = ({ stake }: PlacedStake): string => `${stake.at} ${stake.by_date} ${stake.tasks.map((task) => task.rule_id).join()}`;
 
 function stakeDay(stake: Schemas['Stake'], rail: Schemas['Rail']): string {
-  if (!stake.date || stake.state === 'past') return '';
-  return stake.by_date || rail.unit === 'day' ? dayAndMonth(stake.date) : `about ${dayAndMonth(stake.date)}`;
+  if (!stake.when || stake.state === 'past') return '';
+  return stake.by_date || rail.unit === 'day' || stake.again ? dayAndMonth(stake.when.p50) : daySpan(stake.when.p10, stake.when.p90);
 }
 
 function stakeTitle(stake: Schemas['Stake'], rail: Schemas['Rail']): string {
   const at = stake.by_date || rail.unit === 'day' ? 'By date' : `At ${metered(stake.at, rail.unit)}`;
-  const day = stakeDay(stake, rail);
-  return day ? `${at}, ${day}` : at;
+  const day = stake.when && stake.state !== 'past' ? dayAndMonth(stake.when.p50) : '';
+  return day ? `${at}, ${stake.when?.p10 === stake.when?.p90 ? '' : 'about '}${day}` : at;
 }
 
 function spoken(name: string, rail: Schemas['Rail']): string {

@@ -31,6 +31,12 @@ export const dayAndMonth = (day: string): string => shortDay.format(utc(day));
 export const headingDay = (day: string): string => heading.format(utc(day));
 export const instant = (at: string, dayOnly: boolean): string => (dayOnly ? localDay : moment).format(new Date(at));
 
+/** `5 to 16 Jun`, `28 Nov to 3 Dec`, or the one day. */
+export function daySpan(from: string, to: string): string {
+  if (from === to) return dayAndMonth(from);
+  return from.slice(0, 7) === to.slice(0, 7) ? `${Number(from.slice(8))} to ${dayAndMonth(to)}` : `${dayAndMonth(from)} to ${dayAndMonth(to)}`;
+}
+
 /** `today`, `yesterday`, `Friday`, `23 days ago`, or the date. */
 export function sinceDay(day: string, today: string): string {
   const days = Math.round((utc(today).getTime() - utc(day).getTime()) / 86_400_000);

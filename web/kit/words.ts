@@ -28,6 +28,34 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   stood_down: 'Stood down',
   lifted: 'Lifted',
   rule_changed: 'Rulebook',
+  skipped: 'Skipped',
+  called: 'Called for',
+  reminder_set: 'Reminder',
+};
+
+export const SEVERITY_WORDS: Record<Schemas['Severity'], string> = {
+  dust: 'dust',
+  heat: 'heat',
+  short_cold_runs: 'short cold runs',
+  water: 'water and mud',
+  heavy_load: 'towing or heavy load',
+  long_idling: 'long idling',
+  light_use: 'light use',
+};
+
+export const SUBJECT_WORDS: Record<Schemas['Subject'], string> = {
+  air_cleaner: 'air cleaner',
+  engine_oil: 'engine oil',
+  fuel: 'fuel',
+  cooling: 'cooling',
+  ignition: 'ignition',
+  hydraulics: 'hydraulics',
+  gear_oil: 'gear oil',
+  grease: 'grease',
+  belts: 'belts',
+  brakes: 'brakes',
+  battery: 'battery',
+  other: 'something else',
 };
 
 export const ROLE_WORDS: Record<Schemas['Role'], { name: string; may: string }> = {

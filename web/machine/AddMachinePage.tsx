@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useCallback, useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { starterQuery, yardQuery } from '../api/queries';
+import type { paths } from '../api/schema';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Amount, Choice, Field, Fields, WrongText } from '../kit/Field';
@@ -16,7 +17,8 @@ import { EMPTY_RECORD, type RecordDraft, RecordFields, recordBody } from './reco
 import { beginningOf, draftOf, type RuleDraft, ruleBody } from './ruleDraft';
 
 type History = 'new' | 'known' | 'unknown';
-type StarterRule = RuleDraft & { wanted: boolean };
+type StarterRule = RuleDraft & { wanted: boolean; inWords: string };
+type StarterRulebooks = paths['/starter-rulebooks']['get']['responses']['200']['content']['application/json'];
 type Draft = {
   record: RecordDraft;
   history: History;
@@ -24,10 +26,11 @@ type Draft = {
   hasMeter: boolean;
   meters: Partial<Record<Schemas['MeterUnit'], string>>;
   rulesFor: string;
+  starter: string;
   rules: StarterRule[];
 };
 
-const NOTHING: Draft = { record: EMPTY_RECORD, history: 'new', beganOn: '', hasMeter: true, meters: {}, rulesFor: '', rules: [] };
+const NOTHING: Draft = { record: EMPTY_RECORD, history: 'new', beganOn: '', hasMeter: true, meters: {}, rulesFor: '', starter: '', rules: [] };
 
 const Body = styled.div`padding: 18px 20px; display: flex; flex-direction: column; gap: 16px; ${PHONE} { padding: 14px; }`;
 const Last = styled.div`display: grid; grid-template-columns: 1fr 1fr; gap: 10px;`;
@@ -52,15 +55,17 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
   const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
   const starter = useQuery(starterQuery(draft.record.class));
   const units = draft.hasMeter ? metersOf(yard, draft.record.class) : [];
+  const begin = useCallback(
+    (data: StarterRulebooks, index: number) => {
+      const rulebook = data.rulebooks[index];
+      const rules = rulebook?.rules.map((rule) => ({ ...draftOf(rule), inWords: rule.in_words, wanted: true })) ?? [];
+      setDraft((before) => ({ ...before, rulesFor: data.class, starter: rulebook?.name ?? '', rules }));
+    },
+    [setDraft],
+  );
   useEffect(() => {
-    if (starter.data && draft.rulesFor !== starter.data.class) {
-      setDraft((before) => ({
-        ...before,
-        rulesFor: starter.data.class,
-        rules: starter.data.rules.map((rule) => ({ ...draftOf(rule), wanted: true })),
-      }));
-    }
-  }, [starter.data, draft.rulesFor, setDraft]);
+    if (starter.data && draft.rulesFor !== starter.data.class) begin(starter.data, 0);
+  }, [starter.data, draft.rulesFor, begin]);
   const changeRule = (index: number, part: Partial<StarterRule>) =>
     change({ rules: draft.rules.map((rule, at) => (at === index ? { ...rule, ...part } : rule)) });
   const wanted = draft.rules.filter((rule) => rule.wanted);
@@ -166,9 +171,25 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
             Common practice for a {yard.classes.find(({ class: value }) => value === draft.record.class)?.label}, no source. The maker's manual wins:
             change each figure to what it says.
           </Soft>
+          {starter.data && starter.data.rulebooks.length > 1 && (
+            <Fields $columns={3}>
+              <Choice
+                label="Keepers differ; which way"
+                value={draft.starter}
+                onChange={(name) =>
+                  starter.data &&
+                  begin(
+                    starter.data,
+                    starter.data.rulebooks.findIndex((one) => one.name === name),
+                  )
+                }
+                options={starter.data.rulebooks.map((one) => ({ value: one.name, label: `${one.name}: ${one.for}` }))}
+              />
+            </Fields>
+          )}
         </Body>
         {draft.rules.map((rule, index) => (
-          <RuleRow key={`${rule.task} ${rule.kind}`} $amounts={units.length + 1}>
+          <RuleRow key={`${rule.task} ${rule.kind} ${draft.starter}`} $amounts={units.length + 1}>
             <input
               type="checkbox"
               aria-label={`Take ${rule.task}, ${KIND_WORDS[rule.kind]}`}
@@ -180,6 +201,7 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
               <Soft>
                 {KIND_WORDS[rule.kind]}
                 {rule.firstHours && `, first at ${rule.firstHours} h`}
+                {(rule.windows.length > 0 || rule.condition) && `, ${rule.inWords}`}
               </Soft>
             </Named>
             {units.includes('h') && (

@@ -8,10 +8,11 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Field, Fields } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
 import { Refusal } from '../kit/Refusal';
-import { Page } from '../kit/Sheet';
+import { Page, Soft } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
 import { useAfterWrite } from '../yard/useAfterWrite';
-import { type RecordDraft, RecordFields, recordBody } from './recordDraft';
+import { type RecordDraft, RecordFields, recordBody, recordDraft } from './recordDraft';
+import { SeverityFields } from './SeverityFields';
 import { useMachine } from './useMachine';
 
 /** Changes a machine's record, or takes the machine out of the yard. */
@@ -42,22 +43,46 @@ function EditMachine({ sheet, yard }: { sheet: Schemas['MachineSheet']; yard: Sc
     <FormSheet title={`${sheet.name}: change the record`}>
       <RecordFields draft={draft} change={change} fields={save.fields} yard={yard} />
       <Field
-        label="Note: tricks that work, how its reminder is reset"
+        label="Note: where things are, tricks that work"
         lines
         value={draft.note}
         onChange={(note) => change({ note })}
         error={save.fields.note}
       />
-      <Fields $columns={3}>
+      <SeverityFields marks={draft.severities} onChange={(severities) => change({ severities })} fields={save.fields} />
+      <WarrantyFields
+        name="Warranty"
+        field="warranty"
+        value={draft.warranty}
+        onChange={(warranty) => change({ warranty })}
+        fields={save.fields}
+        help="While it runs, whatever is looser than the book needs a reason."
+      />
+      <WarrantyFields
+        name="Extended warranty"
+        field="extended_warranty"
+        value={draft.extended_warranty}
+        onChange={(extended) => change({ extended_warranty: extended })}
+        fields={save.fields}
+        help="While it runs, the tasks marked so are the dealer's."
+      />
+      <Fields $columns={2}>
         <Field
-          label="Its countdown is set in steps of, h"
+          label="How its own reminder is reset"
+          lines
+          value={draft.reset_note}
+          onChange={(reset_note) => change({ reset_note })}
+          error={save.fields.reset_note}
+        />
+        <Field
+          label="Its countdown is set in steps of"
           inputMode="decimal"
           value={draft.countdown_step}
           onChange={(countdown_step) => change({ countdown_step })}
           error={save.fields.countdown_step}
         />
       </Fields>
-      <Refusal refused={save.refused} besides={Object.keys(draft)} />
+      <Refusal refused={save.refused} besides={SHOWN} />
       <Actions>
         <MainButton isDisabled={save.busy} onPress={() => save.send(recordBody(draft))}>
           Change the record
@@ -71,17 +96,6 @@ function EditMachine({ sheet, yard }: { sheet: Schemas['MachineSheet']; yard: Sc
   );
 }
 
-const recordDraft = (sheet: Schemas['MachineRecord']): RecordDraft => ({
-  name: sheet.name,
-  class: sheet.class,
-  place: sheet.place,
-  maker: sheet.maker ?? '',
-  model: sheet.model ?? '',
-  serial: sheet.serial ?? '',
-  note: sheet.note ?? '',
-  countdown_step: String(Number(sheet.countdown_step)),
-});
-
 const patch = (machine: Schemas['MachineRecord'], body: Schemas['MachineChange']) =>
   answer(
     api.PATCH('/machines/{machine}', {
@@ -89,3 +103,41 @@ const patch = (machine: Schemas['MachineRecord'], body: Schemas['MachineChange']
       body,
     }),
   );
+
+const SHOWN = [
+  ...['name', 'class', 'place', 'maker', 'model', 'serial', 'note', 'countdown_step', 'reset_note'],
+  ...['warranty', 'extended_warranty'].flatMap((field) => [`${field}.until`, `${field}.hours`]),
+];
+
+type WarrantyProps = {
+  name: string;
+  field: 'warranty' | 'extended_warranty';
+  value: RecordDraft['warranty'];
+  onChange: (value: RecordDraft['warranty']) => void;
+  fields: Record<string, string>;
+  help: string;
+};
+
+function WarrantyFields({ name, field, value, onChange, fields, help }: WarrantyProps) {
+  return (
+    <div>
+      <Fields $columns={2}>
+        <Field
+          label={`${name} runs to`}
+          type="date"
+          value={value.until}
+          onChange={(until) => onChange({ ...value, until })}
+          error={fields[`${field}.until`]}
+        />
+        <Field
+          label="or to, hours"
+          inputMode="decimal"
+          value={value.hours}
+          onChange={(hours) => onChange({ ...value, hours })}
+          error={fields[`${field}.hours`]}
+        />
+      </Fields>
+      <Soft>{help}</Soft>
+    </div>
+  );
+}

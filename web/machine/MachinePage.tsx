@@ -3,7 +3,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { Refused, type Schemas } from '../api/client';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
-import { longDay, metered, sinceDay } from '../kit/format';
+import { metered, sinceDay } from '../kit/format';
 import { Rail } from '../kit/Rail';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
@@ -11,8 +11,12 @@ import { History } from '../logbook/History';
 import { usePerson } from '../shell/Shell';
 import { LogHours } from '../yard/LogHours';
 import { mayUse } from '../yard/MachineLine';
+import { FirstThings } from './FirstThings';
+import { ReminderNote } from './ReminderNote';
 import { Rulebook } from './Rulebook';
 import { StandSlip } from './StandSlip';
+import { severityWords } from './severityWords';
+import { UseStrip } from './UseStrip';
 import { useMachine } from './useMachine';
 
 const ActionLink = styled(Link)`${quietLink}`;
@@ -84,6 +88,10 @@ export default function MachinePage() {
           <Margin>
             <p>{line.stood_down ? `${line.stood_down.because} Nobody may use it until a keeper or mechanic lifts this.` : line.why}</p>
             {sheet.note && <Soft>{sheet.note}</Soft>}
+            {sheet.severities.length > 0 && <Soft>Lives under {sheet.severities.map(severityWords).join(', ')}.</Soft>}
+            {sheet.warranties.map((warranty) => (
+              <Soft key={warranty}>{warranty}.</Soft>
+            ))}
           </Margin>
         </Ruled>
         <Ruled>
@@ -91,13 +99,15 @@ export default function MachinePage() {
             <MeterList sheet={sheet} mayReplace={mayService} />
           </Line>
           <Margin>
-            <Countdown sheet={sheet} />
+            <ReminderNote sheet={sheet} maySet={mayService} />
           </Margin>
         </Ruled>
+        {line.meters.length > 0 && <UseStrip machine={sheet.id} name={sheet.name} />}
       </Sheet>
+      <FirstThings sheet={sheet} mayService={mayService} />
       <Sheet aria-labelledby="rulebook">
         <SheetHeading id="rulebook">Rulebook</SheetHeading>
-        <Rulebook sheet={sheet} keeper={keeper} mayService={mayService} />
+        <Rulebook sheet={sheet} keeper={keeper} mayService={mayService} mayLog={mayLog} />
       </Sheet>
       <Sheet aria-labelledby="history">
         <SheetHeading id="history">History</SheetHeading>
@@ -135,25 +145,5 @@ function MeterList({ sheet, mayReplace }: { sheet: Schemas['MachineSheet']; mayR
         </div>
       ))}
     </Meters>
-  );
-}
-
-/** What to set on the machine's own reminder. */
-function Countdown({ sheet }: { sheet: Schemas['MachineSheet'] }) {
-  const { countdown } = sheet;
-  if (!countdown) return <Soft>In the book since {longDay(sheet.meters[0]?.fitted_on ?? sheet.line.rail.today)}.</Soft>;
-  return (
-    <>
-      <p>
-        {countdown.past ? (
-          "The machine's own countdown: the point is past."
-        ) : (
-          <>
-            On the machine's own countdown set <strong>{metered(countdown.set, null)}</strong>.
-          </>
-        )}
-      </p>
-      <Soft>{countdown.why}</Soft>
-    </>
   );
 }

@@ -5,13 +5,15 @@ import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
-import { Choice, Field, Fields } from '../kit/Field';
+import { Choice, Field, Fields, WrongText } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
 import { Refusal } from '../kit/Refusal';
 import { Page, Soft } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
+import { Consequences } from './Consequences';
+import { SeasonFields, Tick, TogetherFields } from './RuleShapeFields';
 import { beginningOf, draftOf, EMPTY_RULE, type RuleDraft, ruleBody } from './ruleDraft';
 import { useMachine } from './useMachine';
 
@@ -40,12 +42,12 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
   const unit = (odometer?.unit ?? distanceUnit) as 'km' | 'mi';
   const back = () => navigate(`/machines/${sheet.id}`);
   const save = useWrite(
-    (header, given: RuleDraft) =>
+    (header, given: RuleDraft, forAll: boolean = false) =>
       rule
         ? answer(
             api.PATCH('/rules/{rule}', {
               params: { path: { rule: rule.id }, header: { 'If-Match': `"${rule.version}"` } },
-              body: ruleBody(given, unit),
+              body: { ...ruleBody(given, unit), for_all: forAll },
             }),
           )
         : answer(
@@ -82,7 +84,7 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
         />
         <Choice label="What is done" value={draft.kind} onChange={(kind) => change({ kind })} options={kinds} error={fields.kind} />
       </Fields>
-      <Soft>Every so many, whichever comes first:</Soft>
+      <Soft>Every so many, whichever comes first. Leave it empty where it comes by the season, by a check or with another task.</Soft>
       <Fields $columns={3}>
         {hours && (
           <Field label="Hours" inputMode="decimal" value={draft.hours} onChange={(value) => change({ hours: value })} error={fields['every.hours']} />
@@ -124,26 +126,24 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
         <Field label="May be early by, %" inputMode="decimal" value={draft.early} onChange={(early) => change({ early })} error={fields.early} />
         <Field label="May be late by, %" inputMode="decimal" value={draft.late} onChange={(late) => change({ late })} error={fields.late} />
       </Fields>
-      <Fields $columns={2}>
-        <Choice
-          label="The next is counted"
-          value={draft.anchor}
-          onChange={(anchor) => change({ anchor })}
-          options={[
-            { value: 'from_done', label: 'from the day it was done' },
-            { value: 'chart', label: "by the chart's multiples" },
-          ]}
-        />
-        <Choice
-          label="Whose rule"
-          value={draft.source}
-          onChange={(source) => change({ source, commonPractice: false })}
-          options={[
-            { value: 'keeper', label: "the keeper's own" },
-            { value: 'book', label: "the maker's book" },
-          ]}
-        />
-      </Fields>
+      <SeasonFields draft={draft} change={change} fields={fields} />
+      <Consequences
+        name="anchor"
+        legend="The next is counted"
+        rule={rule?.standing.limiting && !rule.windows.length ? rule.id : undefined}
+        value={draft.anchor}
+        onChange={(anchor) => change({ anchor })}
+      />
+      <TogetherFields draft={draft} change={change} fields={fields} others={sheet.rules.filter((other) => other.id !== rule?.id)} />
+      <Choice
+        label="Whose rule"
+        value={draft.source}
+        onChange={(source) => change({ source, commonPractice: false })}
+        options={[
+          { value: 'keeper', label: "the keeper's own" },
+          { value: 'book', label: "the maker's book" },
+        ]}
+      />
       {draft.source === 'keeper' && (
         <>
           <Soft>What the maker's book says, if it says otherwise:</Soft>
@@ -176,13 +176,32 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
           </Fields>
         </>
       )}
+      {(draft.loosenedBecause || fields.loosened_because) && (
+        <Field
+          label="Why it is looser than the book"
+          value={draft.loosenedBecause}
+          onChange={(loosenedBecause) => change({ loosenedBecause })}
+          error={fields.loosened_because}
+        />
+      )}
+      {(sheet.extended_warranty.until || sheet.extended_warranty.hours) && (
+        <Tick checked={draft.dealerOnly} onChange={(dealerOnly) => change({ dealerOnly })}>
+          The dealer's while the extended warranty runs
+        </Tick>
+      )}
       {!rule && <Beginning draft={draft} change={change} sheet={sheet} fields={fields} />}
       <Field label="Note" value={draft.note} onChange={(note) => change({ note })} error={fields.note} />
+      {takeOut.fields.retired && <WrongText role="alert">{takeOut.fields.retired}</WrongText>}
       {!fields.every && <Refusal refused={save.refused ?? takeOut.refused} besides={SHOWN} />}
       <Actions>
         <MainButton isDisabled={save.busy} onPress={() => save.send(draft)}>
           {rule ? 'Change the rule' : 'Add the rule'}
         </MainButton>
+        {rule?.shared === 'shared' && sheet.shared_rulebook && sheet.shared_rulebook.machines.length > 1 && (
+          <PlainButton isDisabled={save.busy} onPress={() => save.send(draft, true)}>
+            Change it for all {sheet.shared_rulebook.machines.length} that share it
+          </PlainButton>
+        )}
         {rule && <PlainButton onPress={() => takeOut.send()}>Take it out</PlainButton>}
         <PlainButton onPress={back}>Leave it</PlainButton>
       </Actions>
@@ -251,6 +270,7 @@ function Beginning({ draft, change, sheet, fields }: BeginningProps) {
 }
 
 const SHOWN = [
+  ...['condition', 'contained_in', 'goes_with', 'top_up', 'loosened_because', 'retired'],
   'task',
   'kind',
   'early',

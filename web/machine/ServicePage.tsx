@@ -7,6 +7,7 @@ import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
 import { Amount, Field, WrongText } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
+import { Mark } from '../kit/Marks';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
@@ -15,19 +16,23 @@ import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 import { useAfterWrite } from '../yard/useAfterWrite';
+import { type Anchor, Consequences } from './Consequences';
 import { useMachine } from './useMachine';
 
 const Desk = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 420px; gap: 22px; align-items: start; && > section + section { margin-top: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
 const Task = styled.label`
-  display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px; border-bottom: 1px solid var(--rule); cursor: pointer; min-height: 60px;
+  display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px; cursor: pointer; min-height: 60px;
   input { width: 24px; height: 24px; accent-color: var(--hedge); }
-  &:has(:checked) { box-shadow: inset 5px 0 var(--hedge); }
   ${PHONE} { padding: 12px 14px; }
 `;
+const Item = styled.div`border-bottom: 1px solid var(--rule); &:has(> label :checked) { box-shadow: inset 5px 0 var(--hedge); }`;
+const Folded = styled.div`padding: 0 20px 12px 62px; font-size: 15px; ${PHONE} { padding: 0 14px 12px; }`;
+const Marked = styled.span`color: var(--clay); font-weight: 600; font-size: 15px;`;
 const Body = styled.div`padding: 16px 20px 20px; display: flex; flex-direction: column; gap: 16px;`;
 
 type ServiceBody = {
   rule_ids: number[];
+  anchors: { rule_id: number; anchor: Anchor }[];
   hours?: string;
   distance?: string;
   at: string | null;
@@ -35,7 +40,7 @@ type ServiceBody = {
   confirmed_because: string | null;
 };
 
-const NOTHING = { chosen: null as number[] | null, hours: '', distance: '', at: '', note: '', reason: '' };
+const NOTHING = { chosen: null as number[] | null, anchors: {} as Record<number, Anchor>, hours: '', distance: '', at: '', note: '', reason: '' };
 
 /** Records a service that was done: which tasks, at what the meters showed, when. */
 export default function ServicePage() {
@@ -50,6 +55,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const [search] = useSearchParams();
   const [draft, setDraft, clear] = useDraft(`service.${sheet.id}`, NOTHING);
   const [all, showAll] = useState(false);
+  const [comparing, setComparing] = useState<number | null>(null);
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
   const asked = search.get('rules')?.split(',').map(Number);
   const pressing = sheet.rules.filter(({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing');
@@ -65,7 +71,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
     (header, body: ServiceBody) => answer(api.POST('/machines/{machine}/services', { params: { path: { machine: sheet.id }, header }, body })),
     async ({ entry }) => {
       clear();
-      navigate(`/machines/${sheet.id}`);
+      navigate(`/machines/${sheet.id}${sheet.reminder || sheet.reset_note ? '?reminder' : ''}`);
       await told(`${sheet.name}: service recorded.`, entry);
     },
   );
@@ -73,6 +79,10 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
     const { hours, distance, at, note } = { ...draft, ...part };
     return record.send({
       rule_ids: chosen,
+      anchors: chosen.flatMap((id) => {
+        const anchor = draft.anchors[id];
+        return anchor ? [{ rule_id: id, anchor }] : [];
+      }),
       ...(hourMeter && { hours: hours || hourMeter.value }),
       ...(odometer && { distance: distance || odometer.value }),
       at: at || null,
@@ -100,15 +110,48 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
         <Sheet aria-labelledby="done">
           <SheetHeading id="done">What was done</SheetHeading>
           {shown.map((rule) => (
-            <Task key={rule.id}>
-              <input type="checkbox" checked={chosen.includes(rule.id)} onChange={() => toggle(rule.id)} />
-              <span>
-                {rule.task}, {KIND_WORDS[rule.kind]}
-                <br />
-                <Soft>{rule.standing.why}</Soft>
-              </span>
-              {rule.standing.state !== 'fresh' && <Stamp state={rule.standing.state} />}
-            </Task>
+            <Item key={rule.id}>
+              <Task>
+                <input type="checkbox" checked={chosen.includes(rule.id)} onChange={() => toggle(rule.id)} />
+                <span>
+                  <Mark kind={rule.kind} /> {rule.task}, {KIND_WORDS[rule.kind]}
+                  <br />
+                  <Soft>{rule.standing.why}</Soft>
+                  {rule.warranty && (
+                    <>
+                      <br />
+                      <Marked>{rule.warranty}</Marked>
+                    </>
+                  )}
+                </span>
+                {rule.standing.state !== 'fresh' && <Stamp state={rule.standing.state} />}
+              </Task>
+              {chosen.includes(rule.id) && <Along rule={rule} rules={sheet.rules} chosen={chosen} onAdd={toggle} />}
+              {chosen.includes(rule.id) &&
+                countsByMeter(rule) &&
+                (comparing === rule.id ? (
+                  <Folded>
+                    <Consequences
+                      name={`anchor-${rule.id}`}
+                      legend={`The next ${rule.task.toLowerCase()} is counted`}
+                      rule={rule.id}
+                      at={{
+                        hours: hourMeter && (draft.hours || hourMeter.value),
+                        distance: odometer && (draft.distance || odometer.value),
+                        at: draft.at || undefined,
+                      }}
+                      value={draft.anchors[rule.id] ?? rule.anchor}
+                      onChange={(anchor) => change({ anchors: { ...draft.anchors, [rule.id]: anchor } })}
+                    />
+                  </Folded>
+                ) : (
+                  <Folded>
+                    <QuietButton aria-label={`Compare the two ways of counting ${rule.task}`} onPress={() => setComparing(rule.id)}>
+                      Compare the two ways of counting on
+                    </QuietButton>
+                  </Folded>
+                ))}
+            </Item>
           ))}
           <Body>
             {!all && shown.length < sheet.rules.length && (
@@ -183,5 +226,26 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
         </Sheet>
       </Desk>
     </Page>
+  );
+}
+
+const countsByMeter = (rule: Schemas['Rule']): boolean => Boolean(rule.every.hours ?? rule.every.km ?? rule.every.mi);
+
+type AlongProps = { rule: Schemas['Rule']; rules: Schemas['Rule'][]; chosen: number[]; onAdd: (id: number) => void };
+
+/** What goes with a chosen task, and what it counts as. */
+function Along({ rule, rules, chosen, onAdd }: AlongProps) {
+  const counted = rules.filter(({ contained_in }) => contained_in === rule.id).map(({ task }) => task.toLowerCase());
+  const going = rules.filter(({ id, goes_with }) => goes_with === rule.id && !chosen.includes(id));
+  if (counted.length === 0 && going.length === 0) return null;
+  return (
+    <Folded>
+      {counted.length > 0 && <p>Counts as {counted.join(' and ')} too.</p>}
+      {going.map((one) => (
+        <p key={one.id}>
+          While you are at it: {one.task.toLowerCase()}. <QuietButton onPress={() => onAdd(one.id)}>It was done too</QuietButton>
+        </p>
+      ))}
+    </Folded>
   );
 }

@@ -11,7 +11,13 @@ export type RecordDraft = {
   serial: string;
   note: string;
   countdown_step: string;
+  reset_note: string;
+  severities: Schemas['SeverityMark'][];
+  warranty: WarrantyDraft;
+  extended_warranty: WarrantyDraft;
 };
+
+type WarrantyDraft = { until: string; hours: string };
 
 export const EMPTY_RECORD: RecordDraft = {
   name: '',
@@ -22,7 +28,26 @@ export const EMPTY_RECORD: RecordDraft = {
   serial: '',
   note: '',
   countdown_step: '1',
+  reset_note: '',
+  severities: [],
+  warranty: { until: '', hours: '' },
+  extended_warranty: { until: '', hours: '' },
 };
+
+export const recordDraft = (sheet: Schemas['MachineRecord']): RecordDraft => ({
+  name: sheet.name,
+  class: sheet.class,
+  place: sheet.place,
+  maker: sheet.maker ?? '',
+  model: sheet.model ?? '',
+  serial: sheet.serial ?? '',
+  note: sheet.note ?? '',
+  countdown_step: String(Number(sheet.countdown_step)),
+  reset_note: sheet.reset_note ?? '',
+  severities: sheet.severities,
+  warranty: { until: sheet.warranty.until ?? '', hours: sheet.warranty.hours ?? '' },
+  extended_warranty: { until: sheet.extended_warranty.until ?? '', hours: sheet.extended_warranty.hours ?? '' },
+});
 
 export const recordBody = (draft: RecordDraft) => ({
   ...draft,
@@ -30,6 +55,9 @@ export const recordBody = (draft: RecordDraft) => ({
   model: draft.model || null,
   serial: draft.serial || null,
   note: draft.note || null,
+  reset_note: draft.reset_note || null,
+  warranty: { until: draft.warranty.until || null, hours: draft.warranty.hours || null },
+  extended_warranty: { until: draft.extended_warranty.until || null, hours: draft.extended_warranty.hours || null },
 });
 
 type Props = {

@@ -16,6 +16,15 @@ export type RuleDraft = {
   early: string;
   late: string;
   source: 'book' | 'keeper';
+  windows: { name: string; from: string; to: string }[];
+  condition: string;
+  containedIn: string;
+  goesWith: string;
+  keepsFluid: boolean;
+  topUp: string;
+  subject: Schemas['Subject'] | '';
+  dealerOnly: boolean;
+  loosenedBecause: string;
   note: string;
   commonPractice: boolean;
   countsFrom: 'beginning' | 'last_done' | 'unknown';
@@ -39,6 +48,15 @@ export const EMPTY_RULE: RuleDraft = {
   early: '10',
   late: '10',
   source: 'keeper',
+  windows: [],
+  condition: '',
+  containedIn: '',
+  goesWith: '',
+  keepsFluid: false,
+  topUp: '',
+  subject: '',
+  dealerOnly: false,
+  loosenedBecause: '',
   note: '',
   commonPractice: false,
   countsFrom: 'last_done',
@@ -70,6 +88,15 @@ export function draftOf(rule: Known): RuleDraft {
     early: percent(rule.early ?? '0.1'),
     late: percent(rule.late ?? '0.1'),
     source: rule.source ?? 'keeper',
+    windows: rule.windows ?? [],
+    condition: rule.condition ?? '',
+    containedIn: rule.contained_in?.toString() ?? '',
+    goesWith: rule.goes_with?.toString() ?? '',
+    keepsFluid: rule.keeps_fluid ?? false,
+    topUp: rule.top_up ?? '',
+    subject: rule.subject ?? '',
+    dealerOnly: rule.dealer_only ?? false,
+    loosenedBecause: rule.loosened_because ?? '',
     note: rule.note ?? '',
     commonPractice: rule.common_practice,
   };
@@ -97,6 +124,15 @@ export function ruleBody(draft: RuleDraft, unit: 'km' | 'mi') {
     early: share(draft.early),
     late: share(draft.late),
     source: draft.source,
+    windows: draft.windows,
+    condition: draft.condition.trim() || null,
+    contained_in: draft.containedIn ? Number(draft.containedIn) : null,
+    goes_with: draft.goesWith ? Number(draft.goesWith) : null,
+    keeps_fluid: draft.keepsFluid,
+    top_up: draft.topUp.trim() || null,
+    subject: draft.subject || null,
+    dealer_only: draft.dealerOnly,
+    loosened_because: draft.loosenedBecause.trim() || null,
     note: draft.note || null,
     common_practice: draft.commonPractice,
   };

@@ -12,11 +12,12 @@ import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } fro
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
+import { CalendarSheet } from './CalendarSheet';
 
 const Body = styled.div`padding: 18px 20px; max-width: 520px; display: flex; flex-direction: column; gap: 16px;`;
 const Secret = styled.code`display: block; font-size: 15px; padding: 12px 14px; border: 2px solid var(--straw); background: var(--paper); overflow-wrap: anywhere;`;
 
-/** One's own password and the tokens with which other programs act. */
+/** One's own calendar, password and the tokens with which other programs act. */
 export default function AccountPage() {
   const person = usePerson();
   return (
@@ -30,6 +31,7 @@ export default function AccountPage() {
           </Soft>
         </div>
       </Lead>
+      <CalendarSheet />
       <PasswordSheet />
       <TokenSheet />
     </Page>

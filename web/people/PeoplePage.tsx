@@ -11,6 +11,7 @@ import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Shee
 import { Slip } from '../kit/Slip';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
+import { SeveritySheet } from './SeveritySheet';
 import { YardSheet } from './YardSheet';
 
 const Name = styled.strong`font-size: 18px; &[data-active='false'] { text-decoration: line-through; color: var(--soft); }`;
@@ -31,6 +32,7 @@ export default function PeoplePage() {
         </QuietActions>
       </Lead>
       <YardSheet />
+      <SeveritySheet />
       <Sheet aria-label="Accounts">
         {people.data.data.map((person) => (
           <Ruled key={person.id}>

@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { answer, api, type Schemas } from '../api/client';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
+import { Amount } from '../kit/Field';
+import { longDay, metered, sinceDay } from '../kit/format';
+import { Refusal } from '../kit/Refusal';
+import { Soft } from '../kit/Sheet';
+import { Slip } from '../kit/Slip';
+import { useAfterWrite } from '../yard/useAfterWrite';
+
+const Marked = styled.p`color: var(--clay); font-weight: 600;`;
+
+/** What to set on the machine's own reminder, how it is reset, and whether it agrees with the rulebook. */
+export function ReminderNote({ sheet, maySet }: { sheet: Schemas['MachineSheet']; maySet: boolean }) {
+  const [search, setSearch] = useSearchParams();
+  const [setting, setSetting] = useState(false);
+  const { countdown, reminder } = sheet;
+  const unit = sheet.line.meters[0]?.unit ?? null;
+  if (!countdown) return <Soft>In the book since {longDay(sheet.meters[0]?.fitted_on ?? sheet.line.rail.today)}.</Soft>;
+  return (
+    <>
+      <p>
+        {countdown.past ? (
+          "The machine's own countdown: the point is past."
+        ) : (
+          <>
+            On the machine's own countdown set <strong>{metered(countdown.set, null)}</strong>.
+          </>
+        )}
+      </p>
+      <Soft>{countdown.why}</Soft>
+      {reminder?.disagrees && <Marked>{reminder.disagrees}</Marked>}
+      {reminder && !reminder.disagrees && (
+        <Soft>
+          Set to {metered(reminder.set, unit)} {sinceDay(reminder.set_on, sheet.line.rail.today)}
+          {reminder.by ? ` by ${reminder.by}` : ''}; it agrees with the rulebook.
+        </Soft>
+      )}
+      {maySet && !countdown.past && <QuietButton onPress={() => setSetting(true)}>Tick it as set</QuietButton>}
+      {(setting || search.has('reminder')) && maySet && !countdown.past && (
+        <SetSlip
+          sheet={sheet}
+          set={countdown.set}
+          onClose={() => {
+            setSetting(false);
+            setSearch({}, { replace: true });
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+function SetSlip({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set: string; onClose: () => void }) {
+  const { told } = useAfterWrite();
+  const [value, setValue] = useState(set);
+  const unit = sheet.line.meters[0]?.unit ?? 'h';
+  const write = useWrite(
+    (header, given: string) =>
+      answer(api.POST('/machines/{machine}/reminders', { params: { path: { machine: sheet.id }, header }, body: { set: given } })),
+    async ({ entry }) => {
+      onClose();
+      await told(`${sheet.name}: reminder set to ${metered(value, unit)}.`, entry);
+    },
+  );
+  return (
+    <Slip title={`${sheet.name}: its own reminder`} isOpen onClose={onClose}>
+      {sheet.reset_note ? (
+        <p>{sheet.reset_note}</p>
+      ) : (
+        <Soft>How it is reset is not written down yet. Keep it with the machine's record, so that the next person need not find it again.</Soft>
+      )}
+      <Amount
+        label="Set to"
+        unit={unit}
+        value={value}
+        from={set}
+        step={Number(sheet.countdown_step)}
+        onChange={setValue}
+        error={write.fields.set}
+        autoFocus
+      />
+      <Refusal refused={write.refused} besides={['set']} />
+      <Actions>
+        <MainButton isDisabled={write.busy} onPress={() => write.send(value || set)}>
+          It is set
+        </MainButton>
+        <PlainButton onPress={onClose}>Leave it</PlainButton>
+      </Actions>
+    </Slip>
+  );
+}

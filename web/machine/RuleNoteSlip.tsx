@@ -1,0 +1,51 @@
+import { answer, api, type Schemas } from '../api/client';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { Refusal } from '../kit/Refusal';
+import { Caution, Soft } from '../kit/Sheet';
+import { Slip } from '../kit/Slip';
+import { useDraft } from '../kit/useDraft';
+import { useAfterWrite } from '../yard/useAfterWrite';
+
+const NOTHING = '';
+
+const WORDS = {
+  skip: { title: 'Skip this time', field: 'Why it is passed over', button: 'Skip it, next time as the book has it', told: 'skipped this time' },
+  call: { title: 'A check calls for it', field: 'What was seen', button: 'Make it due', told: 'is due: a check calls for it' },
+};
+
+type Props = { what: 'skip' | 'call'; rule: Schemas['Rule']; machine: Schemas['YardLine']; onClose: () => void };
+
+/** Passes over a due point on purpose, or makes a task due because a check says so; either way with a reason. */
+export function RuleNoteSlip({ what, rule, machine, onClose }: Props) {
+  const { told } = useAfterWrite();
+  const words = WORDS[what];
+  const [note, setNote, clear] = useDraft(`${what}.${rule.id}`, NOTHING);
+  const write = useWrite(
+    (header, reason: string) => {
+      const request = { params: { path: { machine: machine.id }, header }, body: { rule_ids: [rule.id], note: reason } };
+      return answer(what === 'skip' ? api.POST('/machines/{machine}/skips', request) : api.POST('/machines/{machine}/calls', request));
+    },
+    async ({ entry }) => {
+      clear();
+      onClose();
+      await told(`${machine.name}: ${rule.task} ${words.told}.`, entry);
+    },
+  );
+  return (
+    <Slip title={`${rule.task}: ${words.title.toLowerCase()}`} isOpen onClose={onClose}>
+      <p>{what === 'skip' ? rule.standing.why : `It waits for this: ${rule.condition}.`}</p>
+      {what === 'skip' && <Soft>What is in it goes on running. The hours it will then have run are told with the rule.</Soft>}
+      {what === 'skip' && rule.cautions.map((caution) => <Caution key={caution}>{caution}</Caution>)}
+      <Field label={words.field} lines value={note} onChange={setNote} error={write.fields.note} autoFocus />
+      <Refusal refused={write.refused} besides={['note']} />
+      <Actions>
+        <MainButton isDisabled={write.busy} onPress={() => write.send(note)}>
+          {words.button}
+        </MainButton>
+        <PlainButton onPress={onClose}>Leave it</PlainButton>
+      </Actions>
+    </Slip>
+  );
+}
