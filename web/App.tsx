@@ -13,6 +13,7 @@ const AddMachinePage = lazy(() => import('./machine/AddMachinePage'));
 const EditMachinePage = lazy(() => import('./machine/EditMachinePage'));
 const ServicePage = lazy(() => import('./machine/ServicePage'));
 const MeterPage = lazy(() => import('./machine/MeterPage'));
+const ChartPage = lazy(() => import('./machine/ChartPage'));
 const RulePage = lazy(() => import('./machine/RulePage'));
 const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
 const ReckonerPage = lazy(() => import('./reckoner/ReckonerPage'));
@@ -51,6 +52,7 @@ export function App() {
           <Route path="/machines/:machine/edit" element={<EditMachinePage />} />
           <Route path="/machines/:machine/service" element={<ServicePage />} />
           <Route path="/machines/:machine/meter" element={<MeterPage />} />
+          <Route path="/machines/:machine/chart" element={<ChartPage />} />
           <Route path="/machines/:machine/rules/new" element={<RulePage />} />
           <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
           <Route path="/logbook" element={<LogbookPage />} />

@@ -14,7 +14,8 @@ final readonly class Consequence
     private function __construct(
         public Anchor $anchor,
         public Standing $standing,
-        private Interval $book,
+        private Interval $interval,
+        private string $whose,
     ) {
     }
 
@@ -27,7 +28,7 @@ final readonly class Consequence
      */
     public static function ofBoth(Rule $rule, ?Point $start, array $done, Point $now, array $skipped = []): array
     {
-        return array_map(fn (Anchor $anchor): self => new self($anchor, Standing::of($rule->countedBy($anchor), $start, $done, $now, $skipped), $rule->book ?? $rule->every), Anchor::cases());
+        return array_map(fn (Anchor $anchor): self => new self($anchor, Standing::of($rule->countedBy($anchor), $start, $done, $now, $skipped), $rule->book ?? $rule->every, $rule->book !== null || $rule->source === Source::Book ? 'book' : 'rule'), Anchor::cases());
     }
 
     /** The hours that lie between the two services, or null where the rule does not count hours. */
@@ -36,10 +37,10 @@ final readonly class Consequence
         return $this->standing->runsFor();
     }
 
-    /** Hours beyond the book's interval; below nothing where it stays within. */
+    /** Hours beyond the book's interval, or the rule's where no book is on record; below nothing where it stays within. */
     public function overBook(): ?BigDecimal
     {
-        return $this->book->hours === null ? null : $this->runsFor()?->minus($this->book->hours);
+        return $this->interval->hours === null ? null : $this->runsFor()?->minus($this->interval->hours);
     }
 
     /** `Next at 800 h. It will then have run 440 h, 40 h over the book's 400 h.` */
@@ -60,9 +61,9 @@ final readonly class Consequence
             return "Next {$next}.";
         }
         $against = match ($over->getSign()) {
-            0 => "just the book's interval",
-            1 => Plain::number($over)." h over the book's ".Plain::number($runs->minus($over)).' h',
-            default => Plain::number($over->abs())." h short of the book's ".Plain::number($runs->minus($over)).' h',
+            0 => "just the {$this->whose}'s interval",
+            1 => Plain::number($over)." h over the {$this->whose}'s ".Plain::number($runs->minus($over)).' h',
+            default => Plain::number($over->abs())." h short of the {$this->whose}'s ".Plain::number($runs->minus($over)).' h',
         };
 
         return "Next {$next}. It will then have run ".Plain::number($runs)." h, {$against}.";

@@ -90,7 +90,7 @@ final readonly class Rule
     {
         $parts = [
             $this->every->isEmpty() ? '' : 'every '.$this->every->inWords($distance),
-            ...array_map(fn (YearWindow $window): string => 'in '.$window->inWords(), $this->windows),
+            ...array_map(fn (YearWindow $window): string => $window->when(), $this->windows),
             ...array_map(fn (Interval $first): string => 'first at '.$first->inWords($distance), array_filter($this->first, fn (Interval $first): bool => ! $first->isEmpty())),
             $this->condition === null ? '' : "when a check says so: {$this->condition}",
         ];

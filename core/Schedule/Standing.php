@@ -163,7 +163,7 @@ final readonly class Standing
         $due = 'Due '.self::position($point, $point->at, $distance);
         $since = self::position($point, $point->since, $distance);
         if ($point->window !== null) {
-            return "Due in {$point->window->inWords()}, last done ".($this->last === null ? 'never.' : "{$since}.");
+            return "Due {$point->window->when()}, last done ".($this->last === null ? 'never.' : "{$since}.");
         }
         $every = $this->rule->every->only($point->limit);
         if ($this->isFirst($point)) {

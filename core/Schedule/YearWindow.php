@@ -62,6 +62,17 @@ final readonly class YearWindow
         return Day::numberOf($year, $this->toMonth, min($this->toDay, Day::daysIn($year, $this->toMonth)));
     }
 
+    /** `in spring, 1 March to 15 April`, `before storage, 15 October to 30 November`, `from 1 March to 15 April` */
+    public function when(): string
+    {
+        return match (true) {
+            $this->name === '' => "from {$this->inWords()}",
+            (bool) preg_match('/^(before|after|at|in|during)\b/i', $this->name) => $this->inWords(),
+            default => "in {$this->inWords()}",
+        };
+    }
+
+    /** `spring, 1 March to 15 April` */
     public function inWords(): string
     {
         return ($this->name === '' ? '' : "{$this->name}, ").sprintf('%d %s to %d %s', $this->fromDay, self::MONTHS[$this->fromMonth], $this->toDay, self::MONTHS[$this->toMonth]);

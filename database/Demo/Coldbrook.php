@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use Core\Schedule\MachineClass;
+use Core\Schedule\Severity;
 
 /** Coldbrook House: an invented estate with an arboretum, a cider orchard and a small campsite. Makers and models are invented too. */
 final class Coldbrook
@@ -35,7 +36,7 @@ final class Coldbrook
             new DemoMachine('Bittern', MachineClass::FrontMower, 'Cider orchard', 'Brankley', 'Foreacre', 148.0, self::scaled(self::MOWING, 0.5), neglect: ['Engine oil and filter' => 170]),
             new DemoMachine('Coot', MachineClass::RiderMower, 'Campsite', 'Brankley', 'Paddock', 61.0, self::scaled(self::MOWING, 0.3)),
             new DemoMachine('Moorhen', MachineClass::UtilityVehicle, 'Campsite', 'Quillan Works', 'Packhorse', 865.0, self::scaled(self::EVERY_DAY, 0.5), kmPerHour: 14),
-            new DemoMachine('Wigeon', MachineClass::UtilityVehicle, 'Cider orchard', 'Quillan Works', 'Packhorse', 402.0, self::scaled(self::EVERY_DAY, 0.9), kmPerHour: 13, neglect: ['Brake pads' => 60]),
+            new DemoMachine('Wigeon', MachineClass::UtilityVehicle, 'Cider orchard', 'Quillan Works', 'Packhorse', 402.0, self::scaled(self::EVERY_DAY, 0.9), kmPerHour: 13, neglect: ['Brake pads' => 60], severity: Severity::Water),
             new DemoMachine('Snipe', MachineClass::AllTerrainVehicle, 'Arboretum', 'Quillan Works', 'Leveret', 88.0, self::scaled(self::EVERY_DAY, 0.4), kmPerHour: 16),
             new DemoMachine('Pochard', MachineClass::SmallTruck, 'House', 'Hobscott', 'Carrier', 61240.0, self::scaled(self::EVERY_DAY, 36)),
             new DemoMachine('Dabchick', MachineClass::PetrolCart, 'Campsite', 'Fenlow', 'Links', 93.0, self::scaled(self::VISITORS, 0.35), unreadDays: 23),

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use Carbon\CarbonImmutable;
+use Core\Schedule\Interval;
 use Core\Schedule\MachineClass;
+use Core\Schedule\SeverityMark;
+use Core\Schedule\SeverityTable;
 use Core\Schedule\StarterRule;
 use Core\Schedule\StarterRulebook;
+use Core\Schedule\Subject;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -35,9 +39,12 @@ final class DemoLife
     /** @var array<string, array{run: float, km: float, at: CarbonImmutable}> by task */
     private array $lastDone = [];
 
+    /** @var array<string, Interval> by task */
+    private array $lived = [];
+
     public readonly CarbonImmutable $begins;
 
-    public function __construct(public readonly DemoMachine $machine, private readonly CarbonImmutable $today, int $seed)
+    public function __construct(public readonly DemoMachine $machine, public readonly CarbonImmutable $today, int $seed)
     {
         $this->chance = new Randomizer(new Mt19937($seed));
         $this->begins = $today->subDays($machine->knownDays);
@@ -60,6 +67,21 @@ final class DemoLife
     public function rules(): array
     {
         return StarterRulebook::for($this->machine->class)[0]->rules;
+    }
+
+    /** @return array{at: CarbonImmutable, hours: float|null, km: float|null, by: string}|null */
+    public function lastReadingBefore(int $daysAgo): ?array
+    {
+        $before = array_filter($this->readings, fn (array $reading): bool => $reading['at'] <= $this->today->subDays($daysAgo));
+
+        return $before === [] ? null : $before[array_key_last($before)];
+    }
+
+    /** The interval as this machine's life shortens it. */
+    private function every(StarterRule $rule): Interval
+    {
+        return $this->lived[$rule->task.$rule->kind->value] ??= $this->machine->severity === null ? $rule->every
+            : SeverityTable::usual()->tighten($rule->toRule(), Subject::of($rule->task, $rule->kind), [new SeverityMark($this->machine->severity)], $this->today)->every;
     }
 
     private function live(): void
@@ -170,7 +192,7 @@ final class DemoLife
     private function shareUsed(StarterRule $rule, CarbonImmutable $day): float
     {
         $last = $this->lastDone[$rule->task.$rule->kind->value];
-        $every = $rule->every;
+        $every = $this->every($rule);
         $km = $this->distanceOnly() ? $this->run - $last['run'] : $this->km - $last['km'];
 
         return max(
@@ -182,7 +204,7 @@ final class DemoLife
 
     private function nextHours(StarterRule $rule, float $last): float
     {
-        $every = $rule->every->hours?->toFloat() ?? 1;
+        $every = $this->every($rule)->hours?->toFloat() ?? 1;
         $satisfied = $last + 0.1 * $every;
         $first = $rule->first?->hours?->toFloat() ?? 0;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use Core\Schedule\MachineClass;
+use Core\Schedule\Severity;
 
 /** One machine of the invented estate, and how it is used. */
 final readonly class DemoMachine
@@ -16,6 +17,7 @@ final readonly class DemoMachine
      * @param  array<string, int>  $neglect  task => days since when nobody has done it
      * @param  array{int, int}|null  $busyDaysAgo  from and to: days when nobody had time for services
      * @param  int  $knownDays  for how many days the yard has had it
+     * @param  Severity|null  $severity  what it lives under all year
      * @param  float  $finishAt  what the meter shows in the end, where that matters for the story
      */
     public function __construct(
@@ -36,6 +38,7 @@ final readonly class DemoMachine
         public int $stormDaysAgo = 0,
         public int $unreadDays = 1,
         public ?float $finishAt = null,
+        public ?Severity $severity = null,
     ) {
     }
 }

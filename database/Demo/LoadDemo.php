@@ -9,6 +9,8 @@ use App\People\Person;
 use App\Yard\History;
 use App\Yard\Machine;
 use App\Yard\Rule;
+use App\Yard\RuleCopy;
+use App\Yard\SharedRulebook;
 use App\Yard\WrittenInterval;
 use App\Yard\Yard;
 use App\Yard\YardLine;
@@ -84,6 +86,7 @@ final class LoadDemo extends Command
         foreach (Coldbrook::machines() as $index => $machine) {
             $this->addMachine(new DemoLife($machine, $today, self::SEED + $index));
         }
+        $this->shareRulebooks();
         foreach (DemoPeople::RESTRICTED as $name => $machines) {
             Person::query()->findOrFail($this->people[$name])->machines()->sync(Machine::query()->whereIn('name', $machines)->pluck('id'));
         }
@@ -104,6 +107,7 @@ final class LoadDemo extends Command
         $machine = Machine::query()->create([
             'name' => $demo->name, 'class' => $demo->class, 'place' => $demo->place, 'maker' => $demo->maker, 'model' => $demo->model,
             'history' => $demo->unknownHistory ? History::Unknown : History::Known,
+            ...DemoParticulars::record($demo->name, $life->today),
         ]);
         $meters = $this->fitMeters($machine, $life);
         $rules = $this->writeRules($machine, $life);
@@ -118,6 +122,7 @@ final class LoadDemo extends Command
                 $this->tasks[] = ['entry_id' => $entry, 'rule_id' => $rules[$task]->id, 'task' => $rules[$task]->task, 'kind' => $rules[$task]->kind->value];
             }
         }
+        $this->particulars($machine, $life, $meters);
         $this->happenings($machine, $life->readings[array_key_last($life->readings)]['at']);
     }
 
@@ -160,6 +165,51 @@ final class LoadDemo extends Command
         return $rules;
     }
 
+    /**
+     * The rules that only this machine has, when each was last done, and how its own reminder was set.
+     *
+     * @param  array<string, array<int, array{from: CarbonImmutable, id: int}>>  $meters
+     */
+    private function particulars(Machine $machine, DemoLife $life, array $meters): void
+    {
+        $rules = $machine->rules()->get()->keyBy('task');
+        foreach (DemoParticulars::rules($machine->name) as $given) {
+            ['last_done' => $daysAgo, 'with' => $with, 'in' => $in] = $given + ['last_done' => null, 'with' => null, 'in' => null];
+            $rule = $machine->rules()->create([...array_diff_key($given, ['last_done' => 1, 'with' => 1, 'in' => 1]), 'goes_with_id' => $rules[$with]->id ?? null, 'contained_in_id' => $rules[$in]->id ?? null]);
+            $rules[$rule->task] = $rule;
+            $at = $daysAgo === null ? null : $life->lastReadingBefore($daysAgo);
+            if ($at !== null) {
+                $entry = $this->entry($machine, EntryKind::Service, $at['at']->addHours(3), 'tamsin');
+                $this->readings($machine, $meters, $at['at']->addHours(3), $at['hours'], $at['km'], 'tamsin', $entry);
+                $this->tasks[] = ['entry_id' => $entry, 'rule_id' => $rule->id, 'task' => $rule->task, 'kind' => $rule->kind->value];
+            }
+        }
+        foreach (DemoParticulars::changes($machine->name) as $task => $columns) {
+            $machine->rules()->where('task', $task)->firstOrFail()->update($columns);
+        }
+        $reminder = DemoParticulars::reminder($machine->name);
+        if ($reminder !== null) {
+            $read = $life->lastReadingBefore($reminder['days_ago']);
+            $this->entry($machine, EntryKind::ReminderSet, $read['at']->addHours(1), 'piet', detail: ['meter_id' => $meters['hours'][array_key_last($meters['hours'])]['id'], 'unit' => 'h', 'set' => $reminder['set'], 'shown' => (string) $read['hours']]);
+        }
+    }
+
+    /** Two machines of a class share a rulebook, one with an exception. */
+    private function shareRulebooks(): void
+    {
+        $machines = Machine::query()->whereIn('name', DemoParticulars::SHARING)->orderBy('id')->with('rules')->get();
+        $copies = RuleCopy::ofAll($machines->firstOrFail());
+        $shared = SharedRulebook::query()->create(['name' => DemoParticulars::SHARED_AS, 'class' => $machines->firstOrFail()->class, 'rules' => $copies]);
+        $keys = collect($copies)->mapWithKeys(fn (array $copy, string $key): array => [$copy['task'].$copy['kind'] => $key]);
+        foreach ($machines as $machine) {
+            foreach ($machine->rules as $rule) {
+                $rule->update(['shared_key' => $keys[$rule->task.$rule->kind->value] ?? null]);
+            }
+            $machine->update(['shared_rulebook_id' => $shared->id]);
+        }
+        $machines->last()?->rules()->where('task', DemoParticulars::EXCEPTION)->update(['every' => json_encode(['hours' => '25']), 'common_practice' => false]);
+    }
+
     /** What else has befallen these machines. */
     private function happenings(Machine $machine, CarbonImmutable $last): void
     {
@@ -187,12 +237,13 @@ final class LoadDemo extends Command
         $this->entry($machine, EntryKind::Reading, $at, $by, meterId: $meterId, value: $value, partOf: $partOf);
     }
 
-    private function entry(Machine $machine, EntryKind $kind, CarbonImmutable $at, string $by, ?string $note = null, ?CarbonImmutable $liftedAt = null, ?string $liftedBecause = null, ?int $meterId = null, ?float $value = null, ?int $partOf = null): int
+    /** @param  array<string, mixed>|null  $detail */
+    private function entry(Machine $machine, EntryKind $kind, CarbonImmutable $at, string $by, ?string $note = null, ?CarbonImmutable $liftedAt = null, ?string $liftedBecause = null, ?int $meterId = null, ?float $value = null, ?int $partOf = null, ?array $detail = null): int
     {
         $this->entries[] = [
             'id' => $this->nextEntry, 'machine_id' => $machine->id, 'kind' => $kind->value, 'happened_at' => $at->utc(), 'written_at' => $at->utc(),
             'person_id' => $this->people[$by], 'device' => 'demo', 'note' => $note, 'meter_id' => $meterId,
-            'value' => $value, 'typed' => $value === null ? null : (string) $value, 'part_of_id' => $partOf,
+            'value' => $value, 'typed' => $value === null ? null : (string) $value, 'part_of_id' => $partOf, 'detail' => $detail === null ? null : json_encode($detail, JSON_THROW_ON_ERROR),
         ];
         $id = $this->nextEntry++;
         if ($liftedAt !== null) {

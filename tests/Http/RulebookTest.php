@@ -58,7 +58,7 @@ final class RulebookTest extends TestCase
     /** Handbook, section 12: the two schools, with the consequence before choosing. */
     public function test_both_anchors_are_told_before_one_is_chosen_and_a_service_can_choose(): void
     {
-        $machine = $this->machine(['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 400]]]]);
+        $machine = $this->machine(['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 400], 'source' => 'book']]]);
         $rule = $this->ruleId($machine);
         $this->log($machine, '362', ['at' => '2026-05-13', 'confirmed_because' => 'ran day and night']);
 

@@ -119,7 +119,7 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
               fontWeight: place.stake.state === 'fresh' ? 450 : 650,
             }}
           >
-            {place.room > 0 && words(place.stake)}
+            {place.room > 0 && (place.cut ? place.stake.label : words(place.stake))}
           </StakeButton>
           <Leaf>
             <LeafInside aria-label={words(place.stake)}>

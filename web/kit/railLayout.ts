@@ -13,6 +13,8 @@ export type PlacedStake = {
   room: number;
   /** The label stands left of its stake. */
   leftward: boolean;
+  /** There is room for its name, not for its days. */
+  cut: boolean;
 };
 
 const LEAST_ROOM = 84;
@@ -26,33 +28,52 @@ export function railScale(rail: Schemas['Rail'], width: number): RailScale {
   return { from, to, now: Number(rail.now), width, toX: (at) => ((at - from) / (to - from)) * width };
 }
 
-/** Two rows of labels; a repetition, and a stake for whose label there is no room, stands alone and says its label when pressed. */
+const URGENCY: Schemas['RuleState'][] = ['past', 'due', 'nearing', 'unknown', 'fresh'];
+
+/**
+ * Two rows of labels, given first to what presses most and then to the bigger services. A repetition, and a stake for whose label there is no room,
+ * stands alone and says its label when pressed.
+ */
 export function placeStakes(stakes: Schemas['Stake'][], scale: RailScale, words: (stake: Schemas['Stake']) => string): PlacedStake[] {
-  const taken: [number, number] = [0, 0];
+  const taken: [number, number][][] = [[], []];
+  const free = (row: 0 | 1, from: number, to: number) =>
+    from >= 0 && to <= scale.width && (taken[row] ?? []).every(([begins, ends]) => to + 4 < begins || from - 4 > ends);
   const placed = stakes
     .map((stake) => ({ stake, at: scale.toX(Number(stake.at)) }))
     .filter(({ at }) => at <= scale.width)
-    .map(({ stake, at }) => ({ stake, x: Math.max(1, at), before: at < 0 }));
-  return placed.map(({ stake, x, before }) => {
-    const bare = { stake, x, before, row: null, room: 0, leftward: false };
-    if (stake.again) return bare;
-    const wanted = words(stake).length * CHARACTER + 16;
-    for (const row of [0, 1] as const) {
-      if (x < taken[row]) continue;
-      const rightRoom = Math.min(wanted, scale.width - x - GAP);
-      if (rightRoom >= Math.min(wanted, LEAST_ROOM * 1.4)) {
-        taken[row] = x + rightRoom + 6;
-        return { stake, x, before, row, room: rightRoom, leftward: false };
-      }
-      const leftRoom = Math.min(wanted, x - taken[row] - GAP);
-      if (leftRoom >= Math.min(wanted, LEAST_ROOM)) {
-        taken[row] = x + 6;
-        return { stake, x, before, row, room: leftRoom, leftward: true };
+    .map(({ stake, at }): PlacedStake => ({ stake, x: Math.max(1, at), before: at < 0, row: null, room: 0, leftward: false, cut: false }));
+  const pressing = placed
+    .filter(({ stake }) => !stake.again)
+    .sort(
+      (one, other) =>
+        URGENCY.indexOf(one.stake.state) - URGENCY.indexOf(other.stake.state) || other.stake.weight - one.stake.weight || one.x - other.x,
+    );
+  for (const place of pressing) {
+    const full = roomFor(words(place.stake));
+    const short = roomFor(place.stake.label);
+    const least = Math.min(short, LEAST_ROOM * 1.6);
+    for (const [room, cut] of [
+      [full, false],
+      [short, true],
+      [least, true],
+    ] as const) {
+      const found = ([0, 1] as const)
+        .flatMap((row) => [
+          { row, leftward: false, from: place.x + GAP },
+          { row, leftward: true, from: place.x - GAP - room },
+        ])
+        .find(({ row, from }) => free(row, from, from + room));
+      if (found) {
+        Object.assign(place, { row: found.row, leftward: found.leftward, room, cut });
+        taken[found.row]?.push([found.from, found.from + room]);
+        break;
       }
     }
-    return bare;
-  });
+  }
+  return placed;
 }
+
+const roomFor = (words: string): number => words.length * CHARACTER + 16;
 
 /** Ruled marks: every tenth part of a labelled one. */
 export function ticks(scale: RailScale): { x: number; value: number; labelled: boolean }[] {

@@ -6,6 +6,7 @@ import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { FormSheet } from '../kit/FormSheet';
 import { Refusal } from '../kit/Refusal';
 import { Page, Soft } from '../kit/Sheet';
@@ -126,7 +127,12 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
         <Field label="May be early by, %" inputMode="decimal" value={draft.early} onChange={(early) => change({ early })} error={fields.early} />
         <Field label="May be late by, %" inputMode="decimal" value={draft.late} onChange={(late) => change({ late })} error={fields.late} />
       </Fields>
-      <SeasonFields draft={draft} change={change} fields={fields} />
+      <Fold
+        label="By the season, or when a check says so"
+        open={draft.windows.length > 0 || draft.condition !== '' || Object.keys(fields).some((field) => /^(windows|condition)/.test(field))}
+      >
+        <SeasonFields draft={draft} change={change} fields={fields} />
+      </Fold>
       <Consequences
         name="anchor"
         legend="The next is counted"
@@ -134,7 +140,14 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
         value={draft.anchor}
         onChange={(anchor) => change({ anchor })}
       />
-      <TogetherFields draft={draft} change={change} fields={fields} others={sheet.rules.filter((other) => other.id !== rule?.id)} />
+      <Fold
+        label="With other tasks, what it is about, the filter alone"
+        open={Boolean(
+          draft.goesWith || draft.containedIn || draft.subject || draft.keepsFluid || fields.goes_with || fields.contained_in || fields.top_up,
+        )}
+      >
+        <TogetherFields draft={draft} change={change} fields={fields} others={sheet.rules.filter((other) => other.id !== rule?.id)} />
+      </Fold>
       <Choice
         label="Whose rule"
         value={draft.source}

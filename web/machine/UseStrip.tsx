@@ -98,7 +98,7 @@ function Strip({ use, name }: { use: Use; name: string }) {
           ))}
           <line x1="0" x2="6" y1={toY(most)} y2={toY(most)} stroke="var(--ink)" />
           <text x="9" y={toY(most) + 4} fontSize="13" fill="var(--soft)" stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
-            {count(most)} {unit}
+            {count(Math.round(most * 10) / 10)} {unit}
           </text>
         </svg>
       )}

@@ -32,7 +32,6 @@ export default function PeoplePage() {
         </QuietActions>
       </Lead>
       <YardSheet />
-      <SeveritySheet />
       <Sheet aria-label="Accounts">
         {people.data.data.map((person) => (
           <Ruled key={person.id}>
@@ -53,6 +52,7 @@ export default function PeoplePage() {
           </Ruled>
         ))}
       </Sheet>
+      <SeveritySheet />
       {open && <PersonSlip person={open === 'new' ? null : open} onClose={() => setOpen(null)} />}
     </Page>
   );

@@ -13,7 +13,7 @@ import { useAfterWrite } from '../yard/useAfterWrite';
 const Wide = styled.div`overflow-x: auto; padding: 4px 20px 8px;`;
 const Table = styled.table`
   border-collapse: collapse; font-size: 15px; min-width: 860px; width: 100%;
-  th { text-align: left; font-weight: 600; padding: 6px 8px 6px 0; vertical-align: bottom; } td { padding: 3px 8px 3px 0; border-top: 1px solid var(--rule); text-align: left; } tbody th { border-top: 1px solid var(--rule); font-weight: 400; white-space: nowrap; }
+  th { text-align: left; font-weight: 600; padding: 6px 8px 6px 0; vertical-align: bottom; } td { padding: 3px 8px 3px 0; border-top: 1px solid var(--rule); text-align: left; } thead td { border-top: 0; } tbody th { border-top: 1px solid var(--rule); font-weight: 400; white-space: nowrap; }
   input { width: 62px; min-height: 36px; padding: 4px 6px; border: 1px solid var(--line); border-radius: 3px; background: var(--sheet); }
   input[aria-invalid='true'] { border: 2px solid var(--clay); } em { font-style: normal; font-weight: 650; }
 `;

@@ -14,6 +14,7 @@ use Core\Schedule\Interval;
 use Core\Schedule\Limit;
 use Core\Schedule\Point;
 use Core\Schedule\Rule;
+use Core\Schedule\Source;
 use Core\Schedule\Standing;
 use Core\Schedule\State;
 use Core\Schedule\YearWindow;
@@ -84,7 +85,7 @@ final class RuleShapesTest extends TestCase
     public function test_both_anchors_show_what_follows_before_one_is_chosen(): void
     {
         $service = new Point(BigDecimal::of(360));
-        [$fromDone, $chart] = Consequence::ofBoth(new Rule(Interval::ofHours(400)), new Point(BigDecimal::zero()), [$service], $service);
+        [$fromDone, $chart] = Consequence::ofBoth(new Rule(Interval::ofHours(400), source: Source::Book), new Point(BigDecimal::zero()), [$service], $service);
 
         self::assertSame("Next at 760 h. It will then have run 400 h, just the book's interval.", $fromDone->inWords());
         self::assertSame("Next at 800 h. It will then have run 440 h, 40 h over the book's 400 h.", $chart->inWords());

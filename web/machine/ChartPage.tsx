@@ -1,0 +1,213 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import styled, { createGlobalStyle } from 'styled-components';
+import { answer, api, type Schemas } from '../api/client';
+import { chartQuery } from '../api/queries';
+import type { paths } from '../api/schema';
+import { useWrite } from '../api/useWrite';
+import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Refusal } from '../kit/Refusal';
+import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
+import { useDraft } from '../kit/useDraft';
+import { KIND_WORDS } from '../kit/words';
+import { usePerson } from '../shell/Shell';
+import { useAfterWrite } from '../yard/useAfterWrite';
+import { ChartGrid } from './ChartGrid';
+import { chartBody, chartDraft, type EditedRow, type Understood, withHeading } from './chartDraft';
+import { PasteChart } from './PasteChart';
+import { SharedRulebooks } from './SharedRulebooks';
+import { useChartReading } from './useChartReading';
+import { useMachine } from './useMachine';
+
+const OnePage = createGlobalStyle`@media print { @page { size: A4 landscape; margin: 9mm; } header, nav, footer { display: none !important; } }`;
+const ActionLink = styled.a`${quietLink}`;
+const BackLink = styled(Link)`${quietLink}`;
+const Foot = styled.div`padding: 14px 20px 18px; display: flex; flex-direction: column; gap: 14px; @media print { padding: 4px 0; }`;
+const Add = styled.form`display: flex; flex-wrap: wrap; gap: 12px; align-items: end; > div { width: 220px; } @media print { display: none; }`;
+const OnScreen = styled.div`@media print { display: none; }`;
+const Above = styled(OnScreen)`margin-bottom: 22px; &:empty { display: none; }`;
+const Below = styled(OnScreen)`margin-top: 22px;`;
+const Controls = styled(OnScreen)`display: flex; flex-direction: column; gap: 14px;`;
+
+type ChartBody = paths['/machines/{machine}/chart']['put']['requestBody']['content']['application/json'];
+
+/** A machine's rulebook as one column chart, edited by marks. */
+export default function ChartPage() {
+  const machine = useMachine();
+  const chart = useQuery({ ...chartQuery(machine.data?.id ?? 0), enabled: machine.data !== undefined });
+  if (!machine.data || !chart.data) return <Page aria-busy="true" />;
+  const versions = chart.data.rows.map(({ rule_id, record }) => `${rule_id}.${record.version}`).join();
+  return <Chart key={versions} sheet={machine.data} chart={chart.data} versions={versions} />;
+}
+
+function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; chart: Schemas['Chart']; versions: string }) {
+  const person = usePerson();
+  const keeper = person.role === 'keeper';
+  const { toldWith } = useAfterWrite();
+  const [draft, setDraft, clear] = useDraft(
+    `chart.${sheet.id}.${versions}`,
+    useMemo(() => chartDraft(chart), [chart]),
+  );
+  const [pasting, setPasting] = useState(false);
+  const [heading, setHeading] = useState('');
+  const [because, setBecause] = useState('');
+  const { understood, reading, refused, settled } = useChartReading(draft, chart.unit);
+  const touched = draft.rows.filter((row) => row.touched);
+  const changed = touched.length > 0 || draft.removed.length > 0;
+  const ready = settled && touched.every(({ key }) => understood.has(key)) && (reading?.questions.length ?? 0) === 0;
+  const changeRow = (row: EditedRow, part: Partial<EditedRow>) =>
+    setDraft((before) => ({ ...before, rows: before.rows.map((one) => (one.key === row.key ? { ...one, ...part, touched: true } : one)) }));
+  const mark = (row: EditedRow, under: string) => {
+    const marks = row.marks.includes(under) ? row.marks.filter((one) => one !== under) : [...row.marks, under];
+    const points = marks.filter((one) => /^\d/.test(one));
+    changeRow(row, { marks, recurs: points.length === 1 && points[0] === under && !row.marks.some((one) => /^\d/.test(one)) });
+  };
+  const addRow = () =>
+    setDraft((before) => ({
+      ...before,
+      rows: [
+        ...before.rows,
+        { key: `new-${before.rows.length}-${Date.now()}`, ruleId: null, task: '', kind: 'replace', marks: [], recurs: false, touched: true },
+      ],
+    }));
+  const put = (body: ChartBody) => (header: { 'Idempotency-Key'?: string }) =>
+    answer(api.PUT('/machines/{machine}/chart', { params: { path: { machine: sheet.id }, header }, body }));
+  const save = useWrite(
+    (header, body: ChartBody) => put(body)(header),
+    async (after) => {
+      clear();
+      setPasting(false);
+      await toldWith(`${sheet.name}: the chart is written.`, () => put(backTo(chart, after))({}));
+    },
+  );
+  const take = (rows: Understood[], whole: boolean) => {
+    const taken = new Set(rows.map((row) => `${row.task.toLowerCase()} ${row.kind}`));
+    save.send({
+      rows: rows.map(({ task, kind, first, every, windows, anchor, contained_in }) => ({
+        task,
+        kind,
+        first,
+        every,
+        windows,
+        anchor,
+        contained_in_row: contained_in,
+      })),
+      remove: whole ? chart.rows.filter((row) => !taken.has(`${row.task.toLowerCase()} ${row.kind}`)).map(({ rule_id }) => rule_id) : [],
+      loosened_because: because || null,
+    });
+  };
+  const loose = Object.entries(save.fields).find(([field]) => field.endsWith('loosened_because'))?.[1];
+  return (
+    <Page>
+      <OnePage />
+      <title>{`${sheet.name}: the chart`}</title>
+      <Lead>
+        <div>
+          <Title>{sheet.name}: the chart</Title>
+          <Soft>
+            {sheet.class_label}, {sheet.place}. Each mark falls due where its column stands, in {chart.unit}; what divides a column falls due there
+            together.
+          </Soft>
+        </div>
+        <QuietActions>
+          <BackLink to={`/machines/${sheet.id}`}>Back to {sheet.name}</BackLink>
+          {keeper && <QuietButton onPress={() => setPasting(true)}>Paste a table</QuietButton>}
+          <ActionLink href={`/api/machines/${sheet.id}/chart.csv`} download>
+            Take it along as CSV
+          </ActionLink>
+          <QuietButton onPress={() => window.print()}>Print on one page</QuietButton>
+        </QuietActions>
+      </Lead>
+      <Above>{pasting && <PasteChart machine={sheet.id} unit={chart.unit} busy={save.busy} onTake={take} onClose={() => setPasting(false)} />}</Above>
+      <Sheet aria-label="Chart">
+        {draft.rows.length === 0 ? (
+          <Empty>
+            <p>No rule with columns is written down yet. Add a row and set its marks, or paste the table from the manual.</p>
+          </Empty>
+        ) : (
+          <ChartGrid
+            headings={draft.headings}
+            rows={draft.rows}
+            understood={understood}
+            stands={new Map(chart.rows.map((row) => [row.rule_id, row.shared]))}
+            words={new Map(chart.rows.map((row) => [row.rule_id, row.in_words]))}
+            mayEdit={keeper}
+            onMark={mark}
+            onChange={changeRow}
+            onRemove={(row) =>
+              setDraft((before) => ({
+                ...before,
+                rows: before.rows.filter(({ key }) => key !== row.key),
+                removed: row.ruleId === null ? before.removed : [...before.removed, row.ruleId],
+              }))
+            }
+          />
+        )}
+        <Foot>
+          {chart.beside.length > 0 && (
+            <Soft>No column shows: {chart.beside.map((rule) => `${rule.task} (${KIND_WORDS[rule.kind]}, ${rule.in_words})`).join('; ')}.</Soft>
+          )}
+          {keeper && (
+            <Controls>
+              {(reading?.questions ?? []).map(({ id, ask, options }) => (
+                <Fields key={id} $columns={2}>
+                  <Choice
+                    label={ask}
+                    value={draft.answers[id] ?? ''}
+                    onChange={(chosen) => setDraft((before) => ({ ...before, answers: { ...before.answers, [id]: chosen } }))}
+                    options={[{ value: '', label: 'say which' }, ...options.map((option) => ({ value: option.id, label: option.label }))]}
+                  />
+                </Fields>
+              ))}
+              {refused && <WrongText role="alert">{Object.values(refused.fields).join(' ') || refused.problem.detail}</WrongText>}
+              {(loose || because) && <Field label="Why it is looser than the book" value={because} onChange={setBecause} error={loose} />}
+              <Refusal refused={loose ? null : save.refused} besides={[]} />
+              <Add
+                onSubmit={(event) => {
+                  event.preventDefault();
+                  const added = heading.trim();
+                  if (added && !draft.headings.includes(added)) setDraft((before) => ({ ...before, headings: withHeading(before.headings, added) }));
+                  setHeading('');
+                }}
+              >
+                <PlainButton onPress={addRow}>Add a row</PlainButton>
+                <Field label="Add a column: 250, first 50, yearly, spring" value={heading} onChange={setHeading} />
+                <PlainButton type="submit">Add the column</PlainButton>
+              </Add>
+              <Soft>
+                Arrows walk the crossings, space sets or takes a mark; r, i, c, a, g, l, s say replace, inspect, clean, adjust, grease, check level,
+                sample.
+              </Soft>
+              {changed && (
+                <Actions>
+                  <MainButton
+                    isDisabled={!ready || save.busy}
+                    onPress={() => save.send({ ...chartBody(draft, understood), loosened_because: because || null })}
+                  >
+                    Write {touched.length + draft.removed.length === 1 ? 'the change' : `${touched.length + draft.removed.length} changes`}
+                  </MainButton>
+                  <PlainButton onPress={clear}>Leave it as it was</PlainButton>
+                </Actions>
+              )}
+            </Controls>
+          )}
+        </Foot>
+      </Sheet>
+      <Below>{keeper && <SharedRulebooks sheet={sheet} />}</Below>
+    </Page>
+  );
+}
+
+/** What writes the chart back as it was: every rule as it read, and those that came since taken out. */
+function backTo(before: Schemas['Chart'], after: Schemas['Chart']): ChartBody {
+  const known = new Set(before.rows.map(({ rule_id }) => rule_id));
+  return {
+    rows: before.rows.map(({ rule_id, record }) => {
+      const { task, kind, first, every, windows, anchor, source, book, loosened_because } = record;
+      return { rule_id, task, kind, first, every, windows, anchor, source, book, loosened_because };
+    }),
+    remove: after.rows.map(({ rule_id }) => rule_id).filter((id) => !known.has(id)),
+  };
+}

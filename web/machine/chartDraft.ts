@@ -1,0 +1,94 @@
+import type { Schemas } from '../api/client';
+
+/** What a row of marks amounts to, as the calculator `chart-read` tells it. */
+export type Understood = {
+  task: string;
+  kind: Schemas['TaskKind'];
+  first: Schemas['Interval'][];
+  every: Schemas['Interval'];
+  windows: Schemas['YearWindow'][];
+  anchor: 'from_done' | 'chart';
+  contained_in: number | null;
+  in_words: string;
+  line: number | null;
+  marks: boolean[];
+};
+
+export type Question = { id: string; ask: string; options: { id: string; label: string }[]; suggested: string | null };
+
+export type ChartReading = { rows: Understood[]; questions: Question[]; remarks: string[] };
+
+/** A row of the chart while it is being edited. */
+export type EditedRow = {
+  key: string;
+  ruleId: number | null;
+  task: string;
+  kind: Schemas['TaskKind'];
+  /** The headings it is marked under. */
+  marks: string[];
+  /** Its only mark stands for an interval; the rest follow from it. */
+  recurs: boolean;
+  touched: boolean;
+};
+
+export type ChartDraft = { headings: string[]; rows: EditedRow[]; removed: number[]; answers: Record<string, string> };
+
+export function chartDraft(chart: Schemas['Chart']): ChartDraft {
+  return {
+    headings: chart.headings,
+    rows: chart.rows.map((row) => ({
+      key: `rule-${row.rule_id}`,
+      ruleId: row.rule_id,
+      task: row.task,
+      kind: row.kind,
+      marks: chart.headings.filter((_, index) => row.marks[index]),
+      recurs: false,
+      touched: false,
+    })),
+    removed: [],
+    answers: {},
+  };
+}
+
+/** What the calculator is asked: the rows that were touched, and that have a task and a mark. */
+export function question(draft: ChartDraft, unit: Schemas['MeterUnit']) {
+  const rows = draft.rows.filter(isComplete);
+  return {
+    unit,
+    headings: draft.headings,
+    rows: rows.map((row) => ({
+      task: row.task,
+      recurs: row.recurs,
+      cells: draft.headings.map((heading) => (row.marks.includes(heading) ? row.kind : '')),
+    })),
+    answers: { far_end: 'every', ...draft.answers },
+  };
+}
+
+export const isComplete = (row: EditedRow): boolean => row.touched && row.task.trim() !== '' && row.marks.length > 0;
+
+/** The rows as the contract takes them. A rule that is there already keeps its way of counting. */
+export function chartBody(draft: ChartDraft, understood: Map<string, Understood>) {
+  const touched = draft.rows.filter(({ touched: changed }) => changed);
+  return {
+    rows: touched.flatMap((row) => {
+      const rule = understood.get(row.key);
+      if (!rule) return [];
+      const { task, kind, first, every, windows, anchor } = rule;
+      return [row.ruleId === null ? { task, kind, first, every, windows, anchor } : { rule_id: row.ruleId, task, kind, first, every, windows }];
+    }),
+    remove: draft.removed,
+  };
+}
+
+/** Where a new heading belongs: first services in front, points by their size, the rest behind. */
+export function withHeading(headings: string[], added: string): string[] {
+  const place = (heading: string): [number, number] => {
+    const size = Number(/[\d.,]+/.exec(heading)?.[0].replace(',', '') ?? 0);
+    if (/^first/i.test(heading)) return [0, size];
+    return /^[\d.,]+( h| km| mi)?$/.test(heading) ? [1, size] : [2, size];
+  };
+  const before = ([group, size]: [number, number], [others, than]: [number, number]) => group < others || (group === others && size < than);
+  const at = headings.findIndex((heading) => before(place(added), place(heading)));
+  return at < 0 ? [...headings, added] : [...headings.slice(0, at), added, ...headings.slice(at)];
+}
