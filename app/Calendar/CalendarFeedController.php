@@ -35,7 +35,7 @@ final class CalendarFeedController
             throw Refusal::conflict('You have '.self::MOST_FEEDS.' calendar addresses. Give one up first.');
         }
 
-        return new JsonResponse(CalendarFeed::open($person, $given['whole_yard'], $given['remind_days'])->toRecord(), 201);
+        return new JsonResponse(CalendarFeed::open($person, $given['whole_yard'], (int) $given['remind_days'])->toRecord(), 201);
     }
 
     public function destroy(Request $request, int $feed): Response

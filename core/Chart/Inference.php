@@ -12,6 +12,9 @@ final readonly class Inference
 {
     private const MOST_FIRST_POINTS = 3;
 
+    /** So many marks show an interval that has no column of its own. */
+    private const MARKS_THAT_SHOW = 3;
+
     /**
      * @param  list<int>  $first
      * @param  int|null  $every  null where it comes only once, or nobody can tell
@@ -44,7 +47,8 @@ final readonly class Inference
             $tail = array_slice($marks, $heads);
             $last = $heads === 0 ? $after : $first[$heads - 1];
             $every = self::commonMeasure($tail);
-            if (self::among($columns, fn (int $at): bool => $at > $last && $at % $every === 0) === $tail) {
+            $seen = in_array($every, $columns, true) || count($tail) >= self::MARKS_THAT_SHOW;
+            if ($seen && self::among($columns, fn (int $at): bool => $at > $last && $at % $every === 0) === $tail) {
                 $open = count($tail) === 1 && $heads <= 1 && ! self::shows($columns, $every, $tail[0]);
                 if (count($tail) > 1 || $open) {
                     return new self($first, $every, open: $open);

@@ -78,7 +78,7 @@ final readonly class InverseGaussian
             $density = $this->density($time);
             $next = $density > 0 ? $time - $error / $density : 0.0;
             $next = $next > $low && $next < $high ? $next : ($low + $high) / 2;
-            if (abs($next - $time) <= 1e-10 * $time) {
+            if (abs($next - $time) <= 1e-6 * $time) {
                 return $next;
             }
             $time = $next;

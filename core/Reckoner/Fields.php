@@ -88,17 +88,21 @@ final class Fields
         return $given === true;
     }
 
-    /** @return list<string> empty where it is not given or at fault */
+    /** @return list<string> nothing within stands as an empty text; empty where it is not given or at fault */
     public function texts(string $name, string $what): array
     {
+        $texts = [];
         $given = $this->given[$name] ?? [];
-        if (! is_array($given) || ! array_is_list($given) || array_filter($given, is_string(...)) !== $given || count($given) > 10_000) {
-            $this->fault($name, ucfirst($what).' is a list of texts.');
+        foreach (is_array($given) && array_is_list($given) && count($given) <= 10_000 ? $given : [false] as $text) {
+            if ($text !== null && ! is_string($text)) {
+                $this->fault($name, ucfirst($what).' is a list of texts.');
 
-            return [];
+                return [];
+            }
+            $texts[] = $text ?? '';
         }
 
-        return $given;
+        return $texts;
     }
 
     /** @return array<string, string> empty where it is not given or at fault */

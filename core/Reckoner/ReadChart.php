@@ -14,6 +14,7 @@ use Core\Chart\WrittenTable;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;
+use Core\Schedule\Rule;
 use Core\Schedule\YearWindow;
 
 /** Which rules a pasted table, or the marks set in a grid, amount to. */
@@ -96,8 +97,7 @@ final class ReadChart implements Calculator
             'contained_in' => $row->containedIn,
             'line' => $row->line,
             'marks' => array_map($row->isMarkedUnder(...), $headings),
-            'in_words' => implode(' and ', array_filter([$row->every->isEmpty() ? null : 'every '.$row->every->inWords($distance),
-                ...array_map(fn (Interval $first): string => 'first at '.$first->inWords($distance), $row->first), ...array_map(fn (YearWindow $window): string => $window->inWords(), $row->windows)])),
+            'in_words' => (new Rule($row->every, $row->first, windows: $row->windows))->inWords($distance),
         ];
     }
 }

@@ -5,11 +5,13 @@ declare(strict_types=1);
 // The benchmarks: everything measured side by side in one run on one server, printed as ratios.
 
 use Tests\Bench\CoreBench;
+use Tests\Bench\ForecastBench;
 use Tests\Bench\LoadBench;
 use Tests\Bench\WebBench;
 
 require __DIR__.'/../../vendor/autoload.php';
 
 (new CoreBench)->run();
+(new ForecastBench)->run();
 (new LoadBench((string) getenv('JARDINIER_URL'), (string) getenv('JARDINIER_STATE')))->run();
 (new WebBench(dirname(__DIR__, 2).'/public/build'))->run();

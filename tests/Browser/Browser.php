@@ -55,9 +55,9 @@ final class Browser
     }
 
     /** @param  array<string, mixed>  $parameters of a DevTools command */
-    public function command(string $name, array $parameters): void
+    public function command(string $name, array $parameters): mixed
     {
-        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => (object) $parameters]);
+        return $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => (object) $parameters]);
     }
 
     public function open(string $path): void
@@ -184,6 +184,18 @@ final class Browser
         $this->driver->takeScreenshot($file);
     }
 
+    /** What comes out of the printer, as a PDF file. */
+    public function print(string $file): void
+    {
+        $printed = $this->command('Page.printToPDF', ['preferCSSPageSize' => true]);
+        file_put_contents($file, base64_decode((string) ($printed['data'] ?? ''), true));
+    }
+
+    public function isDisabled(string $button): bool
+    {
+        return (bool) $this->script('return [...document.querySelectorAll("button")].find(button => button.innerText === arguments[0]).disabled', $button);
+    }
+
     /** The picture, the text and the console's complaints, for whoever has to find out what went wrong. */
     public function keepEvidence(string $file): void
     {
@@ -242,7 +254,7 @@ final class Browser
             $slips !== [] => '//*[@role="dialog"]',
             default => '',
         };
-        $path = "{$root}//*[self::button or self::a or @role='menuitem' or @role='radio' or @type='checkbox' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted})]";
+        $path = "{$root}//*[self::button or self::a or self::summary or @role='menuitem' or @role='radio' or @type='checkbox' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted}) or (self::label and .//input and starts-with(normalize-space(), {$quoted}))]";
         $shown = array_filter($this->driver->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled());
 
         return $shown === [] ? null : reset($shown);

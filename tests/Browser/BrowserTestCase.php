@@ -13,6 +13,8 @@ abstract class BrowserTestCase extends TestCase
 {
     protected const ENTER = WebDriverKeys::ENTER;
 
+    protected const RIGHT = WebDriverKeys::ARROW_RIGHT;
+
     protected const TAB = WebDriverKeys::TAB;
 
     protected const ESCAPE = WebDriverKeys::ESCAPE;

@@ -174,7 +174,7 @@ final class DeskTest extends BrowserTestCase
         $this->browser->choose('What is done', 'adjust');
         $this->browser->choose('Last done', "never: counted from the machine's beginning");
         $this->browser->press('Add the rule');
-        $this->browser->see('Give hours, a distance or months');
+        $this->browser->see('When does it come?');
         $this->browser->type('Hours', '25');
         $this->browser->press('Add the rule');
         $this->browser->see('Blades added.');

@@ -9,17 +9,17 @@ import { stateColour } from './Stamp';
 import { useWidth } from './useWidth';
 import { KIND_WORDS, STATE_WORDS } from './words';
 
-const HEIGHT = 92;
-const GROUND = 62;
-const ROW_TOPS = [14, 34] as const;
-const ALONE_TOP = 50;
+const HEIGHT = 98;
+const GROUND = 68;
+const ROW_TOPS = [13, 37] as const;
+const ALONE_TOP = 56;
 
 const topOf = (place: PlacedStake): number => (place.row === null ? ALONE_TOP : ROW_TOPS[place.row]);
 
 const Frame = styled.div`position: relative; height: ${HEIGHT}px; min-width: 0; user-select: none;`;
 const Drawing = styled.svg`position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; pointer-events: none;`;
 const StakeButton = styled(Button)`
-  position: absolute; padding: 0 2px 0 4px; margin: 0; border: 0; background: none; cursor: pointer; text-align: left; font-size: 14.5px; line-height: 18px; white-space: nowrap;
+  position: absolute; padding: 0 2px 0 4px; margin: 0; border: 0; background: none; cursor: pointer; text-align: left; font-size: 14.5px; line-height: 22px; white-space: nowrap;
   overflow: hidden; text-overflow: ellipsis; color: var(--stake);
   &[data-leftward='true'] { text-align: right; padding: 0 4px 0 2px; }
   &[data-hovered] { text-decoration: underline; text-underline-offset: 3px; }
@@ -111,9 +111,9 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
             aria-label={`${words(place.stake)}, ${STATE_WORDS[place.stake.state]}`}
             style={{
               left: place.leftward ? place.x - place.room - GAP : place.room ? place.x + GAP : place.x - 7,
-              top: topOf(place) - 2,
+              top: topOf(place) - 3,
               width: place.room || 14,
-              height: place.room ? 20 : GROUND - ALONE_TOP,
+              height: place.room ? 24 : GROUND - ALONE_TOP,
               background: place.room ? 'var(--sheet)' : undefined,
               ['--stake' as string]: stateColour(place.stake.state),
               fontWeight: place.stake.state === 'fresh' ? 450 : 650,

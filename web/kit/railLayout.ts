@@ -62,7 +62,7 @@ export function placeStakes(stakes: Schemas['Stake'][], scale: RailScale, words:
           { row, leftward: false, from: place.x + GAP },
           { row, leftward: true, from: place.x - GAP - room },
         ])
-        .find(({ row, from }) => free(row, from, from + room));
+        .find(({ row, from, leftward }) => !(leftward && room < short) && free(row, from, from + room));
       if (found) {
         Object.assign(place, { row: found.row, leftward: found.leftward, room, cut });
         taken[found.row]?.push([found.from, found.from + room]);

@@ -70,7 +70,7 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
     }
   };
   return (
-    <Wide>
+    <Wide tabIndex={0} role="region" aria-label="The chart, which may be wider than the page">
       <Table ref={table} aria-label="Column chart" onKeyDown={walk}>
         <thead>
           <tr>
@@ -91,11 +91,13 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
             return (
               <tr key={row.key}>
                 <th scope="row">
-                  <Name>
+                  <Name onFocus={() => setAt({ row: index, column: at.column })}>
                     <Mark kind={row.kind} />
                     {mayEdit ? (
                       <>
                         <input
+                          // biome-ignore lint/a11y/noAutofocus: a row that was just added wants its name
+                          autoFocus={row.ruleId === null && row.task === ''}
                           aria-label={`Task, row ${index + 1}`}
                           value={row.task}
                           placeholder="A new task"
@@ -147,7 +149,7 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
                   {mayEdit && (
                     <>
                       {' '}
-                      <QuietButton aria-label={`Take ${row.task || 'the row'} out`} onPress={() => onRemove(row)}>
+                      <QuietButton aria-label={`Take out: ${row.task || 'the row'}`} onPress={() => onRemove(row)}>
                         Take out
                       </QuietButton>
                     </>

@@ -59,7 +59,7 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
             {rule.warranty && <Marked>{rule.warranty}</Marked>}
             <QuietActions>
               {mayService && rule.standing.state !== 'fresh' && (
-                <RuleLink to={`service?rules=${rule.id}`} aria-label={`Record ${rule.task} done`}>
+                <RuleLink to={`service?rules=${rule.id}`} aria-label={`Record it done: ${rule.task}`}>
                   Record it done
                 </RuleLink>
               )}
@@ -69,12 +69,12 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
                 </RuleLink>
               )}
               {mayService && rule.standing.limiting && rule.standing.state !== 'fresh' && (
-                <QuietButton aria-label={`Skip ${rule.task} this time`} onPress={() => setNoting({ what: 'skip', rule })}>
+                <QuietButton aria-label={`Skip this time: ${rule.task}`} onPress={() => setNoting({ what: 'skip', rule })}>
                   Skip this time
                 </QuietButton>
               )}
               {mayLog && rule.condition && rule.standing.state === 'fresh' && (
-                <QuietButton aria-label={`A check calls for ${rule.task}`} onPress={() => setNoting({ what: 'call', rule })}>
+                <QuietButton aria-label={`A check calls for it: ${rule.task}`} onPress={() => setNoting({ what: 'call', rule })}>
                   A check calls for it
                 </QuietButton>
               )}

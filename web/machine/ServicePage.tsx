@@ -146,7 +146,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                   </Folded>
                 ) : (
                   <Folded>
-                    <QuietButton aria-label={`Compare the two ways of counting ${rule.task}`} onPress={() => setComparing(rule.id)}>
+                    <QuietButton aria-label={`Compare the two ways of counting on: ${rule.task}`} onPress={() => setComparing(rule.id)}>
                       Compare the two ways of counting on
                     </QuietButton>
                   </Folded>

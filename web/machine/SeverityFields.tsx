@@ -53,7 +53,7 @@ export function SeverityFields({ marks, onChange, fields }: Props) {
                 <div>
                   <Soft>all year</Soft>{' '}
                   <QuietButton
-                    aria-label={`${SEVERITY_WORDS[severity]} only in a season`}
+                    aria-label={`Only in a season: ${SEVERITY_WORDS[severity]}`}
                     onPress={() => change(index, { from: '05-01', to: '09-30' })}
                   >
                     Only in a season

@@ -24,7 +24,7 @@ export function CalendarSheet() {
   const [days, setDays] = useState('2');
   const again = () => queries.invalidateQueries({ queryKey: calendarFeedsQuery.queryKey });
   const open = useWrite(
-    (header, body: { whole_yard: boolean; remind_days: number }) => answer(api.POST('/calendar-feeds', { params: { header }, body })),
+    (header, body: { whole_yard: boolean; remind_days: string }) => answer(api.POST('/calendar-feeds', { params: { header }, body })),
     again,
   );
   const giveUp = useWrite((_key, feed: number) => answer(api.DELETE('/calendar-feeds/{feed}', { params: { path: { feed } } })), again);
@@ -72,7 +72,7 @@ export function CalendarSheet() {
         </Fields>
         <Refusal refused={open.refused ?? giveUp.refused} besides={['whole_yard', 'remind_days']} />
         <Actions>
-          <MainButton isDisabled={open.busy} onPress={() => open.send({ whole_yard: whole === 'yard', remind_days: Number(days) })}>
+          <MainButton isDisabled={open.busy} onPress={() => open.send({ whole_yard: whole === 'yard', remind_days: days })}>
             Open a calendar address
           </MainButton>
         </Actions>

@@ -43,7 +43,7 @@ export function SeveritySheet() {
 function SharesTable({ yard, onChange }: { yard: Schemas['Yard']; onChange: () => void }) {
   return (
     <>
-      <Wide>
+      <Wide tabIndex={0} role="region" aria-label="Shares by severity">
         <Shares yard={yard} cell={({ share, usual }) => (share === '1' ? '' : share === usual ? share : <em>{share}</em>)} />
       </Wide>
       <Foot>
@@ -79,7 +79,7 @@ function SharesForm({ yard, onClose }: { yard: Schemas['Yard']; onClose: () => v
   const wrong = (severity: string, subject: string) => save.fields[`severity.${severity}.${subject}`];
   return (
     <>
-      <Wide>
+      <Wide tabIndex={0} role="region" aria-label="Shares by severity">
         <Shares
           yard={yard}
           cell={({ subject, share, label }, severity) => (

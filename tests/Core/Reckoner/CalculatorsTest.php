@@ -76,7 +76,7 @@ final class CalculatorsTest extends TestCase
         self::assertSame(['Grease', ['hours' => '50'], 'letter:C'], [$answer['rows'][0]['task'], (array) $answer['rows'][0]['every'], $answer['questions'][0]['id']]);
 
         $grid = self::reckon('chart-read', ['headings' => ['first 50', '100', '200'], 'rows' => [['task' => 'Oil', 'cells' => ['replace', '', 'replace']]], 'answers' => ['far_end' => 'every']]);
-        self::assertSame('every 200 h and first at 50 h', $grid['rows'][0]['in_words']);
+        self::assertSame('every 200 h, first at 50 h', $grid['rows'][0]['in_words']);
         $recurring = self::reckon('chart-read', ['headings' => ['first 25', '50', '100', '150', '200', 'yearly'], 'rows' => [['task' => 'Oil', 'cells' => ['replace', '', 'replace', '', '', 'replace'], 'recurs' => true]]]);
         self::assertSame([[true, false, true, false, true, true], 1], [$recurring['rows'][0]['marks'], $recurring['rows'][0]['line']], 'one mark at 100 h stands for every 100 h');
     }
