@@ -40,7 +40,7 @@ final class WeeklyReadings extends Model
     public static function add(Entry $reading, Yard $yard): void
     {
         $kept = self::query()->find($reading->meter_id) ?? new self(['meter_id' => $reading->meter_id, 'weekly' => []]);
-        $kept->weekly = self::lastOfEach([...$kept->weekly, self::pair((string) $reading->happened_at, (string) $reading->value, $yard)]);
+        $kept->weekly = self::lastOfEach([...$kept->weekly, [self::daysOf($yard)($reading->happened_at->utc()->format('Y-m-d H:i:s')), (string) $reading->value]]);
         $kept->save();
     }
 
@@ -81,17 +81,28 @@ final class WeeklyReadings extends Model
     private static function make(array $meterIds, Yard $yard): void
     {
         $weekly = array_fill_keys($meterIds, []);
+        $dayOf = self::daysOf($yard);
         $readings = DB::table('entries')->whereIn('meter_id', $meterIds)->whereNull('struck_at')->orderBy('id')->select('meter_id', 'happened_at', 'value');
         foreach ($readings->cursor() as $reading) {
-            $weekly[$reading->meter_id][] = self::pair($reading->happened_at, $reading->value, $yard);
+            $weekly[$reading->meter_id][] = [$dayOf($reading->happened_at), $reading->value];
         }
         self::query()->upsert(array_map(fn (int $id): array => ['meter_id' => $id, 'weekly' => json_encode(self::lastOfEach($weekly[$id]), JSON_THROW_ON_ERROR)], $meterIds), ['meter_id'], ['weekly']);
     }
 
-    /** @return array{int, string} */
-    private static function pair(string $happenedAt, string $shown, Yard $yard): array
+    /**
+     * Which of the yard's days an instant as it is stored lies in. Clocks differ from universal time by quarters of an hour, so each quarter is asked once.
+     *
+     * @return \Closure(string): int
+     */
+    private static function daysOf(Yard $yard): \Closure
     {
-        return [Day::number($yard->dayOf(new \DateTimeImmutable($happenedAt, new \DateTimeZone('UTC')))), (string) BigDecimal::of($shown)->stripTrailingZeros()];
+        $known = [];
+
+        return function (string $stored) use (&$known, $yard): int {
+            $quarter = substr($stored, 0, 14).intdiv((int) substr($stored, 14, 2), 15);
+
+            return $known[$quarter] ??= Day::number($yard->dayOf(new \DateTimeImmutable($stored, new \DateTimeZone('UTC'))));
+        };
     }
 
     /**
@@ -106,6 +117,6 @@ final class WeeklyReadings extends Model
             $last[MeterHistory::week($pair[0])] = $pair;
         }
 
-        return array_values($last);
+        return array_values(array_map(fn (array $pair): array => [$pair[0], (string) BigDecimal::of($pair[1])->stripTrailingZeros()], $last));
     }
 }

@@ -76,11 +76,10 @@ final class YardLine extends Model
     /** @return Builder<Machine> machines without a line for today, or with one reckoned by a season that no longer holds */
     private static function stale(Yard $yard): Builder
     {
-        $today = $yard->today();
+        $seasons = ClassSeason::query()->where('month', $yard->today()->format('Y-m'))->pluck('hash');
 
         return Machine::query()->where('retired', false)->whereNotExists(fn ($lines) => $lines->from('yard_lines')
-            ->join('class_seasons', 'class_seasons.hash', '=', 'yard_lines.season')->whereColumn('class_seasons.class', 'machines.class')
-            ->whereColumn('yard_lines.machine_id', 'machines.id')->where('reckoned_on', $today->format('Y-m-d'))->where('month', $today->format('Y-m')));
+            ->whereColumn('yard_lines.machine_id', 'machines.id')->where('reckoned_on', $yard->today()->format('Y-m-d'))->whereIn('season', $seasons));
     }
 
     /**

@@ -10,7 +10,7 @@ use Brick\Math\BigDecimal;
  * How a machine is used, learned from its readings: so much in an average week, spread over the year by its season, wandering by so much. It tells
  * on which day a point will be reached, and how surely.
  */
-final readonly class Usage
+final class Usage
 {
     /** Weeks after which a week's use counts half as much for the level: common practice, no source. */
     private const HALF_LIFE = 39;
@@ -40,6 +40,9 @@ final readonly class Usage
     /** Days without a reading before it is worth a word. */
     public const STALE_DAYS = 14;
 
+    /** @var array<int|string, Passage|null> by what was asked: the points of many rules coincide */
+    private array $told = [];
+
     /**
      * @param  float  $level  in a clock week
      * @param  float  $variance  of what is gained in a clock week
@@ -47,15 +50,15 @@ final readonly class Usage
      * @param  float  $seasonUnseen  by what share a week a season ahead may differ, where no such week was seen yet
      */
     private function __construct(
-        private Season $season,
-        private float $level,
-        private float $variance,
-        private float $levelUnsure,
-        private float $seasonUnseen,
-        private int $readOn,
-        private float $run,
-        private int $knownDays,
-        private int $knownGains,
+        private readonly Season $season,
+        private readonly float $level,
+        private readonly float $variance,
+        private readonly float $levelUnsure,
+        private readonly float $seasonUnseen,
+        private readonly int $readOn,
+        private readonly float $run,
+        private readonly int $knownDays,
+        private readonly int $knownGains,
     ) {
     }
 
@@ -106,7 +109,26 @@ final readonly class Usage
      */
     public function passage(BigDecimal|float $at): ?Passage
     {
-        $left = ($at instanceof BigDecimal ? $at->toFloat() : $at) - $this->run;
+        $at = $at instanceof BigDecimal ? $at->toFloat() : $at;
+        $key = (string) $at;
+        if (! array_key_exists($key, $this->told)) {
+            $this->told[$key] = $this->foretell($at);
+        }
+
+        return $this->told[$key];
+    }
+
+    /** The day on which it will probably have run so much, without telling how surely; null where that is too far off. */
+    public function expectedDay(BigDecimal $at): ?int
+    {
+        $weeks = ($at->toFloat() - $this->run) / $this->level;
+
+        return abs($weeks) * 7 > self::FURTHEST_DAYS ? null : (int) floor($this->season->dayAt($this->season->clock($this->readOn) + $weeks));
+    }
+
+    private function foretell(float $at): ?Passage
+    {
+        $left = $at - $this->run;
         $clock = $this->season->clock($this->readOn);
         $weeks = $left / $this->level;
         if (abs($weeks) * 7 > self::FURTHEST_DAYS) {

@@ -89,6 +89,7 @@ final readonly class Rail
         $when = match (true) {
             $widest->byDate => $widest->task->when,
             $unit === RailUnit::Days => Passage::on($widest->at->toInt()),
+            $again => ($day = $use?->expectedDay($widest->at)) === null ? null : Passage::on($day),
             default => $use?->passage($widest->at),
         };
         $when = $when === null || $when->p90 < Day::number($today) ? null : $when->notBefore(Day::number($today));
