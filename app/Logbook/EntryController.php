@@ -16,7 +16,6 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** The logbook: reading it, and writing the kinds of entry that a machine gets. */
@@ -54,9 +53,7 @@ final class EntryController
         $given = $request->validate($this->serviceRules($machine), ['rule_ids.required' => 'Choose what was done.']);
         $machine = Machine::lockForWriting($machine->id);
         $entry = ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), Circumstances::of($request));
-        foreach ($given['anchors'] ?? [] as $choice) {
-            $machine->rules()->whereKey($choice['rule_id'])->where('anchor', '!=', $choice['anchor'])->update(['anchor' => $choice['anchor'], 'version' => DB::raw('version + 1')]);
-        }
+        $this->countFromNowOn($machine, $given['anchors'] ?? [], Circumstances::of($request));
 
         return $this->written($request, $machine, $entry);
     }
@@ -115,6 +112,19 @@ final class EntryController
             : ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), $circumstances, $entry->id);
 
         return $this->written($request, $machine, $new);
+    }
+
+    /** @param  list<array{rule_id: int, anchor: string}>  $choices  from where the next point of a task is counted */
+    private function countFromNowOn(Machine $machine, array $choices, Circumstances $circumstances): void
+    {
+        foreach ($choices as $choice) {
+            $rule = $machine->rules()->find($choice['rule_id']);
+            if ($rule !== null && $rule->anchor->value !== $choice['anchor']) {
+                $rule->update(['anchor' => $choice['anchor'], 'version' => $rule->version + 1]);
+                $words = $rule->anchor === Anchor::Chart ? 'by the chart' : 'from the day it was done';
+                $machine->entries()->create([...$circumstances->columns(), 'kind' => EntryKind::RuleChanged, 'note' => "{$rule->task}: counted {$words} from now on."]);
+            }
+        }
     }
 
     /** @return array<string, array<mixed>> */

@@ -168,10 +168,10 @@ final class Machine extends Model
     /** @return list<RulebookLine> its rules as they hold today */
     public function rulebookLines(Yard $yard): array
     {
-        $table = $yard->severityTable();
         $marks = $this->severityMarks();
+        $table = $marks === [] ? null : $yard->severityTable();
 
-        return $this->rules->map(fn (Rule $rule): RulebookLine => $rule->toLine(fn (CoreRule $core): CoreRule => $table->tighten($core, $rule->subject(), $marks, $yard->today())))->all();
+        return $this->rules->map(fn (Rule $rule): RulebookLine => $rule->toLine(fn (CoreRule $core): CoreRule => $table === null ? $core : $table->tighten($core, $rule->subject(), $marks, $yard->today())))->all();
     }
 
     public function distanceUnit(): MeterUnit

@@ -63,7 +63,7 @@ final class RuleCopy
             $written[$key] = $rule;
         }
         foreach ($copies as $key => $copy) {
-            $written[$key]->update(array_map(fn (?string $to): ?int => $to === null ? null : $written[$to]->id ?? null, array_intersect_key($copy, $plain)));
+            $written[$key]->update(array_map(fn (?string $to): ?int => $to === null ? null : ($written[$to] ?? $machine->rules->firstWhere('shared_key', $to))?->id, array_intersect_key($copy, $plain)));
         }
         foreach ($written as $rule) {
             $check->refuse($machine, $rule);

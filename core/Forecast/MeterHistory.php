@@ -90,12 +90,15 @@ final readonly class MeterHistory
     {
         $weeks = [];
         foreach ($this->gains() as [$from, $to, $gained]) {
-            $clocked = $season->clock($to) - $season->clock($from);
+            [$position, $end] = [$season->clock($from), $season->clock($to)];
+            $each = $gained / ($end - $position);
             for ($day = $from; $day < $to; $day = $next) {
                 $week = self::week($day + 1);
                 $next = min($to, self::monday($week + 1) - 1);
+                $reached = $next === $to ? $end : $season->clock($next);
                 [$sofar, $days] = $weeks[$week] ?? [0.0, 0];
-                $weeks[$week] = [$sofar + $gained * ($season->clock($next) - $season->clock($day)) / $clocked, $days + $next - $day];
+                $weeks[$week] = [$sofar + $each * ($reached - $position), $days + $next - $day];
+                $position = $reached;
             }
         }
 

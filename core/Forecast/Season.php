@@ -60,7 +60,9 @@ final readonly class Season
     /** Which of the 52 parts of the year a day lies in. */
     public static function part(int $day): int
     {
-        return (int) min(self::WEEKS - 1, floor(self::intoYear($day) / self::DAYS_IN_PART));
+        $into = $day - floor($day / self::DAYS_IN_YEAR) * self::DAYS_IN_YEAR;
+
+        return (int) min(self::WEEKS - 1, $into / self::DAYS_IN_PART);
     }
 
     public function weightOn(int $day): float
@@ -72,8 +74,8 @@ final readonly class Season
     public function clock(int $day): float
     {
         $years = floor($day / self::DAYS_IN_YEAR);
-        $into = self::intoYear($day);
-        $part = self::part($day);
+        $into = $day - $years * self::DAYS_IN_YEAR;
+        $part = (int) min(self::WEEKS - 1, $into / self::DAYS_IN_PART);
 
         return $years * $this->run[self::WEEKS] + $this->run[$part] + $this->weights[$part] * ($into - $part * self::DAYS_IN_PART) / 7;
     }
@@ -90,10 +92,5 @@ final readonly class Season
         }
 
         return $years * self::DAYS_IN_YEAR + $low * self::DAYS_IN_PART + ($left - $this->run[$low]) * 7 / $this->weights[$low];
-    }
-
-    private static function intoYear(int $day): float
-    {
-        return $day - floor($day / self::DAYS_IN_YEAR) * self::DAYS_IN_YEAR;
     }
 }

@@ -19,7 +19,7 @@ final class AccessibilityTest extends BrowserTestCase
         $this->browser->script('localStorage.setItem("jardinier.scheme", arguments[0])', $scheme);
         $machine = $this->machine('96');
         foreach (['/yard' => 'Bittern', "/machines/{$machine['id']}" => 'Rulebook', "/machines/{$machine['id']}/service" => 'What was done', "/machines/{$machine['id']}/meter" => 'The old meter', "/machines/{$machine['id']}/edit" => 'countdown is set',
-            "/machines/{$machine['id']}/rules/new" => 'Every so many', '/machines/new' => 'A rulebook to begin with', '/logbook' => 'Correct', '/reckoner' => 'One measure', '/people' => 'Bram Fenwick', '/account' => 'Tokens'] as $path => $shows) {
+            "/machines/{$machine['id']}/rules/new" => 'Every so many', "/machines/{$machine['id']}/chart" => 'Which means', '/machines/new' => 'A rulebook to begin with', '/logbook' => 'Correct', '/reckoner' => 'One measure', '/people' => 'Bram Fenwick', '/account' => 'Tokens'] as $path => $shows) {
             $this->browser->open($path);
             $this->browser->see($shows);
             $this->assertSound($path);
