@@ -27,7 +27,7 @@ final readonly class Circumstances
 
         return new self(
             by: $person,
-            when: When::read($at ?? $request->input('at'), Yard::query()->firstOrFail()),
+            when: When::read($at ?? $request->input('at'), app(Yard::class)),
             device: mb_substr((string) $request->header('Jardinier-Device'), 0, 60) ?: null,
             note: $request->input('note'),
             confirmedBecause: $request->input('confirmed_because'),

@@ -172,6 +172,8 @@ final class EntryController
 
     private function written(Request $request, Machine $machine, Entry $entry, int $status = 201): JsonResponse
     {
+        $entry->setRelation('machine', $machine)->setRelation('meter', $machine->meters->find($entry->meter_id));
+
         return new JsonResponse(['entry' => EntryShape::of($entry, $this->person($request)), 'line' => YardLine::rewrite($machine)->line], $status);
     }
 

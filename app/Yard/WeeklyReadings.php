@@ -69,8 +69,10 @@ final class WeeklyReadings extends Model
     {
         $pairs = [];
         foreach ($meters as $meter) {
+            $begun = $meter->reckoned('0')->toFloat();
+            $each = $meter->reckoned('1')->toFloat() - $begun;
             foreach ($kept->find($meter->id)->weekly ?? [] as [$day, $shown]) {
-                $pairs[] = [$day, $meter->reckoned($shown)->toFloat()];
+                $pairs[] = [$day, $begun + $each * (float) $shown];
             }
         }
 

@@ -48,9 +48,8 @@ final class YardLine extends Model
     {
         $machine->newQuery()->whereKey($machine->id)->toBase()->increment('facts_version');
         $machine->facts_version++;
-        self::reckon([$machine], Yard::query()->firstOrFail());
 
-        return self::query()->findOrFail($machine->id);
+        return self::reckon([$machine], app(Yard::class))[0];
     }
 
     /** Reckons every line that does not hold for today, once, however many ask at the same time. */
@@ -99,12 +98,15 @@ final class YardLine extends Model
         return $count;
     }
 
-    /** @param  list<Machine>  $machines */
-    private static function reckon(array $machines, Yard $yard): void
+    /**
+     * @param  list<Machine>  $machines
+     * @return list<self> as they were written
+     */
+    private static function reckon(array $machines, Yard $yard): array
     {
-        $rows = [];
+        $lines = [];
         foreach (Reckoning::ofAll($machines, $yard) as $id => $reckoning) {
-            $rows[] = [
+            $lines[] = new self([
                 'machine_id' => $id,
                 'facts_version' => $reckoning->machine->facts_version,
                 'reckoned_on' => $yard->today()->format('Y-m-d'),
@@ -112,9 +114,11 @@ final class YardLine extends Model
                 'state' => $reckoning->state(),
                 'urgency' => array_search($reckoning->state(), array_keys(Headline::WORDS), true),
                 'days_left' => max(-self::NOBODY_CAN_TELL, min(self::NOBODY_CAN_TELL, $reckoning->outlook->expectedDays() ?? self::NOBODY_CAN_TELL)),
-                'line' => json_encode(LineShape::of($reckoning), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-            ];
+                'line' => LineShape::of($reckoning),
+            ]);
         }
-        self::query()->upsert($rows, ['machine_id'], ['facts_version', 'reckoned_on', 'season', 'state', 'urgency', 'days_left', 'line']);
+        self::query()->upsert(array_map(fn (self $line): array => $line->getAttributes(), $lines), ['machine_id'], ['facts_version', 'reckoned_on', 'season', 'state', 'urgency', 'days_left', 'line']);
+
+        return $lines;
     }
 }
