@@ -16,7 +16,7 @@ final readonly class RulebookController
     {
     }
 
-    public function index(Request $request): JsonResponse
+    public function index(): JsonResponse
     {
         $rulebooks = SharedRulebook::query()->with('machines')->orderBy('name')->get();
 

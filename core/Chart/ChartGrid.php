@@ -93,11 +93,11 @@ final readonly class ChartGrid
         } elseif ($every !== null) {
             $marked["every {$rule->every->only($limit)->inWords($distance)}"] = [2, $every->toFloat()];
         }
-        foreach (array_filter(Limit::cases(), fn (Limit $other): bool => $other !== $limit && $rule->every->gives($other)) as $other) {
-            $marked["every {$rule->every->only($other)->inWords($distance)}"] = [3, $rule->every->length($other)?->toFloat() ?? (float) $rule->every->months];
+        foreach (array_filter(Limit::cases(), fn (Limit $other): bool => $other !== $limit && $rule->every->gives($other)) as $place => $other) {
+            $marked["every {$rule->every->only($other)->inWords($distance)}"] = [3 + $place, $rule->every->length($other)?->toFloat() ?? (float) $rule->every->months];
         }
         foreach ($rule->windows as $window) {
-            $marked[Heading::ofSeason($window)] = [4, (float) str_replace('-', '.', $window->from())];
+            $marked[Heading::ofSeason($window)] = [6, (float) str_replace('-', '.', $window->from())];
         }
 
         return $marked;

@@ -19,14 +19,6 @@ final class Gaussian
         return $x < 1.8 ? self::bySeries($x) : self::byFraction($x);
     }
 
-    /** The share of a standard normal below z. */
-    public static function below(float $z): float
-    {
-        $tail = exp(-$z * $z / 2) * self::scaledErfc(abs($z) / M_SQRT2) / 2;
-
-        return $z < 0 ? $tail : 1 - $tail;
-    }
-
     /** exp(x²) less the series for exp(x²)·erf(x), whose terms are all above nothing. */
     private static function bySeries(float $x): float
     {
