@@ -10,9 +10,11 @@ use Core\Schedule\Interval;
 use Core\Schedule\Limit;
 use Core\Schedule\YearWindow;
 
-/** Some columns of a chart, and what marks under them say. Positions are hundredths of an hour or kilometre. */
+/** Some columns of a chart, and what marks under them say. Positions are whole numbers of so small a part of an hour or kilometre that hundredths of a mile are exact. */
 final readonly class MarkedColumns
 {
+    private const DECIMALS = 8;
+
     /** @param  list<Heading>  $headings */
     public function __construct(private array $headings)
     {
@@ -68,14 +70,14 @@ final readonly class MarkedColumns
 
     public static function interval(Limit $limit, int $position): Interval
     {
-        $length = BigDecimal::ofUnscaledValue($position, 2)->stripTrailingZeros();
+        $length = BigDecimal::ofUnscaledValue($position, self::DECIMALS)->stripTrailingZeros();
 
         return $limit === Limit::Hours ? new Interval(hours: $length) : new Interval(km: $length);
     }
 
     private static function position(BigDecimal $length): int
     {
-        return $length->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP)->toInt();
+        return $length->toScale(self::DECIMALS, RoundingMode::HALF_UP)->getUnscaledValue()->toInt();
     }
 
     /** @return list<Heading> */

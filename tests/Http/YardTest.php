@@ -54,7 +54,7 @@ final class YardTest extends TestCase
             return count(DB::getQueryLog());
         };
         $first = $this->machine();
-        $addresses = ['/api/machines', '/api/yard', "/api/machines/{$first}", "/api/machines/{$first}/entries", '/api/entries'];
+        $addresses = ['/api/machines', '/api/yard', "/api/machines/{$first}", "/api/machines/{$first}/entries", "/api/machines/{$first}/chart", "/api/machines/{$first}/use", "/api/rules/{$this->ruleId($first)}/consequences", '/api/entries'];
         $few = array_map($queries, $addresses);
         foreach (range(1, 12) as $number) {
             $machine = $this->machine(['name' => "Duck {$number}"]);

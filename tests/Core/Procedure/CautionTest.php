@@ -55,7 +55,7 @@ final class CautionTest extends TestCase
     public function test_no_starter_task_is_told_the_same_thing_twice(): void
     {
         foreach (MachineClass::cases() as $class) {
-            foreach (StarterRulebook::for($class) as $rule) {
+            foreach (array_merge(...array_map(fn (StarterRulebook $rulebook): array => $rulebook->rules, StarterRulebook::for($class))) as $rule) {
                 $cautions = Caution::for($class, new Task('1', $rule->task, $rule->kind));
                 self::assertSame($cautions, array_unique($cautions), $rule->task);
             }
