@@ -62,7 +62,7 @@ final class SistersTest extends BrowserTestCase
         $name = 'Knot'.bin2hex(random_bytes(2));
         $this->browser->type('Name', $name);
         $this->browser->type('Place', 'House');
-        $this->browser->press("Add {$name} with");
+        $this->browser->press("Add {$name} with 9 rules");
         $this->browser->see("{$name} is in the book.");
         $this->browser->see('clean before storage, 15 October to 30 November');
     }

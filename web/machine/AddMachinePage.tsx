@@ -200,8 +200,7 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
               <strong>{rule.task}</strong>
               <Soft>
                 {KIND_WORDS[rule.kind]}
-                {rule.firstHours && `, first at ${rule.firstHours} h`}
-                {(rule.windows.length > 0 || rule.condition) && `, ${rule.inWords}`}
+                {rule.windows.length > 0 || rule.condition ? `, ${rule.inWords}` : rule.firstHours && `, first at ${rule.firstHours} h`}
               </Soft>
             </Named>
             {units.includes('h') && (

@@ -26,6 +26,7 @@ const Name = styled.div`
   ${PHONE} { display: grid; grid-template-columns: 18px minmax(0, 1fr); gap: 0 6px; padding: 4px 6px; input { min-width: 0; width: 100%; } select { grid-column: 2; max-width: none; } }
   @media print { padding: 0 3px; input, select { font-size: 9.5px; min-height: 0; padding: 0; appearance: none; } }
 `;
+const Means = styled.div`display: flex; justify-content: space-between; gap: 12px; align-items: baseline; button { white-space: nowrap; } @media print { button { display: none; } }`;
 const Stand = styled.span`color: var(--straw); font-weight: 600; white-space: nowrap;`;
 
 const KEYS: Record<string, Schemas['TaskKind']> = {
@@ -143,17 +144,18 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
                   );
                 })}
                 <td data-understood>
-                  {row.touched ? (rule?.in_words ?? '') : words.get(row.ruleId ?? 0)}
-                  {stand === 'exception' && <Stand> exception</Stand>}
-                  {stand === 'own' && <Stand> its own</Stand>}
-                  {mayEdit && (
-                    <>
-                      {' '}
+                  <Means>
+                    <span>
+                      {row.touched ? (rule?.in_words ?? '') : words.get(row.ruleId ?? 0)}
+                      {stand === 'exception' && <Stand> exception</Stand>}
+                      {stand === 'own' && <Stand> its own</Stand>}
+                    </span>
+                    {mayEdit && (
                       <QuietButton aria-label={`Take out: ${row.task || 'the row'}`} onPress={() => onRemove(row)}>
                         Take out
                       </QuietButton>
-                    </>
-                  )}
+                    )}
+                  </Means>
                 </td>
               </tr>
             );
