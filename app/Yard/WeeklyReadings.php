@@ -40,7 +40,8 @@ final class WeeklyReadings extends Model
     public static function add(Entry $reading, Yard $yard): void
     {
         $kept = self::query()->find($reading->meter_id) ?? new self(['meter_id' => $reading->meter_id, 'weekly' => []]);
-        $kept->weekly = self::lastOfEach([...$kept->weekly, [self::daysOf($yard)($reading->happened_at->utc()->format('Y-m-d H:i:s')), (string) $reading->value]]);
+        $day = Day::number($yard->dayOf($reading->happened_at));
+        $kept->weekly = self::lastOfEach([...$kept->weekly, [$day, self::plain((string) $reading->value)]]);
         $kept->save();
     }
 
@@ -88,7 +89,12 @@ final class WeeklyReadings extends Model
         foreach ($readings->cursor() as $reading) {
             $weekly[$reading->meter_id][] = [$dayOf($reading->happened_at), $reading->value];
         }
-        self::query()->upsert(array_map(fn (int $id): array => ['meter_id' => $id, 'weekly' => json_encode(self::lastOfEach($weekly[$id]), JSON_THROW_ON_ERROR)], $meterIds), ['meter_id'], ['weekly']);
+        $rows = [];
+        foreach ($weekly as $id => $pairs) {
+            $last = array_map(fn (array $pair): array => [$pair[0], self::plain($pair[1])], self::lastOfEach($pairs));
+            $rows[] = ['meter_id' => $id, 'weekly' => json_encode($last, JSON_THROW_ON_ERROR)];
+        }
+        self::query()->upsert($rows, ['meter_id'], ['weekly']);
     }
 
     /**
@@ -119,6 +125,11 @@ final class WeeklyReadings extends Model
             $last[MeterHistory::week($pair[0])] = $pair;
         }
 
-        return array_values(array_map(fn (array $pair): array => [$pair[0], (string) BigDecimal::of($pair[1])->stripTrailingZeros()], $last));
+        return array_values($last);
+    }
+
+    private static function plain(string $decimal): string
+    {
+        return (string) BigDecimal::of($decimal)->stripTrailingZeros();
     }
 }
