@@ -64,7 +64,7 @@ final class RuleShape
         $warranty = $reckoning->machine->warranty();
 
         return match (true) {
-            $rule->dealer_only && $extended->runs($now) => "The dealer's while the extended warranty runs {$extended->inWords()}: his record is what counts.",
+            $rule->dealer_only && $extended->runs($now) => "The dealer's while the extended warranty runs {$extended->inWords()}: the dealer's record is what counts.",
             $rule->toCore()?->isLooserThanBook() === true && $warranty->runs($now) => "Looser than the book while the warranty runs {$warranty->inWords()}. ".($rule->loosened_because === null ? 'Nobody said why.' : 'Reason: '.Plain::within($rule->loosened_because)),
             default => null,
         };

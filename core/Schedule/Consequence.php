@@ -57,8 +57,14 @@ final readonly class Consequence
         };
         $runs = $this->runsFor();
         $over = $this->overBook();
-        if ($runs === null || $over === null) {
+        $hours = $this->standing->points[Limit::Hours->value] ?? null;
+        if ($runs === null || $over === null || $hours === null) {
             return "Next {$next}.";
+        }
+        $then = 'It will then have run';
+        if ($limiting !== $hours) {
+            $next .= ', or at '.Plain::number($hours->at).' h if that comes first';
+            $then = 'By those hours it will have run';
         }
         $against = match ($over->getSign()) {
             0 => "just the {$this->whose}'s interval",
@@ -66,6 +72,6 @@ final readonly class Consequence
             default => Plain::number($over->abs())." h short of the {$this->whose}'s ".Plain::number($runs->minus($over)).' h',
         };
 
-        return "Next {$next}. It will then have run ".Plain::number($runs)." h, {$against}.";
+        return "Next {$next}. {$then} ".Plain::number($runs)." h, {$against}.";
     }
 }

@@ -92,6 +92,15 @@ final class RuleShapesTest extends TestCase
         self::assertSame([Anchor::FromDone, Anchor::Chart], [$fromDone->anchor, $chart->anchor]);
     }
 
+    public function test_where_the_date_comes_first_the_hours_are_told_beside_it(): void
+    {
+        $rule = new Rule(new Interval(BigDecimal::of(200), months: 12), book: Interval::ofHours(250));
+        $told = fn (int $hours): string => Consequence::ofBoth($rule, null, [new Point(BigDecimal::of(300), null, self::day('2026-01-10'))], new Point(BigDecimal::of($hours), null, self::day('2026-07-10')))[0]->inWords();
+
+        self::assertSame("Next on 10 January 2027, or at 500 h if that comes first. By those hours it will have run 200 h, 50 h short of the book's 250 h.", $told(310));
+        self::assertSame("Next at 500 h. It will then have run 200 h, 50 h short of the book's 250 h.", $told(470));
+    }
+
     public function test_a_skipped_point_is_passed_over_and_the_hours_it_will_have_run_are_told(): void
     {
         foreach ([[Anchor::Chart, 1200], [Anchor::FromDone, 1200]] as [$anchor, $next]) {
