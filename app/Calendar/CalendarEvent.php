@@ -8,9 +8,11 @@ use App\Yard\Machine;
 use App\Yard\Reckoning;
 use App\Yard\Yard;
 use Carbon\CarbonImmutable;
+use Core\Measure\Plain;
 use Core\Schedule\Day;
 use Core\Schedule\Point;
 use Core\Schedule\TaskStanding;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
 
@@ -53,12 +55,13 @@ final class CalendarEvent extends Model
         $facts = Machine::query()->toBase()->selectRaw('count(*) as machines, sum(facts_version) as versions')->first();
         $stamp = "{$facts?->machines}-{$facts?->versions}-{$yard->version}-{$yard->today()->format('Y-m-d')}";
         Cache::lock('calendar-events', 60)->block(60, function () use ($yard, $stamp): void {
-            if (Cache::get('calendar-events-stamp') === $stamp) {
+            if (Cache::get('calendar-events-stamp') === $stamp && self::query()->exists()) {
                 return;
             }
             foreach (Machine::query()->where('retired', false)->with('meters', 'rules')->lazyById(self::MACHINES_AT_ONCE)->chunk(self::MACHINES_AT_ONCE) as $machines) {
-                foreach (Reckoning::ofAll($machines->all(), $yard) as $reckoning) {
-                    self::follow($reckoning);
+                $known = self::query()->whereIn('machine_id', $machines->pluck('id'))->get()->groupBy('machine_id');
+                foreach (Reckoning::ofAll($machines->all(), $yard) as $id => $reckoning) {
+                    self::follow($reckoning, $known[$id] ?? new Collection);
                 }
             }
             self::query()->whereNull('cancelled_at')->whereIn('machine_id', Machine::query()->select('id')->where('retired', true))->get()->each->cancel();
@@ -67,9 +70,10 @@ final class CalendarEvent extends Model
         });
     }
 
-    private static function follow(Reckoning $reckoning): void
+    /** @param  Collection<int, self>  $events  what calendars know of this machine */
+    private static function follow(Reckoning $reckoning, Collection $events): void
     {
-        $known = self::query()->where('machine_id', $reckoning->machine->id)->get()->keyBy(fn (self $event): string => "{$event->rule_id}.{$event->cycle}");
+        $known = $events->keyBy(fn (self $event): string => "{$event->rule_id}.{$event->cycle}");
         foreach ($reckoning->standings as $ruleId => $standing) {
             $told = self::telling($standing, $reckoning);
             if ($told === null) {
@@ -97,12 +101,11 @@ final class CalendarEvent extends Model
         if ($standing->when === null || $standing->when->p50 > $today + self::FURTHEST_DAYS) {
             return null;
         }
-        $task = mb_strtolower(mb_substr($standing->task->name, 0, 1)).mb_substr($standing->task->name, 1);
         $band = $standing->when->isCertain() || $standing->expectedDays <= 0 ? '' : ' '.ucfirst($standing->when->inWords($reckoning->yard->today())).'.';
 
         return [
             'day' => Day::of(max($today, $standing->when->p50))->format('Y-m-d'),
-            'summary' => "{$reckoning->machine->name}: {$task}",
+            'summary' => "{$reckoning->machine->name}: ".Plain::within($standing->task->name),
             'description' => $standing->standing->why($reckoning->machine->distanceUnit()).$band,
         ];
     }

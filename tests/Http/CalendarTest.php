@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Calendar\CalendarEvent;
 use App\People\Role;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
@@ -42,6 +43,16 @@ final class CalendarTest extends TestCase
         [$after] = $this->events($path);
 
         self::assertSame([(string) $before->UID, '20270501', '1'], [(string) $after->UID, (string) $after->DTSTART, (string) $after->SEQUENCE]);
+    }
+
+    public function test_events_that_were_lost_are_told_anew_though_no_fact_has_changed(): void
+    {
+        $this->machine(['rules' => [['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 24]]]]);
+        $path = $this->feed(wholeYard: true);
+        self::assertCount(1, $this->events($path));
+        CalendarEvent::query()->delete();
+
+        self::assertCount(1, $this->events($path));
     }
 
     public function test_a_feed_is_its_person_s_and_ends_with_him(): void
