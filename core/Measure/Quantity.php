@@ -12,6 +12,11 @@ use Brick\Math\RoundingMode;
 /** An exact amount of something in a unit. Immutable; arithmetic is rational, so nothing is lost until it is shown. */
 final readonly class Quantity
 {
+    private const IN_FRACTIONS = [Unit::Inch, Unit::UsGallon, Unit::UsQuart, Unit::UsPint, Unit::UsFluidOunce];
+
+    /** Denominators that people say aloud. */
+    private const SPOKEN = ['2', '3', '4', '6', '8', '12', '16', '24', '32', '64'];
+
     private function __construct(
         public BigRational $value,
         public Unit $unit,
@@ -98,6 +103,19 @@ final readonly class Quantity
         $counterpart = $this->unit->counterpart();
 
         return $this->inOwnUnit().($counterpart === null ? '' : " ({$this->to($counterpart)->inOwnUnit()})");
+    }
+
+    /** As a keeper says it, in fractions where inches and US measures come out even: `1 3/8 in`. */
+    public function inWords(): string
+    {
+        $value = $this->value->simplified();
+        $denominator = (string) $value->getDenominator();
+        if (! in_array($this->unit, self::IN_FRACTIONS, true) || ! in_array($denominator, self::SPOKEN, true)) {
+            return $this->inOwnUnit();
+        }
+        [$whole, $rest] = $value->getNumerator()->quotientAndRemainder($value->getDenominator());
+
+        return ($whole->isZero() ? '' : "{$whole} ")."{$rest}/{$denominator} {$this->unit->symbol()}";
     }
 
     private function inOwnUnit(): string

@@ -9,13 +9,21 @@ final class Catalogue
 {
     /** @var array<string, class-string<Calculator>> */
     private const CALCULATORS = [
+        'battery' => JudgeBattery::class,
+        'belt-deflection' => JudgeBelt::class,
         'chart' => DrawChart::class,
         'chart-read' => ReadChart::class,
+        'condition' => JudgeCondition::class,
+        'consumption' => TrendConsumption::class,
         'convert' => Convert::class,
         'countdown' => SetCountdown::class,
         'forecast' => ForecastDue::class,
+        'free-play' => JudgeFreePlay::class,
+        'grease' => ReckonGrease::class,
+        'level' => JudgeLevel::class,
         'reading' => JudgeReading::class,
         'standing' => JudgeStanding::class,
+        'wear' => TrendWear::class,
     ];
 
     /** @return list<string> */

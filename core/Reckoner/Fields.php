@@ -6,6 +6,7 @@ namespace Core\Reckoner;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
+use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
@@ -136,16 +137,20 @@ final class Fields
         return $number->toInt();
     }
 
-    /** A quantity as a person writes it, or as value and unit. */
-    public function quantity(string $name, string $what): ?Quantity
+    /**
+     * A quantity as a person writes it, or as value and unit.
+     *
+     * @param  Unit|null  $assumed  the unit of a bare number; without it a bare number is refused
+     */
+    public function quantity(string $name, string $what, ?Unit $assumed = null): ?Quantity
     {
         if (! $this->required($name, $what)) {
             return null;
         }
         $given = $this->given[$name];
         try {
-            if (is_string($given)) {
-                return Quantity::parse($given);
+            if (is_string($given) || ($assumed !== null && (is_int($given) || is_float($given)))) {
+                return Quantity::parse(is_string($given) ? $given : self::decimal($given), $assumed);
             }
             if (is_array($given) && is_string($given['unit'] ?? null) && is_scalar($given['value'] ?? null) && ! is_bool($given['value'])) {
                 $unit = Unit::tryFrom($given['unit']) ?? Unit::fromWord($given['unit']) ?? throw new Unreadable("\"{$given['unit']}\" is not a unit known here.");
@@ -158,6 +163,28 @@ final class Fields
 
             return null;
         }
+    }
+
+    /** A quantity of one kind, null with the fault noted where it is missing, unreadable or of another kind. */
+    public function measure(string $name, string $what, Dimension $dimension, ?Unit $assumed = null): ?Quantity
+    {
+        return $this->required($name, $what) ? $this->optionalMeasure($name, $what, $dimension, $assumed) : null;
+    }
+
+    /** A quantity of one kind, null where it is not given. */
+    public function optionalMeasure(string $name, string $what, Dimension $dimension, ?Unit $assumed = null): ?Quantity
+    {
+        if (! $this->has($name) || $this->given[$name] === '') {
+            return null;
+        }
+        $quantity = $this->quantity($name, $what, $assumed);
+        if ($quantity !== null && $quantity->unit->dimension() !== $dimension) {
+            $this->fault($name, ucfirst($what)." is a {$dimension->value}, and {$quantity->inWords()} is a {$quantity->unit->dimension()->value}.");
+
+            return null;
+        }
+
+        return $quantity;
     }
 
     public function unit(string $name, string $what): ?Unit
@@ -225,6 +252,45 @@ final class Fields
         }
 
         return $choice ?? $default;
+    }
+
+    /** What is given, as text; null where it is no single value. */
+    public function scalar(string $name): ?string
+    {
+        $given = $this->given[$name] ?? null;
+
+        return is_string($given) || is_int($given) || is_float($given) ? self::decimal($given) : null;
+    }
+
+    /** A number without a unit, null where it has one or is none. */
+    public function bareNumber(string $name): ?BigDecimal
+    {
+        $written = $this->scalar($name);
+        try {
+            return $written === null ? null : WrittenNumber::parse($written)->toBigDecimal();
+        } catch (Unreadable|MathException) {
+            return null;
+        }
+    }
+
+    /**
+     * One of a few words; null with the fault noted.
+     *
+     * @param  list<string>  $words
+     */
+    public function option(string $name, array $words, string $what): ?string
+    {
+        if (! $this->required($name, $what)) {
+            return null;
+        }
+        $given = $this->given[$name];
+        if (! is_string($given) || ! in_array($given, $words, true)) {
+            $this->fault($name, ucfirst($what).' is one of '.implode(', ', $words).'.');
+
+            return null;
+        }
+
+        return $given;
     }
 
     /** The fields within a field; empty where it is missing or at fault. */

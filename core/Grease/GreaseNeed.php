@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Grease;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+
+/** How much grease some strokes are. */
+final readonly class GreaseNeed
+{
+    /** Strokes that are weighed to know a gun. */
+    public const WEIGHED = 10;
+
+    private function __construct(
+        public int $strokes,
+        public Quantity $grams,
+        public int $cartridges,
+    ) {
+    }
+
+    /**
+     * @param  Quantity  $perStroke  a mass
+     * @param  Quantity  $cartridge  a mass above nothing
+     */
+    public static function of(int $strokes, Quantity $perStroke, Quantity $cartridge): self
+    {
+        $grams = $perStroke->to(Unit::Gram)->value->multipliedBy($strokes);
+        $cartridges = $grams->dividedBy($cartridge->to(Unit::Gram)->value)->toScale(0, RoundingMode::UP)->toInt();
+
+        return new self($strokes, Quantity::of($grams, Unit::Gram), $cartridges);
+    }
+
+    /** What one stroke of a gun gives, from the weight of ten. */
+    public static function perStroke(Quantity $tenStrokes): Quantity
+    {
+        return Quantity::of($tenStrokes->to(Unit::Gram)->value->multipliedBy(BigRational::nd(1, self::WEIGHED)), Unit::Gram);
+    }
+
+    public function inWords(): string
+    {
+        return "{$this->strokes} strokes, {$this->grams->inWords()}, ".($this->cartridges === 1 ? 'one cartridge' : "{$this->cartridges} cartridges");
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Inspect;
+
+/** Something to follow up: from the first look that found it until it was mended or seen no more. */
+final readonly class Finding
+{
+    /** @param  non-empty-list<Sighting>  $sightings  first the one that found it */
+    private function __construct(
+        public array $sightings,
+        public ?Sighting $closedBy = null,
+    ) {
+    }
+
+    /**
+     * The findings of one thing, oldest first, from every look at it in whatever order they were written down.
+     *
+     * @param  list<Sighting>  $sightings
+     * @return list<self>
+     */
+    public static function ofOneThing(array $sightings): array
+    {
+        usort($sightings, fn (Sighting $one, Sighting $other): int => [$one->at, $one->id] <=> [$other->at, $other->id]);
+        $findings = [];
+        $seen = [];
+        foreach ($sightings as $sighting) {
+            $isSound = $sighting->mended || $sighting->verdict === Verdict::Fit;
+            if (! $isSound) {
+                $seen[] = $sighting;
+            } elseif ($seen !== []) {
+                $findings[] = new self($seen, $sighting);
+                $seen = [];
+            }
+        }
+
+        return $seen === [] ? $findings : [...$findings, new self($seen)];
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->closedBy === null;
+    }
+
+    public function latest(): Sighting
+    {
+        return $this->sightings[array_key_last($this->sightings)];
+    }
+
+    /** How the last look compares with the one before. */
+    public function course(): Course
+    {
+        if ($this->closedBy !== null) {
+            return $this->closedBy->mended ? Course::Mended : Course::Gone;
+        }
+        $before = $this->sightings[count($this->sightings) - 2] ?? null;
+
+        return match (true) {
+            $before === null => Course::New,
+            $this->latest()->verdict->isWorseThan($before->verdict) => Course::Worse,
+            $before->verdict->isWorseThan($this->latest()->verdict) => Course::Better,
+            default => Course::Same,
+        };
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Inspect;
+
+use Core\Reckoner\BadInput;
+use Core\Reckoner\Fields;
+
+/** A way of measuring: what is entered, what it is held against, and what follows. */
+interface Instrument
+{
+    /** @return list<Ask> what is entered */
+    public function asks(): array;
+
+    /** @return list<Ask> what it is held against */
+    public function limits(): array;
+
+    /** @throws BadInput if anything is missing, unreadable or of the wrong kind */
+    public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged;
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Inspect\Instrument;
+
+use Core\Inspect\Ask;
+use Core\Inspect\Instrument;
+use Core\Inspect\Judged;
+use Core\Inspect\Occasion;
+use Core\Inspect\Verdict;
+use Core\Inspect\Worn;
+use Core\Measure\Dimension;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+use Core\Reckoner\Answer;
+use Core\Reckoner\Fields;
+
+/** What is left of a part that wears down: tread, lining, thread on an adjuster, a belt's width. The least of several readings counts. */
+final class Left implements Instrument
+{
+    public function asks(): array
+    {
+        return [Ask::quantity('left', 'Left of it, at the thinnest', Unit::Millimetre, like: 'least')];
+    }
+
+    public function limits(): array
+    {
+        return [Ask::quantity('least', 'At least', Unit::Millimetre), Ask::quantity('watch_below', 'Watch it below', Unit::Millimetre)->ifAny()];
+    }
+
+    public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
+    {
+        $least = $limits->measure('least', 'the least that may be left', Dimension::Length);
+        $watch = $limits->optionalMeasure('watch_below', 'where watching begins', Dimension::Length, $least?->unit);
+        $left = $entered->measure('left', 'what is left', Dimension::Length, $least?->unit);
+        $limits->complete();
+        $entered->complete();
+        assert($least !== null && $left !== null);
+
+        $over = Quantity::of($left->value->minus($least->to($left->unit)->value)->abs(), $left->unit);
+        [$verdict, $why, $do] = match (true) {
+            $left->compareTo($least) < 0 => [Verdict::Act, "{$left->inWords()} left, {$over->inWords()} less than the {$least->inWords()} there must be.", 'Replace it.'],
+            $watch !== null && $left->compareTo($watch) < 0 => [Verdict::Watch, "{$left->inWords()} left, {$over->inWords()} above the {$least->inWords()} there must be.", 'Order the part.'],
+            default => [Verdict::Fit, "{$left->inWords()} left; {$least->inWords()} is the least.", ''],
+        };
+
+        return new Judged($verdict, $why, $do, ['left' => Answer::quantity($left)], worn: new Worn($left, $least));
+    }
+}

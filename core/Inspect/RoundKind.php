@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Inspect;
+
+/** How thorough a walk round a machine is. */
+enum RoundKind: string
+{
+    case Daily = 'daily';
+    case Weekly = 'weekly';
+    case BeforeSeason = 'before_season';
+    case AfterWash = 'after_wash';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Daily => 'morning round',
+            self::Weekly => 'weekly round',
+            self::BeforeSeason => 'round before the season',
+            self::AfterWash => 'round after washing',
+        };
+    }
+
+    /** Whether a check of one kind of round is looked at in this one too: a bigger round contains the smaller. */
+    public function contains(self $other): bool
+    {
+        return match ($this) {
+            self::Daily, self::AfterWash => $other === $this,
+            self::Weekly => $other === self::Daily || $other === self::Weekly,
+            self::BeforeSeason => $other !== self::AfterWash,
+        };
+    }
+}

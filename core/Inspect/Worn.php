@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Inspect;
+
+use Core\Measure\Quantity;
+
+/** A measure of wear with the limit that it nears. */
+final readonly class Worn
+{
+    /** @param  bool  $falls  whether the part wears down to the limit; otherwise it grows up to it */
+    public function __construct(
+        public Quantity $value,
+        public Quantity $limit,
+        public bool $falls = true,
+    ) {
+    }
+}

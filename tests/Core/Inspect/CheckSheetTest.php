@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Inspect;
+
+use Core\Inspect\Check;
+use Core\Inspect\CheckSheet;
+use Core\Inspect\LimitSource;
+use Core\Inspect\Occasion;
+use Core\Inspect\RoundKind;
+use Core\Inspect\SheetChange;
+use Core\Inspect\StarterSheet;
+use Core\Inspect\Verdict;
+use Core\Measure\Quantity;
+use Core\Reckoner\BadInput;
+use Core\Reckoner\Fields;
+use Core\Schedule\MachineClass;
+use Core\Schedule\YearWindow;
+use PHPUnit\Framework\TestCase;
+
+final class CheckSheetTest extends TestCase
+{
+    public function test_every_class_has_its_rounds_and_every_check_says_where_how_and_what_is_fine(): void
+    {
+        $day = new \DateTimeImmutable('2026-11-20');
+        foreach (MachineClass::cases() as $class) {
+            $sheet = StarterSheet::for($class);
+            foreach (RoundKind::cases() as $round) {
+                self::assertNotEmpty($sheet->ofRound($round, $day), "{$class->value} {$round->value}");
+            }
+            self::assertGreaterThan(count($sheet->ofRound(RoundKind::Daily, $day)), count($sheet->ofRound(RoundKind::Weekly, $day)));
+            foreach ($sheet->checks as $check) {
+                self::assertNotContains('', [$check->title, $check->place, $check->how, $check->fine], "{$class->value} {$check->key}");
+            }
+        }
+    }
+
+    public function test_every_starting_limit_can_be_measured_against(): void
+    {
+        foreach (MachineClass::cases() as $class) {
+            foreach (StarterSheet::for($class)->checks as $check) {
+                try {
+                    $check->measurement?->instrument()->judge(new Fields([]), new Fields($check->limits, 'limits.'), new Occasion(new \DateTimeImmutable, Quantity::parse('-10 °C')));
+                } catch (BadInput $refused) {
+                    self::assertSame([], preg_grep('/^limits\./', array_keys($refused->errors)), "{$class->value} {$check->key}");
+                }
+                self::assertSame(LimitSource::CommonPractice, $check->limitSource);
+            }
+        }
+    }
+
+    public function test_what_can_kill_stands_the_machine_down(): void
+    {
+        foreach (['seat_switch', 'leaks', 'brakes', 'front_boots', 'chute'] as $key) {
+            $sheets = array_filter(array_map(fn (MachineClass $class): ?Check => StarterSheet::for($class)->find($key), MachineClass::cases()));
+            self::assertNotEmpty($sheets);
+            foreach ($sheets as $check) {
+                self::assertTrue($check->standsDown(), $key);
+            }
+        }
+    }
+
+    public function test_the_machines_limit_wins_over_the_classs_and_that_over_common_practice(): void
+    {
+        $sheet = StarterSheet::for(MachineClass::Tractor)->changed([new SheetChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])], LimitSource::MachineClass);
+        self::assertSame(LimitSource::MachineClass, $sheet->find('belt')?->limitSource);
+
+        $own = $sheet->changed([new SheetChange('belt', ['limits' => ['deflection' => '9 mm', 'force' => '98 N']]), new SheetChange('leaks', ['place' => 'Under the loader valve'])], LimitSource::Machine);
+        self::assertSame([LimitSource::Machine, '9 mm'], [$own->find('belt')?->limitSource, $own->find('belt')->limits['deflection']]);
+        self::assertSame('Under the loader valve', $own->find('leaks')?->place);
+        self::assertSame(LimitSource::CommonPractice, $own->find('tyre_pressure')?->limitSource);
+    }
+
+    public function test_checks_are_added_dropped_and_moved(): void
+    {
+        $sheet = new CheckSheet([new Check('a', 'A'), new Check('b', 'B'), new Check('c', 'C')]);
+        $keys = fn (CheckSheet $sheet): array => array_column($sheet->checks, 'key');
+
+        self::assertSame(['a', 'c'], $keys($sheet->changed([new SheetChange('b', dropped: true)], LimitSource::Machine)));
+        self::assertSame(['c', 'a', 'b'], $keys($sheet->changed([new SheetChange('c', position: -1)], LimitSource::Machine)));
+        self::assertSame(['a', 'x', 'b', 'c'], $keys($sheet->changed([new SheetChange('x', ['title' => 'Step'], position: 0.5)], LimitSource::Machine)));
+        self::assertSame(['a', 'b', 'c', 'x'], $keys($sheet->changed([new SheetChange('x', ['title' => 'Step'])], LimitSource::Machine)));
+        self::assertSame(['a', 'b', 'c'], $keys($sheet->changed([new SheetChange('gone', ['how' => 'Look.'])], LimitSource::Machine)));
+    }
+
+    public function test_a_check_for_the_cold_months_is_asked_for_in_them_alone(): void
+    {
+        $check = new Check('frost', 'Frost', rounds: [RoundKind::Weekly], window: YearWindow::between('10-01', '03-31'));
+
+        self::assertTrue($check->isAsked(RoundKind::Weekly, new \DateTimeImmutable('2026-12-24')));
+        self::assertTrue($check->isAsked(RoundKind::BeforeSeason, new \DateTimeImmutable('2026-12-24')), 'a bigger round contains the smaller');
+        self::assertFalse($check->isAsked(RoundKind::Daily, new \DateTimeImmutable('2026-12-24')));
+        self::assertFalse($check->isAsked(RoundKind::Weekly, new \DateTimeImmutable('2026-07-01')));
+    }
+
+    public function test_verdicts_rank_fit_watch_act_stand_down(): void
+    {
+        self::assertSame(Verdict::StandDown, Verdict::hardest(Verdict::Act, Verdict::StandDown, Verdict::Watch));
+        self::assertSame(Verdict::Fit, Verdict::hardest());
+        self::assertFalse(Verdict::Watch->isWorseThan(Verdict::Watch));
+    }
+}
