@@ -13,6 +13,12 @@ use App\People\PersonController;
 use App\People\SessionController;
 use App\People\TokenController;
 use App\Reckoner\ReckonController;
+use App\Walkaround\FindingController;
+use App\Walkaround\GreaseController;
+use App\Walkaround\NoteController;
+use App\Walkaround\PhotoController;
+use App\Walkaround\SheetController;
+use App\Walkaround\WalkController;
 use App\Yard\ChartController;
 use App\Yard\Machine;
 use App\Yard\MachineController;
@@ -58,6 +64,13 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('machines/{machine}/chart', [ChartController::class, 'show']);
         Route::get('machines/{machine}/chart.csv', [ChartController::class, 'csv']);
         Route::get('rules/{rule}/consequences', [RuleController::class, 'consequences']);
+        Route::get('walkaround', [WalkController::class, 'index']);
+        Route::get('walkaround/morning', [WalkController::class, 'morning']);
+        Route::get('machines/{machine}/walk', [WalkController::class, 'show']);
+        Route::get('machines/{machine}/findings/{subject}', [FindingController::class, 'show']);
+        Route::get('machines/{machine}/trends', [FindingController::class, 'trends']);
+        Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
+        Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
     });
 
@@ -74,6 +87,11 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::put('machines/{machine}/shared-rulebook', [RulebookController::class, 'follow'])->middleware('once');
         Route::delete('machines/{machine}/shared-rulebook', [RulebookController::class, 'leave'])->middleware('once');
         Route::patch('rules/{rule}', [RuleController::class, 'update']);
+        Route::put('machines/{machine}/checks/{check}', [SheetController::class, 'update']);
+        Route::delete('machines/{machine}/checks/{check}', [SheetController::class, 'destroy']);
+        Route::post('machines/{machine}/grease-points', [GreaseController::class, 'store'])->middleware('once');
+        Route::post('machines/{machine}/usual-grease-points', [GreaseController::class, 'usual'])->middleware('once');
+        Route::patch('grease-points/{point}', [GreaseController::class, 'update']);
     });
 
     Route::middleware('once')->group(function () use ($may): void {
@@ -85,6 +103,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('machines/{machine}/calls', [RuleEntryController::class, 'call'])->middleware($may('log', 'machine'));
         Route::post('machines/{machine}/reminders', [RuleEntryController::class, 'remind'])->middleware($may('service', Machine::class));
         Route::post('machines/{machine}/lifts', [EntryController::class, 'lift'])->middleware($may('service', Machine::class));
+        Route::post('walkaround/notes', [NoteController::class, 'store'])->middleware($may('logSome', Machine::class));
+        Route::post('machines/{machine}/photos', [PhotoController::class, 'store'])->middleware($may('log', 'machine'));
+        Route::post('machines/{machine}/checks/{check}/verdict', [WalkController::class, 'verdict'])->middleware($may('log', 'machine'));
         Route::post('log-line/preview', [LogLineController::class, 'preview'])->middleware($may('logSome', Machine::class));
         Route::post('log-line', [LogLineController::class, 'store'])->middleware($may('logSome', Machine::class));
         Route::post('entries/{entry}/strike', [EntryController::class, 'strike'])->middleware($may('strike', 'entry'));

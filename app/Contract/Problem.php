@@ -53,14 +53,20 @@ final readonly class Problem implements Responsable
 
     public function toResponse($request): JsonResponse
     {
-        return new JsonResponse(array_filter([
+        return new JsonResponse($this->toArray(), $this->status, [...$this->headers, 'Content-Type' => 'application/problem+json']);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return array_filter([
             'type' => "/problems/{$this->name}",
             'title' => $this->title,
             'status' => $this->status,
             'detail' => $this->detail,
             'errors' => $this->errors === [] ? null : $this->errors,
             ...$this->more,
-        ], fn (mixed $member): bool => $member !== null), $this->status, [...$this->headers, 'Content-Type' => 'application/problem+json']);
+        ], fn (mixed $member): bool => $member !== null);
     }
 
     private static function fromHttp(HttpExceptionInterface $thrown): self

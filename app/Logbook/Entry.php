@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\People\Person;
+use App\Walkaround\GreaseTick;
+use App\Walkaround\Observation;
 use App\Yard\Machine;
 use App\Yard\Meter;
 use Brick\Math\BigDecimal;
@@ -43,6 +45,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property-read Person|null $struckBy
  * @property-read Collection<int, Entry> $parts
  * @property-read Collection<int, EntryTask> $tasks
+ * @property-read Collection<int, Observation> $observations
+ * @property-read Collection<int, GreaseTick> $greaseTicks
  */
 final class Entry extends Model
 {
@@ -89,6 +93,18 @@ final class Entry extends Model
     public function tasks(): HasMany
     {
         return $this->hasMany(EntryTask::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Observation, $this> what was seen, or put right */
+    public function observations(): HasMany
+    {
+        return $this->hasMany(Observation::class)->orderBy('happened_at')->orderBy('id');
+    }
+
+    /** @return HasMany<GreaseTick, $this> */
+    public function greaseTicks(): HasMany
+    {
+        return $this->hasMany(GreaseTick::class)->orderBy('id');
     }
 
     public function isStruck(): bool

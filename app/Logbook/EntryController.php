@@ -8,14 +8,18 @@ use App\Contract\Cursor;
 use App\Contract\Refusal;
 use App\Contract\TypedNumber;
 use App\People\Person;
+use App\Walkaround\PutRight;
+use App\Walkaround\WalkLine;
 use App\Yard\Machine;
 use App\Yard\Yard;
 use App\Yard\YardLine;
 use Core\Schedule\Anchor;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
 /** The logbook: reading it, and writing the kinds of entry that a machine gets. */
@@ -25,6 +29,7 @@ final class EntryController
         private readonly LogReading $logReading,
         private readonly RecordService $recordService,
         private readonly StrikeEntry $strikeEntry,
+        private readonly PutRight $putRight,
     ) {
     }
 
@@ -54,6 +59,12 @@ final class EntryController
         $machine = Machine::lockForWriting($machine->id);
         $entry = ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), Circumstances::of($request));
         $this->countFromNowOn($machine, $given['anchors'] ?? [], Circumstances::of($request));
+        foreach ($given['puts_right'] ?? [] as $index => $subject) {
+            ($this->putRight)($machine, $subject, $entry, Circumstances::of($request), (string) Str::uuid(), "puts_right.{$index}");
+        }
+        if (isset($given['puts_right'])) {
+            WalkLine::rewrite([$machine->id]);
+        }
 
         return $this->written($request, $machine, $entry);
     }
@@ -137,6 +148,8 @@ final class EntryController
             ...Circumstances::rules(),
             'rule_ids' => ['required', 'array', 'min:1', 'max:200'],
             'rule_ids.*' => ['integer', 'distinct'],
+            'puts_right' => ['sometimes', 'array', 'max:100'],
+            'puts_right.*' => ['string', 'distinct', 'max:40'],
             'anchors' => ['sometimes', 'array', 'max:200'],
             'anchors.*.rule_id' => ['required', 'integer'],
             'anchors.*.anchor' => ['required', Rule::enum(Anchor::class)],
@@ -183,6 +196,7 @@ final class EntryController
         $filter = $request->validate(['kind' => ['sometimes', Rule::enum(EntryKind::class)]]);
         $page = $entries->whereNull('part_of_id')->when($filter['kind'] ?? null, fn ($query, string $kind) => $query->where('kind', $kind))
             ->with(EntryShape::WITH)->orderByDesc('happened_at')->orderByDesc('id')->cursorPaginate(Cursor::pageSize($request));
+        (new Collection($page->items()))->filter(fn (Entry $entry): bool => $entry->kind->isOfWalk())->load(EntryShape::OF_WALK);
         $reader = $this->person($request);
 
         return Cursor::respond($page, fn (Entry $entry): array => EntryShape::of($entry, $reader));

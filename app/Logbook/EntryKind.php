@@ -20,6 +20,18 @@ enum EntryKind: string
     case Called = 'called';
     /** The machine's own reminder was set. */
     case ReminderSet = 'reminder_set';
+    /** A walk round the machine, or from grease point to grease point. */
+    case Round = 'round';
+    /** Something found outside a round. */
+    case Found = 'found';
+    /** Something found was put right, or a part that wears is new. */
+    case Mended = 'mended';
+
+    /** Whether what was seen or greased belongs to an entry of this kind. */
+    public function isOfWalk(): bool
+    {
+        return in_array($this, [self::Round, self::Found, self::Mended, self::Service], true);
+    }
 
     /** Whether an entry of this kind can be struck; what changed a record is put right by changing the record again. */
     public function canBeStruck(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\People\Person;
+use App\Walkaround\WalkWords;
 use Core\Measure\Plain;
 use Illuminate\Support\Facades\Gate;
 
@@ -14,10 +15,13 @@ final class EntryShape
     /** What an entry is shown with. */
     public const WITH = ['machine:id,name', 'meter', 'person:id,name', 'struckBy:id,name', 'parts.meter', 'tasks'];
 
+    /** What is shown besides of one that belongs to a walk. */
+    public const OF_WALK = ['observations', 'greaseTicks'];
+
     /** @return array<string, mixed> */
     public static function of(Entry $entry, Person $reader): array
     {
-        $entry->loadMissing(self::WITH);
+        $entry->loadMissing($entry->kind->isOfWalk() ? [...self::WITH, ...self::OF_WALK] : self::WITH);
 
         return [
             'id' => $entry->id,
@@ -57,13 +61,16 @@ final class EntryShape
         return match ($entry->kind) {
             EntryKind::MachineAdded => 'Entered in the book',
             EntryKind::Reading => self::shown($entry),
-            EntryKind::Service => ($at === '' ? '' : "At {$at}: ").$entry->tasks->map(fn (EntryTask $task): string => self::done($task))->implode(', '),
+            EntryKind::Service => ($at === '' ? '' : "At {$at}: ").$entry->tasks->map(fn (EntryTask $task): string => self::done($task))->implode(', ').($entry->observations->isEmpty() ? '' : '. Put right: '.WalkWords::mended($entry)),
             EntryKind::MeterReplaced => 'Meter replaced: '.$entry->parts->map(self::shown(...))->implode(', then '),
             EntryKind::StoodDown => 'Stood down',
             EntryKind::Lifted => 'Lifted, fit for use',
             EntryKind::RuleChanged => 'Rulebook changed',
             EntryKind::Skipped => 'Skipped this time: '.self::tasks($entry),
             EntryKind::Called => 'Called for: '.self::tasks($entry),
+            EntryKind::Round => WalkWords::round($entry),
+            EntryKind::Found => 'Found: '.WalkWords::found($entry),
+            EntryKind::Mended => 'Put right: '.WalkWords::mended($entry),
             EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at {$entry->detail['shown']} {$entry->detail['unit']}",
         };
     }

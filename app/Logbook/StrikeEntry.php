@@ -6,6 +6,7 @@ namespace App\Logbook;
 
 use App\Contract\Refusal;
 use App\People\Person;
+use App\Walkaround\WalkLine;
 use App\Yard\ClassSeason;
 use App\Yard\Meter;
 use App\Yard\WeeklyReadings;
@@ -40,12 +41,29 @@ final readonly class StrikeEntry
         $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
         $entry->update($strike);
         $entry->parts()->whereNull('struck_at')->update($strike);
+        if ($entry->kind->isOfWalk()) {
+            $this->strikeWalk($entry, $strike);
+        }
         foreach ([$entry, ...$entry->parts()->get()] as $struck) {
             if ($struck->meter_id !== null) {
                 WeeklyReadings::remake($struck->meter_id, $this->yard);
                 ClassSeason::forgetIfItRestsOn($struck->happened_at, $entry->machine->class, $this->yard);
             }
         }
+    }
+
+    /**
+     * What was seen and greased, and the stand-downs that followed from it.
+     *
+     * @param  array<string, mixed>  $strike
+     */
+    private function strikeWalk(Entry $entry, array $strike): void
+    {
+        $entry->machine->entries()->where('kind', EntryKind::StoodDown)->whereNull('struck_at')->whereIn('detail->observation', $entry->observations()->pluck('uuid'))->update($strike);
+        foreach ([$entry->observations(), $entry->greaseTicks()] as $ofWalk) {
+            $ofWalk->whereNull('struck_at')->update(['struck_at' => $strike['struck_at']]);
+        }
+        WalkLine::rewrite([$entry->machine_id]);
     }
 
     private function takeMeterOff(Entry $entry): void

@@ -11,6 +11,7 @@ use App\Logbook\GivenReading;
 use App\Logbook\LogReading;
 use App\Logbook\RecordService;
 use App\Logbook\When;
+use App\Walkaround\GreaseController;
 
 /** Enters a machine in the book with its meters, first readings and rulebook. */
 final readonly class AddMachine
@@ -42,6 +43,7 @@ final readonly class AddMachine
         foreach ($given['rules'] ?? [] as $index => $rule) {
             $this->addRule($machine, $rule, $circumstances, "rules.{$index}.");
         }
+        GreaseController::begin($machine);
 
         return $machine->unsetRelation('rules');
     }

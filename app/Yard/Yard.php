@@ -6,6 +6,7 @@ namespace App\Yard;
 
 use App\Contract\Versioned;
 use Carbon\CarbonImmutable;
+use Core\Measure\Quantity;
 use Core\Meter\MeterUnit;
 use Core\Schedule\SeverityTable;
 use Illuminate\Database\Eloquent\Model;
@@ -18,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $time_zone
  * @property MeterUnit $distance_unit
  * @property array<string, array<string, string>>|null $severity shares that differ from the usual, by severity and subject
+ * @property string|null $coldest_night as typed
+ * @property list<array{name: string, ten_strokes: string}>|null $grease_guns with the weight of ten strokes, as typed
  * @property int $version
  */
 final class Yard extends Model
@@ -36,7 +39,7 @@ final class Yard extends Model
 
     protected function casts(): array
     {
-        return ['distance_unit' => MeterUnit::class, 'severity' => 'array'];
+        return ['distance_unit' => MeterUnit::class, 'severity' => 'array', 'grease_guns' => 'array'];
     }
 
     /** The present moment on the yard's own clock. */
@@ -61,9 +64,14 @@ final class Yard extends Model
         return SeverityTable::with($this->severity ?? []);
     }
 
+    public function coldestNight(): ?Quantity
+    {
+        return $this->coldest_night === null ? null : Quantity::parse($this->coldest_night);
+    }
+
     /** @return array<string, mixed> */
     public function toRecord(): array
     {
-        return ['name' => $this->name, 'time_zone' => $this->time_zone, 'distance_unit' => $this->distance_unit->value, 'version' => $this->version];
+        return ['name' => $this->name, 'time_zone' => $this->time_zone, 'distance_unit' => $this->distance_unit->value, 'coldest_night' => $this->coldest_night, 'grease_guns' => $this->grease_guns ?? [], 'version' => $this->version];
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Contract\TypedQuantity;
+use Core\Measure\Dimension;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\MachineClass;
@@ -55,9 +59,16 @@ final readonly class YardController
             'severity' => ['sometimes', 'array:'.implode(',', array_column(Severity::cases(), 'value'))],
             'severity.*' => ['array:'.implode(',', array_column(Subject::cases(), 'value'))],
             'severity.*.*' => ['numeric', 'gt:0', 'max:1'],
-        ]);
+            'coldest_night' => ['sometimes', 'nullable', new TypedQuantity('The coldest night', Dimension::Temperature, Unit::DegreeCelsius)],
+            'grease_guns' => ['sometimes', 'array', 'list', 'max:20'],
+            'grease_guns.*.name' => ['required', 'string', 'max:40'],
+            'grease_guns.*.ten_strokes' => ['required', new TypedQuantity('What ten strokes weigh', Dimension::Mass, Unit::Gram)],
+        ], ['grease_guns.*.name.required' => 'Give the gun a name.', 'grease_guns.*.ten_strokes.required' => 'Weigh ten strokes.']);
         if (isset($given['severity'])) {
             $given['severity'] = array_map(fn (array $shares): array => array_map(strval(...), $shares), $given['severity']);
+        }
+        if (isset($given['coldest_night'])) {
+            $given['coldest_night'] = Quantity::parse($given['coldest_night'], Unit::DegreeCelsius)->inWords();
         }
         $yard = $this->yard->changeAsSeen($request, fn (Yard $current) => $current->fill($given), fn (Yard $current): array => $current->toRecord());
 

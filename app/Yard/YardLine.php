@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Walkaround\WalkLine;
 use Core\Schedule\Headline;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -68,6 +69,7 @@ final class YardLine extends Model
     {
         WeeklyReadings::rebuild($yard);
         ClassSeason::query()->delete();
+        WalkLine::rebuild();
 
         return self::reckonEach(Machine::query()->where('retired', false), $yard);
     }

@@ -15,7 +15,7 @@ final readonly class GreasePoint
      * @param  int  $strokes  that it usually takes
      * @param  int|null  $most  strokes that it must never get at once, because a seal blows or a belt runs there
      * @param  array{int, int}  $spot  where it stands on the machine's plate, in hundredths of its width and height
-     * @param  string|null  $with  the job in whose course it is reached, where it is not reached by itself
+     * @param  string|null  $job  the job in whose course it is reached, where it is not reached by itself
      */
     public function __construct(
         public string $name,
@@ -26,7 +26,7 @@ final readonly class GreasePoint
         public EndSign $endSign = EndSign::Shows,
         public ?int $most = null,
         public string $reach = '',
-        public ?string $with = null,
+        public ?string $job = null,
         public string $grease = 'NLGI 2, lithium complex',
     ) {
     }

@@ -17,7 +17,7 @@ final class StarterPoints
     public static function for(MachineClass $class): array
     {
         $h = fn (int $hours): Interval => Interval::ofHours($hours);
-        $point = fn (string $name, string $place, int $strokes, int $hours, int $x, int $y, EndSign $end = EndSign::Shows, ?int $most = null, string $reach = '', ?string $with = null): GreasePoint => new GreasePoint($name, $place, $strokes, $h($hours), [$x, $y], $end, $most, $reach, $with);
+        $point = fn (string $name, string $place, int $strokes, int $hours, int $x, int $y, EndSign $end = EndSign::Shows, ?int $most = null, string $reach = '', ?string $job = null): GreasePoint => new GreasePoint($name, $place, $strokes, $h($hours), [$x, $y], $end, $most, $reach, $job);
 
         return match ($class) {
             MachineClass::Tractor => [

@@ -69,7 +69,7 @@ final class LoadDemo extends Command
     private function clear(): void
     {
         DB::statement('set foreign_key_checks = 0');
-        foreach (['entry_tasks', 'entries', 'calendar_events', 'calendar_feeds', 'yard_lines', 'weekly_readings', 'class_seasons', 'rules', 'meters', 'machine_operator', 'machines', 'shared_rulebooks', 'idempotency_keys', 'personal_access_tokens', 'people', 'yard'] as $table) {
+        foreach (['entry_tasks', 'observations', 'photos', 'grease_ticks', 'grease_points', 'rounds', 'changed_checks', 'sent_notes', 'walk_lines', 'entries', 'calendar_events', 'calendar_feeds', 'yard_lines', 'weekly_readings', 'class_seasons', 'rules', 'meters', 'machine_operator', 'machines', 'shared_rulebooks', 'idempotency_keys', 'personal_access_tokens', 'people', 'yard'] as $table) {
             DB::table($table)->truncate();
         }
         DB::statement('set foreign_key_checks = 1');

@@ -6,6 +6,7 @@ namespace Tests\Http;
 
 use App\People\Person;
 use App\People\Role;
+use App\Walkaround\GreasePoint;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\Route;
 
@@ -36,6 +37,9 @@ final class DoorsTest extends TestCase
         'PATCH /yard' => self::KEEPER, 'GET /starter-rulebooks' => self::KEEPER, 'POST /machines' => self::KEEPER, 'PATCH /machines/{machine}' => self::KEEPER, 'POST /machines/{machine}/rules' => self::KEEPER, 'PATCH /rules/{rule}' => self::KEEPER,
         'POST /machines/{machine}/readings' => self::WRITE, 'POST /machines/{machine}/stand-downs' => self::WRITE, 'POST /log-line' => self::WRITE, 'POST /log-line/preview' => self::WRITE,
         'POST /machines/{machine}/services' => self::SERVICE, 'POST /machines/{machine}/meters' => self::SERVICE, 'POST /machines/{machine}/lifts' => self::SERVICE,
+        'GET /walkaround' => self::ALL, 'GET /walkaround/morning' => self::ALL, 'GET /machines/{machine}/walk' => self::ALL, 'GET /machines/{machine}/findings/{subject}' => self::ALL, 'GET /machines/{machine}/trends' => self::ALL,
+        'GET /machines/{machine}/grease' => self::ALL, 'GET /photos/{photo}' => self::ALL, 'POST /walkaround/notes' => self::WRITE, 'POST /machines/{machine}/photos' => self::WRITE, 'POST /machines/{machine}/checks/{check}/verdict' => self::WRITE,
+        'PUT /machines/{machine}/checks/{check}' => self::KEEPER, 'DELETE /machines/{machine}/checks/{check}' => self::KEEPER, 'POST /machines/{machine}/grease-points' => self::KEEPER, 'POST /machines/{machine}/usual-grease-points' => self::KEEPER, 'PATCH /grease-points/{point}' => self::KEEPER,
         'POST /entries/{entry}/strike' => self::SERVICE, 'POST /entries/{entry}/correction' => self::SERVICE,
     ];
 
@@ -56,7 +60,7 @@ final class DoorsTest extends TestCase
         $rule = $this->ruleId($machine);
         foreach (self::WHO as $operation => $allowed) {
             [$method, $path] = explode(' ', $operation);
-            $address = '/api'.strtr($path, ['{machine}' => $machine, '{entry}' => $entry, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert', '{feed}' => 1]);
+            $address = '/api'.strtr($path, ['{machine}' => $machine, '{entry}' => $entry, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert', '{feed}' => 1, '{subject}' => 'leaks', '{check}' => 'leaks', '{point}' => GreasePoint::query()->where('machine_id', $machine)->value('id'), '{photo}' => '00000000-0000-4000-8000-000000000000']);
             foreach (self::STRANGER as $who) {
                 $this->app['auth']->forgetGuards();
                 $this->flushSession();

@@ -11,6 +11,7 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 
 /** Requests to the application on a database of its own, every test in a transaction, every answer held against the contract. */
@@ -96,6 +97,15 @@ abstract class TestCase extends LaravelTestCase
     protected function log(int $machine, string $value, array $more = []): TestResponse
     {
         return $this->postJson("/api/machines/{$machine}/readings", ['value' => $value, ...$more]);
+    }
+
+    /** What one request kept in memory is gone at the next, as it is when served. */
+    protected function forgetRequest(): void
+    {
+        $this->app->forgetScopedInstances();
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $route->flushController();
+        }
     }
 
     /** @return array<string, mixed> the machine's sheet */

@@ -26,7 +26,7 @@ final class CheckSheetTest extends TestCase
         $day = new \DateTimeImmutable('2026-11-20');
         foreach (MachineClass::cases() as $class) {
             $sheet = StarterSheet::for($class);
-            foreach (RoundKind::cases() as $round) {
+            foreach (RoundKind::ofChecks() as $round) {
                 self::assertNotEmpty($sheet->ofRound($round, $day), "{$class->value} {$round->value}");
             }
             self::assertGreaterThan(count($sheet->ofRound(RoundKind::Daily, $day)), count($sheet->ofRound(RoundKind::Weekly, $day)));

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walkaround;
+
+use Core\Inspect\Ask;
+use Core\Inspect\AskKind;
+use Core\Inspect\Check;
+use Core\Inspect\Degree;
+use Core\Inspect\Measurement;
+use Core\Inspect\RoundKind;
+use Core\Inspect\Verdict;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+use Core\Measure\Unreadable;
+use Core\Schedule\YearWindow;
+
+/**
+ * A check as the contract's `Check`, and what of it a keeper words otherwise as `CheckValues`.
+ *
+ * @phpstan-import-type CheckValues from Check
+ */
+final class CheckShape
+{
+    /** @return array<string, mixed> */
+    public static function of(Check $check): array
+    {
+        $instrument = $check->measurement?->instrument();
+
+        return [
+            'key' => $check->key,
+            'title' => $check->title,
+            'place' => $check->place,
+            'how' => $check->how,
+            'fine' => $check->fine,
+            'caution' => $check->caution,
+            'rounds' => array_column($check->rounds, 'value'),
+            'degrees' => array_map(fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value], $check->degrees()),
+            'measurement' => $check->measurement?->value,
+            'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->asks() ?? []),
+            'limit_asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->limits() ?? []),
+            'limits' => (object) $check->limits,
+            'limit_source' => $check->limitSource->value,
+            'window' => $check->window === null ? null : ['from' => $check->window->from(), 'to' => $check->window->to()],
+            'after' => $check->after,
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $written
+     * @return CheckValues
+     */
+    public static function values(array $written): array
+    {
+        $values = array_intersect_key($written, array_flip(['title', 'place', 'how', 'fine', 'caution', 'limits']));
+        if (isset($written['rounds'])) {
+            $values['rounds'] = array_map(RoundKind::from(...), $written['rounds']);
+        }
+        if (isset($written['degrees'])) {
+            $values['degrees'] = array_map(fn (array $degree): Degree => new Degree($degree['words'], Verdict::from($degree['verdict'])), $written['degrees']);
+        }
+        if (array_key_exists('measurement', $written)) {
+            $values['measurement'] = $written['measurement'] === null ? null : Measurement::from($written['measurement']);
+        }
+        if (array_key_exists('window', $written)) {
+            $values['window'] = $written['window'] === null ? null : YearWindow::between($written['window']['from'], $written['window']['to']);
+        }
+        if (array_key_exists('after', $written)) {
+            $values['after'] = $written['after'];
+        }
+
+        /** @var CheckValues $values */
+        return $values;
+    }
+
+    /**
+     * @param  array<string, string>  $limits
+     * @return array<string, mixed>
+     */
+    private static function ask(Ask $ask, array $limits): array
+    {
+        $unit = self::unit($ask, $limits);
+
+        return [
+            'name' => $ask->name,
+            'label' => $ask->label,
+            'kind' => $ask->kind->value,
+            'optional' => $ask->optional,
+            'unit' => $unit?->symbol(),
+            'step' => $ask->kind === AskKind::Quantity ? self::step($unit) : null,
+            'options' => array_map(fn (string $value, string $label): array => ['value' => $value, 'label' => $label], array_keys($ask->options), array_values($ask->options)),
+        ];
+    }
+
+    /** A thing is entered in the unit that its limit is written in. */
+    private static function unit(Ask $ask, array $limits): ?Unit
+    {
+        $written = $limits[$ask->like ?? $ask->name] ?? null;
+        try {
+            return $written === null || $ask->unit === null ? $ask->unit : Quantity::parse($written, $ask->unit)->unit;
+        } catch (Unreadable) {
+            return $ask->unit;
+        }
+    }
+
+    /** What one press of the large keys changes. */
+    private static function step(?Unit $unit): string
+    {
+        return match ($unit) {
+            Unit::Inch => '1/16',
+            Unit::Volt, Unit::Litre, Unit::UsQuart, Unit::Bar => '0.1',
+            Unit::Millimetre => '0.5',
+            Unit::Millilitre, Unit::Kilopascal => '10',
+            default => '1',
+        };
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walkaround;
+
+use App\Yard\Yard;
+use Core\Inspect\Finding;
+
+/** A finding with the looks that it was seen in. */
+final readonly class FindingThread
+{
+    /** @param  non-empty-list<Observation>  $looks  the one that found it first */
+    public function __construct(
+        public Finding $finding,
+        public array $looks,
+        public ?Observation $closedBy = null,
+    ) {
+    }
+
+    public function latest(): Observation
+    {
+        return $this->looks[array_key_last($this->looks)];
+    }
+
+    /** @return array<string, mixed> as the contract's `Finding` */
+    public function toRecord(Yard $yard): array
+    {
+        $latest = $this->latest();
+
+        return [
+            'subject' => $latest->subject,
+            'title' => $latest->title,
+            'verdict' => ($latest->verdict ?? throw new \LogicException('A finding is seen.'))->value,
+            'open' => $this->finding->isOpen(),
+            'course' => $this->finding->course()->value,
+            'course_in_words' => $this->finding->course()->label(),
+            'why' => trim("{$latest->words} ".($latest->limit_source?->inWords() ?? '')),
+            'do' => $latest->todo ?? '',
+            'note' => $latest->note,
+            'since' => $yard->dayOf($this->looks[0]->happened_at)->format('Y-m-d'),
+            'last_seen' => $yard->dayOf($latest->happened_at)->format('Y-m-d'),
+            'seen' => count($this->looks),
+            'by' => $this->looks[0]->person->name,
+            'photos' => array_merge(...array_map(fn (Observation $look): array => $look->photos->pluck('uuid')->all(), $this->looks)),
+        ];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walkaround;
+
+use App\People\Person;
+use App\Yard\Machine;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/** Pictures of what was seen. */
+final readonly class PhotoController
+{
+    public function __construct(private KeepPhoto $keepPhoto)
+    {
+    }
+
+    public function store(Request $request, Machine $machine): JsonResponse
+    {
+        $given = $request->validate(['id' => ['required', 'uuid'], 'observation' => ['required', 'uuid'], 'photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_KILOBYTES]],
+            ['photo.required' => 'The picture is missing, or larger than is taken here.', 'photo.file' => 'The picture did not arrive whole.', 'photo.max' => 'A picture has at most '.(KeepPhoto::MOST_KILOBYTES / 1024).' MB.']);
+        $person = $request->user();
+        assert($person instanceof Person && $given['photo'] instanceof UploadedFile);
+        $photo = ($this->keepPhoto)($machine, $given['id'], $given['observation'], $given['photo'], $person);
+
+        return new JsonResponse($photo->only('uuid', 'observation', 'width', 'height', 'bytes'), 201);
+    }
+
+    public function show(Photo $photo): BinaryFileResponse
+    {
+        abort_unless(is_file($photo->path()), 404);
+
+        return response()->file($photo->path(), ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Disposition' => 'inline; filename="photo.jpg"']);
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walkaround;
+
+use App\Contract\Refusal;
+use App\Yard\Machine;
+use App\Yard\Yard;
+use Core\Inspect\Check;
+use Core\Inspect\LimitSource;
+use Core\Inspect\Measurement;
+use Core\Inspect\Occasion;
+use Core\Inspect\RoundKind;
+use Core\Inspect\Verdict;
+use Core\Reckoner\BadInput;
+use Core\Reckoner\Fields;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+
+/** The keeper changes what is looked at: for one machine, or for all of its class. */
+final readonly class SheetController
+{
+    public function __construct(private Sheets $sheets, private Yard $yard)
+    {
+    }
+
+    /** Adds a check, words it otherwise, drops it or moves it. */
+    public function update(Request $request, Machine $machine, string $check): JsonResponse
+    {
+        $given = $request->validate([
+            'for' => ['required', 'in:machine,class'],
+            'dropped' => ['sometimes', 'boolean'],
+            'position' => ['sometimes', 'nullable', 'numeric', 'between:-100000,100000'],
+            'values' => ['sometimes', 'array:title,place,how,fine,caution,rounds,degrees,measurement,limits,window,after'],
+            'values.title' => ['sometimes', 'required', 'string', 'max:80'],
+            'values.place' => ['sometimes', 'nullable', 'string', 'max:160'],
+            'values.how' => ['sometimes', 'nullable', 'string', 'max:400'],
+            'values.fine' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'values.caution' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'values.rounds' => ['sometimes', 'array', 'min:1'],
+            'values.rounds.*' => ['distinct', Rule::in(array_column(RoundKind::ofChecks(), 'value'))],
+            'values.degrees' => ['sometimes', 'array', 'min:1', 'max:6'],
+            'values.degrees.*.words' => ['required', 'string', 'max:120'],
+            'values.degrees.*.verdict' => ['required', Rule::enum(Verdict::class)->except(Verdict::Fit)],
+            'values.measurement' => ['sometimes', 'nullable', Rule::enum(Measurement::class)],
+            'values.limits' => ['sometimes', 'array'],
+            'values.limits.*' => ['nullable', 'string', 'max:40'],
+            'values.window' => ['sometimes', 'nullable', 'array:from,to'],
+            'values.window.from' => ['required_with:values.window', new \App\Contract\DayOfYear],
+            'values.window.to' => ['required_with:values.window', new \App\Contract\DayOfYear],
+            'values.after' => ['sometimes', 'nullable', 'string', 'max:40'],
+        ], ['values.title.required' => 'Say what is looked at.', 'values.rounds.min' => 'Choose at least one round.', 'values.degrees.*.words.required' => 'Say what it looks like.']);
+        if (! preg_match('/^[a-z][a-z0-9_-]{1,39}$/', $check)) {
+            throw Refusal::field('key', 'A check is named by small letters, digits and dashes.');
+        }
+        DB::transaction(function () use ($given, $machine, $check): void {
+            Machine::lockForWriting($machine->id);
+            $changed = ChangedCheck::query()->firstOrNew($this->owner($machine, $given['for'], $check));
+            $values = array_map(fn (mixed $value): mixed => $value ?? '', array_diff_key($given['values'] ?? [], array_flip(['measurement', 'window', 'after', 'limits'])));
+            $kept = array_intersect_key($given['values'] ?? [], array_flip(['measurement', 'window', 'after']));
+            $limits = isset($given['values']['limits']) ? ['limits' => array_filter($given['values']['limits'], fn (?string $limit): bool => $limit !== null && $limit !== '')] : [];
+            $changed->fill([
+                'values' => [...$changed->values ?? [], ...$values, ...$kept, ...$limits],
+                'dropped' => $given['dropped'] ?? $changed->dropped ?? false,
+                'position' => array_key_exists('position', $given) ? $given['position'] : $changed->position,
+            ])->save();
+            $this->refuseUnusable((new Sheets)->of($machine)->find($check), $changed);
+        });
+
+        return $this->sheet($machine);
+    }
+
+    /** Back to what stands without the change. */
+    public function destroy(Request $request, Machine $machine, string $check): JsonResponse
+    {
+        $for = $request->validate(['for' => ['required', 'in:machine,class']])['for'];
+        ChangedCheck::query()->where($this->owner($machine, $for, $check))->delete();
+
+        return $this->sheet($machine);
+    }
+
+    private function sheet(Machine $machine): JsonResponse
+    {
+        return new JsonResponse(['checks' => array_map(CheckShape::of(...), (new Sheets)->of($machine)->checks)]);
+    }
+
+    /** @return array<string, int|string|null> */
+    private function owner(Machine $machine, string $for, string $key): array
+    {
+        return $for === LimitSource::Machine->value ? ['machine_id' => $machine->id, 'class' => null, 'key' => $key] : ['machine_id' => null, 'class' => $machine->class->value, 'key' => $key];
+    }
+
+    /** A limit that nothing can be measured against, or a check without a title, is not kept. */
+    private function refuseUnusable(?Check $check, ChangedCheck $changed): void
+    {
+        if ($check === null) {
+            $changed->dropped || throw Refusal::field('values.title', 'Say what is looked at.');
+
+            return;
+        }
+        try {
+            $check->measurement?->instrument()->judge(new Fields([]), new Fields($check->limits, 'values.limits.'), new Occasion($this->yard->today(), $this->yard->coldestNight()));
+        } catch (BadInput $refused) {
+            $faults = array_filter($refused->errors, fn (string $field): bool => str_starts_with($field, 'values.limits.') && $field !== 'values.limits.coldest', ARRAY_FILTER_USE_KEY);
+            if ($faults !== []) {
+                throw new BadInput($faults);
+            }
+        }
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walkaround;
+
+use App\Yard\Machine;
+use App\Yard\Yard;
+use Carbon\CarbonImmutable;
+use Core\Inspect\RoundKind;
+use Core\Inspect\Verdict;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Collection;
+
+/**
+ * What the last round round a machine came to and what is open on it, kept ready. It follows from the looks and can be made again at any time.
+ *
+ * @property int $machine_id
+ * @property CarbonImmutable|null $looked_at
+ * @property int $open_findings
+ * @property array{last: array<string, mixed>|null, findings: list<array<string, mixed>>} $line
+ */
+final class WalkLine extends Model
+{
+    private const MACHINES_AT_ONCE = 200;
+
+    protected $primaryKey = 'machine_id';
+
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['line' => 'array', 'looked_at' => 'immutable_datetime'];
+    }
+
+    /** @param  list<int>  $machineIds */
+    public static function rewrite(array $machineIds): void
+    {
+        if ($machineIds === []) {
+            return;
+        }
+        $yard = app(Yard::class);
+        $findings = Findings::open($machineIds);
+        $rounds = self::lastRounds($machineIds);
+        $rows = array_map(fn (int $id): array => [
+            'machine_id' => $id,
+            'looked_at' => ($rounds[$id] ?? null)?->started_at,
+            'open_findings' => count($findings[$id] ?? []),
+            'line' => json_encode([
+                'last' => isset($rounds[$id]) ? self::ofRound($rounds[$id], $yard) : null,
+                'findings' => array_map(fn (FindingThread $thread): array => $thread->toRecord($yard), $findings[$id] ?? []),
+            ], JSON_THROW_ON_ERROR),
+        ], $machineIds);
+        self::query()->upsert($rows, ['machine_id'], ['looked_at', 'open_findings', 'line']);
+    }
+
+    public static function rebuild(): void
+    {
+        foreach (Machine::query()->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
+            self::rewrite(array_values($ids->all()));
+        }
+    }
+
+    /**
+     * @param  list<int>  $machineIds
+     * @return Collection<int, Round> the last round of looks by machine id
+     */
+    private static function lastRounds(array $machineIds): Collection
+    {
+        $newest = Round::query()->whereIn('machine_id', $machineIds)->where('kind', '!=', RoundKind::Grease)->whereHas('entry', fn ($entry) => $entry->whereNull('struck_at'))
+            ->groupBy('machine_id')->selectRaw('machine_id, max(started_at) as started_at');
+
+        return Round::query()->joinSub($newest, 'newest', fn ($join) => $join->on('newest.machine_id', 'rounds.machine_id')->on('newest.started_at', 'rounds.started_at'))
+            ->where('rounds.kind', '!=', RoundKind::Grease)->select('rounds.*')->get()->toBase()->keyBy('machine_id');
+    }
+
+    /** @return array<string, mixed> as the contract's `WalkedRound` */
+    public static function ofRound(Round $round, Yard $yard): array
+    {
+        $looks = Observation::query()->where('round_id', $round->id)->whereNull('struck_at')->with('person:id,name')->orderBy('happened_at')->get();
+        $told = $looks->whereNotNull('verdict');
+
+        return [
+            'kind' => $round->kind->value,
+            'label' => $round->kind->label(),
+            'day' => $yard->dayOf($round->started_at)->format('Y-m-d'),
+            'started_at' => $round->started_at->toAtomString(),
+            'ended' => $round->ended_at !== null,
+            'by' => $looks->pluck('person.name')->unique()->values()->all(),
+            'looked_at' => $told->unique('subject')->count(),
+            'left_out' => $looks->where('said', Said::NotLooked)->pluck('subject')->diff($told->pluck('subject'))->unique()->count(),
+            'verdict' => Verdict::hardest(...$told->pluck('verdict')->all())->value,
+        ];
+    }
+}

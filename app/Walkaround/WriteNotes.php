@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walkaround;
+
+use App\Contract\Problem;
+use App\Contract\Refusal;
+use App\Logbook\When;
+use App\People\Person;
+use App\Yard\Machine;
+use App\Yard\Yard;
+use App\Yard\YardLine;
+use Core\Reckoner\BadInput;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Writes down what a device kept while it was out of reach: in the order given, each note exactly once, each by itself, so that one that is refused keeps
+ * none of the others back.
+ */
+final readonly class WriteNotes
+{
+    public function __construct(private WriteNote $writeNote, private Yard $yard)
+    {
+    }
+
+    /**
+     * Within a transaction of the caller.
+     *
+     * @param  list<array<string, mixed>>  $notes  as the contract's `Note`
+     * @param  int  $behind  seconds by which the device's clock is behind ours
+     * @return list<array{id: string, status: string, problem?: array<string, mixed>}>
+     */
+    public function __invoke(Person $by, array $notes, ?string $device, int $behind): array
+    {
+        // All machines at once and in one order, so that two devices never wait for each other.
+        $machines = Machine::query()->whereKey(array_unique(array_column($notes, 'machine_id')))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $written = DB::table('sent_notes')->whereIn('uuid', array_column($notes, 'id'))->get()->keyBy('uuid')->all();
+        $touched = new Touched;
+        $results = [];
+        foreach ($notes as $note) {
+            $fingerprint = hash('sha256', "{$by->id} ".json_encode($note, JSON_THROW_ON_ERROR));
+            $results[] = ['id' => $note['id'], ...isset($written[$note['id']])
+                ? $this->again($written[$note['id']], $fingerprint)
+                : $this->write($by, $note, $machines[$note['machine_id']] ?? null, $device, $behind, $fingerprint, $touched)];
+            $written[$note['id']] ??= end($results)['status'] === 'written' ? (object) ['fingerprint' => $fingerprint, 'result' => '{}'] : null;
+        }
+        foreach ($touched->reckoned() as $machine) {
+            YardLine::rewrite($machine->unsetRelations());
+        }
+        WalkLine::rewrite($touched->walked());
+
+        return $results;
+    }
+
+    /** @return array<string, mixed> */
+    private function again(object $sent, string $fingerprint): array
+    {
+        return $sent->fingerprint === $fingerprint ? ['status' => 'already', ...json_decode($sent->result, true, flags: JSON_THROW_ON_ERROR)]
+            : self::refused(new Problem(422, 'key-reused', 'The key was used before', 'This note\'s id belongs to another note. Use a new one.'));
+    }
+
+    /**
+     * @param  array<string, mixed>  $note
+     * @return array<string, mixed>
+     */
+    private function write(Person $by, array $note, ?Machine $machine, ?string $device, int $behind, string $fingerprint, Touched $touched): array
+    {
+        try {
+            $result = DB::transaction(function () use ($by, $note, $machine, $device, $behind, $fingerprint, $touched): array {
+                $machine ?? throw Refusal::field('machine_id', 'There is no such machine in this yard.');
+                if ($machine->retired) {
+                    throw Refusal::conflict("{$machine->name} is out of the yard.");
+                }
+                Gate::forUser($by)->authorize($note['kind'] === 'mended' ? 'service' : 'log', $machine);
+                $result = ($this->writeNote)($machine, $note, $by, $this->when($note['at'], $behind), $device, $touched);
+                DB::table('sent_notes')->insert(['uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint, 'result' => json_encode((object) $result, JSON_THROW_ON_ERROR)]);
+
+                return $result;
+            });
+        } catch (Refusal|ValidationException|BadInput|AuthorizationException $refusal) {
+            return self::refused(Problem::from($refusal));
+        }
+
+        return ['status' => 'written', ...$result];
+    }
+
+    /** What a clock that runs ahead or behind wrote, by our own. */
+    private function when(string $at, int $behind): When
+    {
+        return When::read((new \DateTimeImmutable($at))->modify("{$behind} seconds")->format('Y-m-d\TH:i:sP'), $this->yard);
+    }
+
+    /** @return array{status: string, problem: array<string, mixed>} */
+    private static function refused(Problem $problem): array
+    {
+        return ['status' => 'refused', 'problem' => $problem->toArray()];
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\People\Role;
+use App\Walkaround\Photo;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Pictures of what was seen: taken in as pixels alone, and nothing else taken in. */
+final class PhotosTest extends WalkTestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = (string) realpath(sys_get_temp_dir()).'/photos-'.bin2hex(random_bytes(4));
+        mkdir($this->folder);
+        $this->app->useStoragePath($this->folder);
+    }
+
+    protected function tearDown(): void
+    {
+        (new \Illuminate\Filesystem\Filesystem)->deleteDirectory($this->folder);
+        parent::tearDown();
+    }
+
+    public function test_a_picture_is_kept_outside_the_web_root_made_smaller_and_without_what_the_camera_wrote(): void
+    {
+        $machine = $this->machine();
+        $look = $this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'watch']);
+        $uuid = (string) Str::uuid();
+        $jpeg = $this->jpeg(2400, 1200, comment: 'N 51.5 W 0.1 secret place');
+        $this->upload($machine, $uuid, $look['id'], $jpeg)->assertCreated()->assertJson(['width' => 1600, 'height' => 800]);
+        $this->send([$look]);
+
+        $path = Photo::query()->firstOrFail()->path();
+        self::assertStringStartsNotWith(public_path(), $path);
+        self::assertStringContainsString('secret place', (string) file_get_contents($jpeg));
+        self::assertStringNotContainsString('secret place', (string) file_get_contents($path));
+        self::assertSame([$uuid], $this->getJson("/api/machines/{$machine}/walk")->json('findings.0.photos'));
+        $shown = $this->get("/api/photos/{$uuid}")->assertOk();
+        self::assertSame(['image/jpeg', 'nosniff'], [$shown->headers->get('Content-Type'), $shown->headers->get('X-Content-Type-Options')]);
+    }
+
+    public function test_the_same_picture_sent_twice_is_kept_once_and_its_id_is_its_own(): void
+    {
+        $machine = $this->machine();
+        [$uuid, $look] = [(string) Str::uuid(), (string) Str::uuid()];
+        $this->upload($machine, $uuid, $look, $this->jpeg(40, 30))->assertCreated();
+        $this->upload($machine, $uuid, $look, $this->jpeg(40, 30))->assertCreated();
+        $this->upload($machine, $uuid, (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('id');
+
+        self::assertSame(1, Photo::query()->count());
+    }
+
+    /** @return iterable<string, array{\Closure(self): string, string}> */
+    public static function refused(): iterable
+    {
+        yield 'a script by the name of a picture' => [fn (self $test): string => $test->file('<?php system("ls");'), 'Only pictures'];
+        yield 'a drawing that can carry scripts' => [fn (self $test): string => $test->file('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'), 'Only pictures'];
+        yield 'a GIF' => [fn (self $test): string => $test->file((string) base64_decode('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7')), 'Only pictures'];
+        yield 'a packed bomb: few bytes, a billion pixels' => [fn (self $test): string => $test->file(self::pngOf(40000, 40000)), 'million pixels'];
+        yield 'a torn picture' => [fn (self $test): string => $test->file(substr((string) file_get_contents($test->png()), 0, 60)), 'broken'];
+        yield 'nothing at all' => [fn (self $test): string => $test->file(''), 'Only pictures'];
+        yield 'a huge file' => [fn (self $test): string => $test->file(str_repeat('x', 7 * 1024 * 1024)), 'at most 6 MB'];
+    }
+
+    /** @param  \Closure(self): string  $make */
+    #[DataProvider('refused')]
+    public function test_what_is_no_picture_is_refused_and_nothing_is_kept(\Closure $make, string $says): void
+    {
+        $machine = $this->machine();
+        $response = $this->upload($machine, (string) Str::uuid(), (string) Str::uuid(), $make($this))->assertUnprocessable();
+
+        self::assertStringContainsString($says, $response->json('errors.photo.0'));
+        self::assertSame(0, Photo::query()->count());
+        self::assertDirectoryDoesNotExist("{$this->folder}/photos");
+    }
+
+    public function test_neither_a_files_name_nor_its_id_leads_anywhere_else(): void
+    {
+        $machine = $this->machine();
+        $this->upload($machine, '../../../../tmp/x', (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('id');
+        $this->upload($machine, (string) Str::uuid(), '../x', $this->jpeg(40, 30))->assertJsonValidationErrors('observation');
+        $this->upload($machine, $uuid = (string) Str::uuid(), (string) Str::uuid(), $this->jpeg(40, 30), '../../../public/shell.php')->assertCreated();
+
+        self::assertSame("{$this->folder}/photos/".substr($uuid, 0, 2)."/{$uuid}.jpg", Photo::query()->firstOrFail()->path());
+        foreach (['..%2F..%2F.env', '../../.env', '%2e%2e%2f.env'] as $path) {
+            self::assertSame(404, $this->get("/api/photos/unknown{$path}")->getStatusCode());
+        }
+    }
+
+    public function test_only_who_may_log_on_the_machine_attaches_pictures_to_it(): void
+    {
+        $machine = $this->machine();
+        $this->as(Role::Reader)->upload($machine, (string) Str::uuid(), (string) Str::uuid(), $this->jpeg(40, 30))->assertForbidden();
+    }
+
+    private function upload(int $machine, string $id, string $observation, string $path, string $name = 'photo.jpg'): TestResponse
+    {
+        return $this->post("/api/machines/{$machine}/photos", ['id' => $id, 'observation' => $observation, 'photo' => new UploadedFile($path, $name, 'image/jpeg', test: true)], ['Accept' => 'application/json']);
+    }
+
+    private function jpeg(int $width, int $height, string $comment = ''): string
+    {
+        ob_start();
+        imagejpeg(imagecreatetruecolor($width, $height));
+        $jpeg = (string) ob_get_clean();
+        $marker = $comment === '' ? '' : "\xFF\xFE".pack('n', strlen($comment) + 2).$comment;
+
+        return $this->file(substr($jpeg, 0, 2).$marker.substr($jpeg, 2));
+    }
+
+    private function png(): string
+    {
+        $path = "{$this->folder}/whole.png";
+        imagepng(imagecreatetruecolor(200, 200), $path);
+
+        return $path;
+    }
+
+    private function file(string $content): string
+    {
+        $path = "{$this->folder}/".bin2hex(random_bytes(4));
+        file_put_contents($path, $content);
+
+        return $path;
+    }
+
+    /** A picture that says it is huge, in a few bytes. */
+    private static function pngOf(int $width, int $height): string
+    {
+        $chunk = fn (string $name, string $data): string => pack('N', strlen($data)).$name.$data.pack('N', crc32($name.$data));
+
+        return "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0)).$chunk('IDAT', (string) gzcompress(str_repeat("\0", 100_000))).$chunk('IEND', '');
+    }
+}
