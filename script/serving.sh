@@ -25,6 +25,8 @@ php_admin_value[opcache.validate_timestamps] = 0
 php_admin_value[opcache.memory_consumption] = 128
 php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[memory_limit] = 256M
+php_admin_value[upload_max_filesize] = 7M
+php_admin_value[post_max_size] = 8M
 php_admin_value[upload_tmp_dir] = $STATE/tmp
 END
     cat >"$STATE/run/nginx.conf" <<END
@@ -47,7 +49,7 @@ http {
     gzip_comp_level 4;
     gzip_min_length 1024;
     gzip_types text/css application/javascript application/json application/problem+json application/manifest+json image/svg+xml;
-    client_max_body_size 2m;
+    client_max_body_size 8m;
     client_body_temp_path $STATE/tmp/body;
     proxy_temp_path $STATE/tmp/proxy;
     fastcgi_temp_path $STATE/tmp/fastcgi;
@@ -61,6 +63,8 @@ http {
             add_header Cache-Control "public, immutable";
             add_header X-Content-Type-Options nosniff;
         }
+        location = /build/manifest.webmanifest { add_header Cache-Control no-cache; add_header X-Content-Type-Options nosniff; }
+        location = /sw.js { add_header Cache-Control no-cache; add_header X-Content-Type-Options nosniff; }
         location / { try_files \$uri /index.php\$is_args\$args; }
         location ~ \.php\$ {
             include /etc/nginx/fastcgi_params;

@@ -19,6 +19,15 @@ const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
 const ReckonerPage = lazy(() => import('./reckoner/ReckonerPage'));
 const PeoplePage = lazy(() => import('./people/PeoplePage'));
 const AccountPage = lazy(() => import('./people/AccountPage'));
+const WalkaroundPage = lazy(() => import('./walkaround/WalkaroundPage'));
+const StartPage = lazy(() => import('./walkaround/StartPage'));
+const RoundPage = lazy(() => import('./walkaround/RoundPage'));
+const GreaseRoundPage = lazy(() => import('./walkaround/GreaseRoundPage'));
+const WaitingPage = lazy(() => import('./walkaround/WaitingPage'));
+const LabelsPage = lazy(() => import('./walkaround/LabelsPage'));
+const FindingPage = lazy(() => import('./walkaround/FindingPage'));
+const SheetPage = lazy(() => import('./walkaround/SheetPage'));
+const GreasePage = lazy(() => import('./walkaround/GreasePage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
 
 /** The yard to whoever is signed in; otherwise the gate. */
@@ -55,6 +64,15 @@ export function App() {
           <Route path="/machines/:machine/chart" element={<ChartPage />} />
           <Route path="/machines/:machine/rules/new" element={<RulePage />} />
           <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
+          <Route path="/machines/:machine/findings/:subject" element={<FindingPage />} />
+          <Route path="/machines/:machine/checks" element={<SheetPage />} />
+          <Route path="/machines/:machine/grease" element={<GreasePage />} />
+          <Route path="/walkaround" element={<WalkaroundPage />} />
+          <Route path="/walkaround/waiting" element={<WaitingPage />} />
+          <Route path="/walkaround/labels" element={<LabelsPage />} />
+          <Route path="/walkaround/:machine" element={<StartPage />} />
+          <Route path="/walkaround/:machine/grease" element={<GreaseRoundPage />} />
+          <Route path="/walkaround/:machine/:kind" element={<RoundPage />} />
           <Route path="/logbook" element={<LogbookPage />} />
           <Route path="/reckoner" element={<ReckonerPage />} />
           <Route path="/people" element={<PeoplePage />} />

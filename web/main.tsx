@@ -1,5 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/besley/wght.css';
+import { registerSW } from 'virtual:pwa-register';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -10,10 +11,15 @@ import { chooseScheme, chosenScheme, GlobalStyle } from './kit/theme';
 import { UndoProvider } from './kit/Undo';
 
 chooseScheme(chosenScheme());
+registerSW({ immediate: true });
 
 const queries: QueryClient = new QueryClient({
   defaultOptions: {
-    queries: { staleTime: 15_000, retry: (count, error) => count < 2 && error instanceof Refused && error.problem.status === 0 },
+    queries: {
+      networkMode: 'always',
+      staleTime: 15_000,
+      retry: (count, error) => count < 2 && error instanceof Refused && error.problem.status === 0,
+    },
   },
   queryCache: new QueryCache({
     onError: (error) => {

@@ -25,7 +25,7 @@ final readonly class SecurityHeaders
                 "default-src 'none'",
                 "script-src 'self' 'nonce-{$nonce}'",
                 "style-src 'self' 'nonce-{$nonce}'",
-                "img-src 'self' data:",
+                "img-src 'self' data: blob:",
                 "font-src 'self'",
                 "connect-src 'self'",
                 "manifest-src 'self'",

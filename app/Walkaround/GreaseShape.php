@@ -51,7 +51,7 @@ final class GreaseShape
         return [
             'points' => $shaped,
             'gun' => $gun['name'] ?? null,
-            'gram_a_stroke' => $stroke->inWords(),
+            'gram_a_stroke' => "{$stroke->rounded(2)} g",
             'due_need' => $strokesDue === 0 ? null : $need($strokesDue),
             'round_need' => $need($strokesAll),
             'year_need' => $need($strokesYear),

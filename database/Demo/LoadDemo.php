@@ -6,6 +6,8 @@ namespace Database\Demo;
 
 use App\Logbook\EntryKind;
 use App\People\Person;
+use App\Walkaround\Sheets;
+use App\Walkaround\WriteNote;
 use App\Yard\History;
 use App\Yard\Machine;
 use App\Yard\Rule;
@@ -77,7 +79,7 @@ final class LoadDemo extends Command
 
     private function load(): void
     {
-        Yard::query()->create(['id' => 1, 'name' => Coldbrook::NAME, 'time_zone' => Coldbrook::TIME_ZONE, 'distance_unit' => 'km']);
+        Yard::query()->create(['id' => 1, 'name' => Coldbrook::NAME, 'time_zone' => Coldbrook::TIME_ZONE, 'distance_unit' => 'km', 'coldest_night' => '-14 °C', 'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']]]);
         foreach (DemoPeople::ALL as $person) {
             $this->people[$person['sign_in_name']] = Person::query()->create([...$person, 'password' => DemoPeople::password($person['sign_in_name']),
                 'may_use_all_machines' => ! isset(DemoPeople::RESTRICTED[$person['sign_in_name']])])->id;
@@ -99,6 +101,7 @@ final class LoadDemo extends Command
         foreach ($this->fittedBy as $meter => $entry) {
             DB::table('meters')->where('id', $meter)->update(['fitted_by_id' => $entry]);
         }
+        (new DemoWalks($this->people, $today, app(WriteNote::class), new Sheets, Yard::query()->firstOrFail()))->walk();
     }
 
     private function addMachine(DemoLife $life): void

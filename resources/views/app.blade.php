@@ -7,6 +7,9 @@
     <meta name="color-scheme" content="light dark">
     <title>Jardinier</title>
     <link rel="icon" href="data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 16 16'%3E%3Cpath d='M1 11h14M8 11V3' stroke='%232F5D43' stroke-width='2'/%3E%3Cpath d='M5 6h6l-3 4z' fill='%231F2A24'/%3E%3C/svg%3E">
+    <link rel="manifest" href="/build/manifest.webmanifest">
+    <link rel="apple-touch-icon" href="/icons/mark-192.png">
+    <meta name="theme-color" content="#F3EFE6">
     @vite('web/main.tsx')
 </head>
 <body>

@@ -1,20 +1,24 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import { kept } from '../kept/kept';
 import { answer, api, type Schemas } from './client';
 
 export type YardFilter = { class?: Schemas['MachineClass']; place?: string; state?: Schemas['MachineState']; name?: string };
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
-  queryFn: () => answer(api.GET('/session')),
+  queryFn: () => kept('session', () => answer(api.GET('/session'))),
   staleTime: 60_000,
 });
 
-export const yardQuery = queryOptions({ queryKey: ['yard'], queryFn: () => answer(api.GET('/yard')) });
+export const yardQuery = queryOptions({ queryKey: ['yard'], queryFn: () => kept('yard', () => answer(api.GET('/yard'))) });
 
 export const machinesQuery = (filter: YardFilter) =>
   infiniteQueryOptions({
     queryKey: ['machines', filter],
-    queryFn: ({ pageParam }) => answer(api.GET('/machines', { params: { query: { ...filter, cursor: pageParam ?? undefined } } })),
+    queryFn: ({ pageParam }) =>
+      kept(`machines ${JSON.stringify(filter)} ${pageParam}`, () =>
+        answer(api.GET('/machines', { params: { query: { ...filter, cursor: pageParam ?? undefined } } })),
+      ),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next_cursor,
   });
@@ -22,7 +26,7 @@ export const machinesQuery = (filter: YardFilter) =>
 export const machineQuery = (id: number) =>
   queryOptions({
     queryKey: ['machine', id],
-    queryFn: () => answer(api.GET('/machines/{machine}', { params: { path: { machine: id } } })),
+    queryFn: () => kept(`machine ${id}`, () => answer(api.GET('/machines/{machine}', { params: { path: { machine: id } } }))),
   });
 
 /** The logbook of one machine, or of the whole yard. */
@@ -74,3 +78,36 @@ export const consequencesQuery = (rule: number, at: { hours?: string; distance?:
   });
 
 export const tokensQuery = queryOptions({ queryKey: ['tokens'], queryFn: () => answer(api.GET('/tokens')) });
+
+/** The machines that this person walks round. */
+export const walkaroundQuery = infiniteQueryOptions({
+  queryKey: ['walkaround'],
+  queryFn: ({ pageParam }) =>
+    kept(`walkaround ${pageParam}`, () => answer(api.GET('/walkaround', { params: { query: { limit: 100, cursor: pageParam ?? undefined } } }))),
+  initialPageParam: null as string | null,
+  getNextPageParam: (page) => page.next_cursor,
+});
+
+export const morningQuery = queryOptions({
+  queryKey: ['walkaround', 'morning'],
+  queryFn: () => kept('morning', () => answer(api.GET('/walkaround/morning'))),
+});
+
+/** Everything that a walk round one machine needs. */
+export const walkQuery = (machine: number) =>
+  queryOptions({
+    queryKey: ['walk', machine],
+    queryFn: () => kept(`walk ${machine}`, () => answer(api.GET('/machines/{machine}/walk', { params: { path: { machine } } }))),
+  });
+
+export const trendsQuery = (machine: number) =>
+  queryOptions({
+    queryKey: ['machine', machine, 'trends'],
+    queryFn: () => answer(api.GET('/machines/{machine}/trends', { params: { path: { machine } } })),
+  });
+
+export const findingQuery = (machine: number, subject: string) =>
+  queryOptions({
+    queryKey: ['machine', machine, 'finding', subject],
+    queryFn: () => answer(api.GET('/machines/{machine}/findings/{subject}', { params: { path: { machine, subject } } })),
+  });

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Button, FieldError, Input, Label, TextArea, TextField } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { stepped } from './stepping';
 import { PHONE } from './theme';
 
 const box = css`
@@ -59,23 +60,18 @@ const Step = styled(Button)`
 
 type AmountProps = Pick<FieldProps, 'label' | 'value' | 'onChange' | 'error' | 'help' | 'autoFocus'> & {
   unit: string;
-  /** What one press of + or − changes. */
-  step: number;
+  /** What one press of + or − changes: `0.1`, `1/16`. */
+  step: string;
   /** Where the steps begin while nothing is typed. */
   from: string;
 };
 
 /** A number with large keys beside it for gloves. */
 export function Amount({ label, value, onChange, error, help, autoFocus, unit, step, from }: AmountProps) {
-  const stepBy = (sign: 1 | -1) => {
-    const present = Number((value || from).replace(',', '.'));
-    if (Number.isFinite(present)) onChange(String(Math.max(0, Math.round((present + sign * step) * 100) / 100)));
-  };
+  const stepBy = (sign: 1 | -1) => onChange(stepped(value || from, step, sign));
   return (
     <Frame value={value} onChange={onChange} isInvalid={error !== undefined} validationBehavior="aria">
-      <Name>
-        {label}, {unit}
-      </Name>
+      <Name>{unit ? `${label}, ${unit}` : label}</Name>
       <Stepper data-invalid={error !== undefined}>
         <Step slot={null} aria-label={`${label} less`} onPress={() => stepBy(-1)} excludeFromTabOrder>
           −

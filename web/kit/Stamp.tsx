@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { STATE_WORDS } from './words';
+import { STATE_WORDS, VERDICT_WORDS } from './words';
 
 const COLOURS: Record<Schemas['MachineState'], string> = {
   past: 'var(--clay)',
@@ -20,5 +20,19 @@ const Outline = styled.span<{ $colour: string }>`
 export function Stamp({ state }: { state: Schemas['MachineState'] }) {
   return <Outline $colour={COLOURS[state]}>{STATE_WORDS[state]}</Outline>;
 }
+
+const VERDICT_COLOURS: Record<Schemas['Verdict'], string> = {
+  fit: 'var(--hedge)',
+  watch: 'var(--straw)',
+  act: 'var(--clay)',
+  stand_down: 'var(--ink)',
+};
+
+/** A verdict, stamped. */
+export function VerdictStamp({ verdict }: { verdict: Schemas['Verdict'] }) {
+  return <Outline $colour={VERDICT_COLOURS[verdict]}>{VERDICT_WORDS[verdict]}</Outline>;
+}
+
+export const verdictColour = (verdict: Schemas['Verdict']): string => VERDICT_COLOURS[verdict];
 
 export const stateColour = (state: Schemas['MachineState']): string => (state === 'fresh' ? 'var(--ink)' : COLOURS[state]);

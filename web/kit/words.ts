@@ -31,6 +31,19 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   skipped: 'Skipped',
   called: 'Called for',
   reminder_set: 'Reminder',
+  round: 'Round',
+  found: 'Found',
+  mended: 'Put right',
+};
+
+export const VERDICT_WORDS: Record<Schemas['Verdict'], string> = { fit: 'fit', watch: 'watch', act: 'act', stand_down: 'stand down' };
+
+export const ROUND_WORDS: Record<Schemas['RoundKind'], string> = {
+  daily: 'morning round',
+  weekly: 'weekly round',
+  before_season: 'round before the season',
+  after_wash: 'round after washing',
+  grease: 'grease round',
 };
 
 export const SEVERITY_WORDS: Record<Schemas['Severity'], string> = {
@@ -60,7 +73,7 @@ export const SUBJECT_WORDS: Record<Schemas['Subject'], string> = {
 
 export const ROLE_WORDS: Record<Schemas['Role'], { name: string; may: string }> = {
   keeper: { name: 'Keeper', may: 'everything' },
-  mechanic: { name: 'Mechanic', may: 'readings, services, meters, lifting a stood-down machine' },
-  operator: { name: 'Operator', may: 'readings and standing down, on the machines allowed' },
+  mechanic: { name: 'Mechanic', may: 'rounds, readings, services, meters, lifting a stood-down machine' },
+  operator: { name: 'Operator', may: 'rounds, readings and standing down, on the machines allowed' },
   reader: { name: 'Reader', may: 'sees and prints' },
 };

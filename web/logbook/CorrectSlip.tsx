@@ -75,7 +75,7 @@ export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClo
             unit={reading.unit ?? 'h'}
             value={values[index] ?? ''}
             from={reading.value}
-            step={reading.unit === 'h' ? 0.1 : 1}
+            step={reading.unit === 'h' ? '0.1' : '1'}
             onChange={(value) => setValues(values.map((one, at) => (at === index ? value : one)))}
             error={errorOf(reading.unit)}
           />

@@ -122,7 +122,7 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
                 unit={unit}
                 value={draft.meters[unit] ?? ''}
                 from="0"
-                step={unit === 'h' ? 0.1 : 1}
+                step={unit === 'h' ? '0.1' : '1'}
                 onChange={(value) => change({ meters: { ...draft.meters, [unit]: value } })}
                 error={fields[`meters.${index}.value`]}
               />

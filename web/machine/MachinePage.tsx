@@ -9,6 +9,7 @@ import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Titl
 import { Stamp } from '../kit/Stamp';
 import { History } from '../logbook/History';
 import { usePerson } from '../shell/Shell';
+import { MachineWalk } from '../walkaround/MachineWalk';
 import { LogHours } from '../yard/LogHours';
 import { mayUse } from '../yard/MachineLine';
 import { FirstThings } from './FirstThings';
@@ -105,6 +106,7 @@ export default function MachinePage() {
         {line.meters.length > 0 && <UseStrip machine={sheet.id} name={sheet.name} />}
       </Sheet>
       <FirstThings sheet={sheet} mayService={mayService} />
+      <MachineWalk machine={sheet.id} mayWalk={mayLog && !sheet.retired} keeper={keeper} />
       <Sheet aria-labelledby="rulebook">
         <SheetHeading id="rulebook">Rulebook</SheetHeading>
         <Rulebook sheet={sheet} keeper={keeper} mayService={mayService} mayLog={mayLog} />

@@ -72,7 +72,7 @@ function MeterForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
         unit={meter.unit}
         value={draft.old_value}
         from={meter.value}
-        step={meter.unit === 'h' ? 0.1 : 1}
+        step={meter.unit === 'h' ? '0.1' : '1'}
         onChange={(old_value) => change({ old_value })}
         help="Leave it empty if its last reading stands."
         error={doubted ? undefined : replace.fields.old_value}
@@ -95,7 +95,7 @@ function MeterForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
         unit={meter.unit}
         value={draft.new_value}
         from="0"
-        step={meter.unit === 'h' ? 0.1 : 1}
+        step={meter.unit === 'h' ? '0.1' : '1'}
         onChange={(new_value) => change({ new_value })}
         error={replace.fields.new_value}
       />

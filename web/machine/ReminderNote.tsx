@@ -78,7 +78,7 @@ function SetSlip({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set:
         unit={unit}
         value={value}
         from={set}
-        step={Number(sheet.countdown_step)}
+        step={String(Number(sheet.countdown_step))}
         onChange={setValue}
         error={write.fields.set}
         autoFocus

@@ -1,7 +1,9 @@
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
+import { walkQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
@@ -10,7 +12,7 @@ import { metered, sinceDay } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
+import { Stamp, VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
@@ -35,12 +37,22 @@ type ServiceBody = {
   anchors: { rule_id: number; anchor: Anchor }[];
   hours?: string;
   distance?: string;
+  puts_right?: string[];
   at: string | null;
   note: string | null;
   confirmed_because: string | null;
 };
 
-const NOTHING = { chosen: null as number[] | null, anchors: {} as Record<number, Anchor>, hours: '', distance: '', at: '', note: '', reason: '' };
+const NOTHING = {
+  chosen: null as number[] | null,
+  anchors: {} as Record<number, Anchor>,
+  hours: '',
+  distance: '',
+  at: '',
+  note: '',
+  reason: '',
+  putsRight: [] as string[],
+};
 
 /** Records a service that was done: which tasks, at what the meters showed, when. */
 export default function ServicePage() {
@@ -75,6 +87,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
       await told(`${sheet.name}: service recorded.`, entry);
     },
   );
+  const open = useQuery(walkQuery(sheet.id)).data?.findings ?? [];
   const send = (part: Partial<typeof NOTHING> = {}, reason: string | null = null) => {
     const { hours, distance, at, note } = { ...draft, ...part };
     return record.send({
@@ -85,6 +98,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
       }),
       ...(hourMeter && { hours: hours || hourMeter.value }),
       ...(odometer && { distance: distance || odometer.value }),
+      ...(draft.putsRight.length > 0 && { puts_right: draft.putsRight }),
       at: at || null,
       note: note || null,
       confirmed_because: reason,
@@ -153,6 +167,29 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                 ))}
             </Item>
           ))}
+          {open.map((finding) => (
+            <Item key={finding.subject}>
+              <Task>
+                <input
+                  type="checkbox"
+                  checked={draft.putsRight.includes(finding.subject)}
+                  onChange={() =>
+                    change({
+                      putsRight: draft.putsRight.includes(finding.subject)
+                        ? draft.putsRight.filter((one) => one !== finding.subject)
+                        : [...draft.putsRight, finding.subject],
+                    })
+                  }
+                />
+                <span>
+                  Puts right: {finding.title}
+                  <br />
+                  <Soft>{finding.why || finding.note}</Soft>
+                </span>
+                <VerdictStamp verdict={finding.verdict} />
+              </Task>
+            </Item>
+          ))}
           <Body>
             {!all && shown.length < sheet.rules.length && (
               <QuietButton onPress={() => showAll(true)}>Show the {sheet.rules.length - shown.length} that are fresh</QuietButton>
@@ -175,7 +212,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                 unit="h"
                 value={draft.hours}
                 from={hourMeter.value}
-                step={0.1}
+                step="0.1"
                 onChange={(hours) => change({ hours })}
                 help={last(hourMeter)}
                 error={doubted ? undefined : record.fields.hours}
@@ -187,7 +224,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                 unit={odometer.unit}
                 value={draft.distance}
                 from={odometer.value}
-                step={1}
+                step="1"
                 onChange={(distance) => change({ distance })}
                 help={last(odometer)}
                 error={doubted ? undefined : record.fields.distance}

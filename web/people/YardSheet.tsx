@@ -4,13 +4,13 @@ import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
-import { Choice, Field } from '../kit/Field';
+import { Choice, Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
 import { useTell } from '../kit/Undo';
 
-type Settings = Pick<Schemas['YardRecord'], 'name' | 'time_zone' | 'distance_unit'>;
+type Settings = Pick<Schemas['YardRecord'], 'name' | 'time_zone' | 'distance_unit' | 'coldest_night' | 'grease_guns'>;
 
 /** The yard's own name, clock and measure of distance. */
 export function YardSheet() {
@@ -24,6 +24,7 @@ export function YardSheet() {
           <strong>{yard.data.name}</strong>
           <Soft>
             {yard.data.machines} machines, clock of {yard.data.time_zone}, distances in {yard.data.distance_unit}
+            {yard.data.coldest_night && `, coldest night ${yard.data.coldest_night}`}
           </Soft>
         </Line>
         <Margin>
@@ -38,8 +39,19 @@ export function YardSheet() {
 function YardSlip({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: () => void }) {
   const queries = useQueryClient();
   const tell = useTell();
-  const before: Settings = { name: yard.name, time_zone: yard.time_zone, distance_unit: yard.distance_unit };
+  const before: Settings = {
+    name: yard.name,
+    time_zone: yard.time_zone,
+    distance_unit: yard.distance_unit,
+    coldest_night: yard.coldest_night,
+    grease_guns: yard.grease_guns,
+  };
   const [draft, setDraft] = useState(before);
+  const setGun = (index: number, gun: Schemas['GreaseGun']) => {
+    const guns = [...draft.grease_guns];
+    guns[index] = gun;
+    setDraft({ ...draft, grease_guns: guns.filter(({ name, ten_strokes }) => name || ten_strokes) });
+  };
   const again = () => queries.invalidateQueries({ queryKey: yardQuery.queryKey });
   const patch = (version: number, body: Settings) => answer(api.PATCH('/yard', { params: { header: { 'If-Match': `"${version}"` } }, body }));
   const save = useWrite(
@@ -66,7 +78,32 @@ function YardSlip({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: () 
           { value: 'mi', label: 'miles' },
         ]}
       />
-      <Refusal refused={save.refused} besides={Object.keys(draft)} />
+      <Field
+        label="Coldest night here, °C unless you say otherwise"
+        value={draft.coldest_night ?? ''}
+        onChange={(night) => setDraft({ ...draft, coldest_night: night || null })}
+        error={save.fields.coldest_night}
+        help="Coolant must stand it."
+      />
+      {[...draft.grease_guns, { name: '', ten_strokes: '' }].slice(0, 3).map((gun, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: guns keep their places while they are typed
+        <Fields key={index} $columns={2}>
+          <Field
+            label={index === 0 ? 'Grease gun' : 'Another gun'}
+            value={gun.name}
+            onChange={(name) => setGun(index, { ...gun, name })}
+            error={save.fields[`grease_guns.${index}.name`]}
+          />
+          <Field
+            label="Ten strokes weigh, g"
+            value={gun.ten_strokes}
+            onChange={(ten_strokes) => setGun(index, { ...gun, ten_strokes })}
+            error={save.fields[`grease_guns.${index}.ten_strokes`]}
+            inputMode="decimal"
+          />
+        </Fields>
+      ))}
+      <Refusal refused={save.refused} besides={[...Object.keys(draft), ...Object.keys(save.fields)]} />
       <Actions>
         <MainButton isDisabled={save.busy} onPress={() => save.send(draft)}>
           Change the yard

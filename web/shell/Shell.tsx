@@ -1,12 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
-import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { sessionQuery, yardQuery } from '../api/queries';
+import { forgetAnswers } from '../kept/kept';
+import { countWaiting } from '../kept/outbox';
+import { useSending } from '../kept/useOutbox';
 import { headingDay } from '../kit/format';
 import { PHONE } from '../kit/theme';
+import { Waiting } from '../walkaround/Waiting';
 import { Keys } from './Keys';
 import { LogLine } from './LogLine';
 import { SchemeChoice } from './SchemeChoice';
@@ -14,6 +18,7 @@ import { SchemeChoice } from './SchemeChoice';
 /** The places that are built, each with its key. */
 export const PLACES = [
   { to: '/yard', name: 'Yard', key: '1' },
+  { to: '/walkaround', name: 'Walkaround', key: '2' },
   { to: '/logbook', name: 'Logbook', key: '6' },
   { to: '/reckoner', name: 'Reckoner', key: '7' },
 ] as const;
@@ -21,6 +26,7 @@ export const PLACES = [
 const Head = styled.header`
   display: grid; grid-template-columns: auto 1fr auto auto; align-items: end; column-gap: 36px; padding: 16px 32px 0; border-bottom: 2px solid var(--ink);
   ${PHONE} { grid-template-columns: 1fr auto; padding: 10px 14px 10px; row-gap: 10px; align-items: center; }
+  ${PHONE} { &[data-hands-busy='true'] { display: block; padding: 0; border: 0; > :not(nav) { display: none; } } }
   @media print { display: none; }
 `;
 const Name = styled(
@@ -54,6 +60,8 @@ const Items = styled(
 /** What stands round every place: the yard's name, the places, the log line, the person. */
 export function Shell({ person }: { person: Schemas['Person'] }) {
   const yard = useQuery(yardQuery);
+  const handsBusy = /^\/walkaround\/\d+/.test(useLocation().pathname);
+  useSending(person.id);
   const navigate = useNavigate();
   const [keysShown, showKeys] = useState(false);
   const [schemesShown, showSchemes] = useState(false);
@@ -62,19 +70,29 @@ export function Shell({ person }: { person: Schemas['Person'] }) {
       const target = event.target as HTMLElement;
       if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, textarea, select') || target.closest('[role=dialog]')) return;
       const place = PLACES.find(({ key }) => key === event.key);
-      if (place) navigate(place.to);
+      if (place && !document.querySelector('[data-own-keys]')) navigate(place.to);
       if (event.key === '?') showKeys(true);
     };
     document.addEventListener('keydown', go);
     return () => document.removeEventListener('keydown', go);
   }, [navigate]);
   const signOut = async () => {
+    const waiting = await countWaiting();
+    if (
+      waiting > 0 &&
+      !window.confirm(
+        `${waiting} ${waiting === 1 ? 'note waits' : 'notes wait'} to be sent. They stay on this device until you sign in here again. Sign out?`,
+      )
+    )
+      return;
+    await forgetAnswers();
     await answer(api.DELETE('/session'));
     location.assign('/');
   };
   return (
     <>
-      <Head>
+      <Waiting />
+      <Head data-hands-busy={handsBusy}>
         <div>
           <Name to="/yard">{yard.data?.name ?? 'Jardinier'}</Name>
           <Day>{yard.data ? `${headingDay(yard.data.today)}, week ${yard.data.week}` : ' '}</Day>

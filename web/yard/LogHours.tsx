@@ -71,7 +71,7 @@ export function LogHours({ line, onClose }: Props) {
           change({ value });
           log.forget();
         }}
-        step={meter.unit === 'h' ? 0.1 : 1}
+        step={meter.unit === 'h' ? '0.1' : '1'}
         from={meter.value}
         help={last}
         error={asksAgain(log.refused) ? undefined : log.fields.value}

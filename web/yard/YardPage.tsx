@@ -11,6 +11,7 @@ import { PHONE } from '../kit/theme';
 import { useSettled } from '../kit/useSettled';
 import { STATE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
+import { Morning } from '../walkaround/Morning';
 import { LogHours } from './LogHours';
 import { MachineLine } from './MachineLine';
 
@@ -98,6 +99,7 @@ export function YardPage() {
           {person.role === 'keeper' && <AddLink to="/machines/new">Add a machine</AddLink>}
         </Filters>
       </Lead>
+      {!filtered && <Morning />}
       <Sheet aria-label="Machines, soonest first">
         {lines.map((line) => (
           <MachineLine key={line.id} line={line} person={person} onLogHours={() => setLogging(line)} />

@@ -8,7 +8,11 @@ export function useAfterWrite() {
   const queries = useQueryClient();
   const tell = useTell();
   const refresh = useCallback(async () => {
-    await Promise.all(['machines', 'machine', 'yard', 'entries', 'shared-rulebooks'].map((key) => queries.invalidateQueries({ queryKey: [key] })));
+    await Promise.all(
+      ['machines', 'machine', 'yard', 'entries', 'shared-rulebooks', 'walkaround', 'walk'].map((key) =>
+        queries.invalidateQueries({ queryKey: [key] }),
+      ),
+    );
   }, [queries]);
   const told = useCallback(
     async (text: string, entry?: Schemas['Entry']) => {

@@ -1,0 +1,153 @@
+import { answer, api, Refused, type Schemas } from '../api/client';
+import { type KeptNote, store } from './store';
+
+export type Sent = { note: Schemas['Note']; observation?: Schemas['Observation'] };
+export type Outbox = { waiting: number; refused: KeptNote[] };
+
+const AT_ONCE = 100;
+const TRY_AGAIN_AFTER = 10_000;
+
+let person: number | null = null;
+let again: ReturnType<typeof setTimeout> | undefined;
+let sending = false;
+let state: Outbox = { waiting: 0, refused: [] };
+const watchers = new Set<() => void>();
+const receivers = new Set<(sent: Sent[]) => void>();
+
+export const outboxNow = (): Outbox => state;
+
+export function watchOutbox(watcher: () => void): () => void {
+  watchers.add(watcher);
+  return () => watchers.delete(watcher);
+}
+
+/** Is told what the yard has written down. */
+export function onSent(receiver: (sent: Sent[]) => void): () => void {
+  receivers.add(receiver);
+  return () => receivers.delete(receiver);
+}
+
+/** From here on this person's notes are sent; another's wait until they sign in here again. */
+export function openOutbox(of: number): () => void {
+  person = of;
+  const send = () => void sendWaiting();
+  window.addEventListener('online', send);
+  document.addEventListener('visibilitychange', send);
+  void tellWatchers().then(send);
+  return () => {
+    person = null;
+    clearTimeout(again);
+    window.removeEventListener('online', send);
+    document.removeEventListener('visibilitychange', send);
+  };
+}
+
+/** Keeps a note on this device, and sends it as soon as there is signal. */
+export async function keepNote(note: Schemas['Note'], label: string, photos: KeptNote['photos'] = []): Promise<void> {
+  if (person === null) throw new Error('Nobody is signed in.');
+  await (await store()).add('notes', { person, note, label, photos, written: false });
+  await tellWatchers();
+  void sendWaiting();
+}
+
+/** Sends a refused note once more, put right. */
+export async function sendAgain(kept: KeptNote, note: Schemas['Note']): Promise<void> {
+  const { refused: _, ...rest } = kept;
+  await (await store()).put('notes', { ...rest, note });
+  await tellWatchers();
+  void sendWaiting();
+}
+
+export async function dropNote(kept: KeptNote): Promise<void> {
+  if (kept.seq !== undefined) await (await store()).delete('notes', kept.seq);
+  await tellWatchers();
+}
+
+/** How many notes would stay behind on this device. */
+export const countWaiting = async (): Promise<number> => (await mine()).length;
+
+async function mine(): Promise<KeptNote[]> {
+  const all = await (await store()).getAll('notes');
+  return all.filter((kept) => kept.person === person);
+}
+
+async function tellWatchers(): Promise<void> {
+  const all = await mine();
+  state = { waiting: all.filter((kept) => !kept.refused).length, refused: all.filter((kept) => kept.refused) };
+  for (const watcher of watchers) watcher();
+}
+
+/** One tab of one device sends at a time, so that the order is kept. */
+async function sendWaiting(): Promise<void> {
+  if (sending || person === null) return;
+  sending = true;
+  clearTimeout(again);
+  try {
+    await (navigator.locks ? navigator.locks.request('jardinier-outbox', sendAll) : sendAll());
+  } catch (thrown) {
+    if (!(thrown instanceof Refused)) throw thrown;
+  } finally {
+    sending = false;
+    await tellWatchers();
+    if (state.waiting > 0) again = setTimeout(() => void sendWaiting(), TRY_AGAIN_AFTER);
+  }
+}
+
+async function sendAll(): Promise<void> {
+  for (;;) {
+    const waiting = (await mine()).filter((kept) => !kept.refused).slice(0, AT_ONCE);
+    if (waiting.length === 0) return;
+    const fresh = waiting.filter((kept) => !kept.written);
+    if (fresh.length > 0) await sendNotes(fresh);
+    for (const kept of waiting) await sendPhotos(kept);
+    await tellWatchers();
+  }
+}
+
+async function sendNotes(notes: KeptNote[]): Promise<void> {
+  const db = await store();
+  const { results } = await answer(
+    api.POST('/walkaround/notes', { body: { sent_at: new Date().toISOString(), notes: notes.map(({ note }) => note) } }),
+  );
+  const sent: Sent[] = [];
+  for (const [index, result] of results.entries()) {
+    const kept = notes[index];
+    if (!kept) break;
+    if (result.status === 'refused') {
+      kept.refused = result.problem;
+    } else {
+      kept.written = true;
+      sent.push({ note: kept.note, observation: result.observation });
+    }
+    if (kept.written && kept.photos.length === 0 && kept.seq !== undefined) await db.delete('notes', kept.seq);
+    else await db.put('notes', kept);
+  }
+  for (const receiver of receivers) receiver(sent);
+}
+
+async function sendPhotos(kept: KeptNote): Promise<void> {
+  const db = await store();
+  while (kept.written && !kept.refused && kept.photos.length > 0) {
+    const [photo, ...rest] = kept.photos;
+    if (!photo) break;
+    const form = new FormData();
+    form.set('id', photo.id);
+    form.set('observation', kept.note.id);
+    form.set('photo', photo.blob, 'photo.jpg');
+    try {
+      await answer(
+        api.POST('/machines/{machine}/photos', {
+          params: { path: { machine: kept.note.machine_id } },
+          body: form as never,
+          bodySerializer: (body) => body as unknown as FormData,
+        }),
+      );
+      kept.photos = rest;
+    } catch (thrown) {
+      if (!(thrown instanceof Refused) || ![403, 404, 413, 422].includes(thrown.problem.status)) throw thrown;
+      kept.refused = thrown.problem;
+    }
+    if (kept.photos.length === 0 && kept.seq !== undefined) await db.delete('notes', kept.seq);
+    else await db.put('notes', kept);
+  }
+}

@@ -1,0 +1,27 @@
+import { useCallback, useEffect, useState } from 'react';
+import { type Answered, type Progress, store } from './store';
+
+/** How far a round has come, kept on this device from press to press. */
+export function useProgress(name: string, day: string | undefined) {
+  const [progress, setProgress] = useState<Progress | null>(null);
+  useEffect(() => {
+    if (!day) return;
+    void (async () => {
+      const before = await (await store()).get('rounds', name);
+      setProgress(before && before.day === day ? before : { started_at: new Date().toISOString(), day, answers: {}, ended: false });
+    })();
+  }, [name, day]);
+  const save = useCallback(
+    async (changed: Progress) => {
+      setProgress(changed);
+      await (await store()).put('rounds', changed, name);
+    },
+    [name],
+  );
+  const answered = useCallback(
+    (subject: string, answer: Answered) => progress && save({ ...progress, answers: { ...progress.answers, [subject]: answer } }),
+    [progress, save],
+  );
+  const ended = useCallback(() => progress && save({ ...progress, ended: true }), [progress, save]);
+  return { progress, answered, ended };
+}

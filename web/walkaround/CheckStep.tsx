@@ -1,0 +1,128 @@
+import { type RefObject, useState } from 'react';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import type { Answered, KeptNote } from '../kept/store';
+import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
+import { Caution, Soft } from '../kit/Sheet';
+import { VerdictStamp } from '../kit/Stamp';
+import { AskFields, type Entered, given } from './AskFields';
+import { NotFine, type OnSay } from './NotFine';
+import { PhotoPick, PhotosTaken } from './PhotoPick';
+import { useDigits } from './useDigits';
+import { useVerdict } from './useVerdict';
+
+const Place = styled.p`&& { font-size: 16px; color: var(--soft); margin-top: -8px; }`;
+const Fine = styled.p`border-left: 5px solid var(--hedge); padding: 2px 0 2px 12px;`;
+
+type Props = { heading: RefObject<HTMLHeadingElement | null>; machine: number; check: Schemas['Check']; answered?: Answered; onSay: OnSay };
+
+/** One check: what to look at, where, how, and what is fine. */
+export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
+  const [asking, setAsking] = useState<'look' | 'not_fine' | 'measure'>(check.measurement && check.measurement !== 'level' ? 'measure' : 'look');
+  return (
+    <>
+      <Question style={{ flex: asking === 'look' ? 1 : 'none' }}>
+        <h2 ref={heading} tabIndex={-1}>
+          {check.title}
+        </h2>
+        {check.place && <Place>{check.place}</Place>}
+        <p>{check.how}</p>
+        {check.fine && <Fine>Fine: {check.fine}</Fine>}
+        {check.caution && <Caution>{check.caution}</Caution>}
+        {answered && <Soft>Told already: {answered.words || answered.said.replace('_', ' ')}. What you say now stands for it.</Soft>}
+      </Question>
+      {asking === 'look' && (
+        <Look onSay={onSay} onNotFine={() => setAsking(check.measurement ? 'measure' : 'not_fine')} level={check.measurement === 'level'} />
+      )}
+      {asking === 'not_fine' && <NotFine degrees={check.degrees} onSay={onSay} onBack={() => setAsking('look')} />}
+      {asking === 'measure' && <Measure machine={machine} check={check} before={answered?.values} onSay={onSay} />}
+    </>
+  );
+}
+
+function Look({ onSay, onNotFine, level }: { onSay: OnSay; onNotFine: () => void; level: boolean }) {
+  const fine = () => onSay({ said: 'fine' }, 'fit', 'fine');
+  const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
+  useDigits(fine, onNotFine, notLooked);
+  return (
+    <Presses>
+      <MainPress onPress={fine}>
+        {level ? 'Fine, between the marks' : 'Fine'}
+        <sup>1</sup>
+      </MainPress>
+      <PressRow>
+        <Press onPress={onNotFine}>
+          {level ? 'Not fine, or topped up' : 'Not fine'}
+          <sup>2</sup>
+        </Press>
+        <Press onPress={notLooked}>
+          Not looked at<sup>3</sup>
+        </Press>
+      </PressRow>
+    </Presses>
+  );
+}
+
+function Measure({ machine, check, before, onSay }: { machine: number; check: Schemas['Check']; before?: Entered; onSay: OnSay }) {
+  const [values, setValues] = useState<Entered>(before ?? {});
+  const [photos, setPhotos] = useState<KeptNote['photos']>([]);
+  const { judged, outOfReach, fields, settled } = useVerdict(machine, check.key, values);
+  const entered = Object.keys(given(values)).length > 0;
+  const missing = Object.entries(fields).filter(([name]) => given(values)[name] === undefined);
+  const wrong = Object.fromEntries(Object.entries(fields).filter(([name]) => given(values)[name] !== undefined));
+  const limitWrong = missing.filter(([name]) => name.startsWith('limits.'));
+  const mayWrite = entered && (judged !== undefined || outOfReach);
+  const write = () =>
+    onSay({ said: 'measured', values: given(values) }, judged?.verdict ?? null, judged ? judged.why : 'the verdict comes with the signal', photos);
+  const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
+  useDigits(mayWrite ? write : undefined, undefined, notLooked);
+  return (
+    <form
+      style={{ display: 'contents' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (mayWrite && settled) write();
+      }}
+    >
+      <Question style={{ paddingTop: 0 }}>
+        <AskFields asks={check.asks} values={values} onChange={setValues} errors={wrong} />
+        <div aria-live="polite">
+          {judged && <Judged judged={judged} />}
+          {outOfReach && <Soft>No signal: the verdict comes when this is sent. It is kept here until then.</Soft>}
+          {limitWrong.map(([name, message]) => (
+            <Soft key={name}>{message}</Soft>
+          ))}
+        </div>
+        <PhotosTaken photos={photos} />
+        <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
+      </Question>
+      <Presses>
+        <MainPress isDisabled={!mayWrite} onPress={write}>
+          {judged && !judged.usable ? 'Not a reading: note it, next check' : 'Write it down, next check'}
+        </MainPress>
+        <PressRow>
+          <PhotoPick onAdd={(photo) => setPhotos((taken) => [...taken, photo])} />
+          <Press onPress={notLooked}>
+            Not looked at<sup>3</sup>
+          </Press>
+        </PressRow>
+      </Presses>
+    </form>
+  );
+}
+
+const Verdict = styled.div`display: grid; grid-template-columns: auto 1fr; gap: 14px; align-items: start; p { font-size: 16px; line-height: 1.35; } p + p { margin-top: 6px; }`;
+
+function Judged({ judged }: { judged: { verdict: Schemas['Verdict'] | null; why: string; do: string; limit: string } }) {
+  return (
+    <Verdict>
+      {judged.verdict ? <VerdictStamp verdict={judged.verdict} /> : <span />}
+      <div>
+        <p>
+          {judged.why} {judged.do}
+        </p>
+        {judged.limit && <Soft>{judged.limit}</Soft>}
+      </div>
+    </Verdict>
+  );
+}

@@ -1,0 +1,146 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { Refused, type Schemas } from '../api/client';
+import { findingQuery, trendsQuery } from '../api/queries';
+import { keepNote } from '../kept/outbox';
+import { newId } from '../kept/store';
+import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { instant, longDay } from '../kit/format';
+import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
+import { Slip } from '../kit/Slip';
+import { VerdictStamp } from '../kit/Stamp';
+import { useTell } from '../kit/Undo';
+import { usePerson } from '../shell/Shell';
+import { Photos } from './PhotoPick';
+import { WearChart } from './WearChart';
+
+const BackLink = styled(Link)`${quietLink}`;
+
+/** One thing on one machine through its whole history: what was found, how it went on, what put it right. */
+export default function FindingPage() {
+  const machine = Number(useParams().machine);
+  const subject = String(useParams().subject);
+  const asked = useQuery(findingQuery(machine, subject));
+  const trends = useQuery(trendsQuery(machine));
+  const person = usePerson();
+  const [mending, setMending] = useState(false);
+  if (asked.isError) {
+    return (
+      <Page>
+        <Sheet>
+          <Empty>{asked.error instanceof Refused ? asked.error.problem.detail : 'It cannot be shown.'}</Empty>
+        </Sheet>
+      </Page>
+    );
+  }
+  if (!asked.data) return <Page aria-busy="true" />;
+  const thing = asked.data;
+  const wear = trends.data?.wear.find((line) => line.subject === subject);
+  const open = thing.findings.find((finding) => finding.open);
+  const mayService = person.role === 'keeper' || person.role === 'mechanic';
+  return (
+    <Page>
+      <title>{`${thing.title}, ${thing.machine}`}</title>
+      <Lead>
+        <div>
+          <Title>{thing.title}</Title>
+          <Soft>
+            <Link to={`/machines/${machine}`}>{thing.machine}</Link>, looked at {thing.looks_in_all} {thing.looks_in_all === 1 ? 'time' : 'times'}
+          </Soft>
+        </div>
+        <QuietActions>
+          {mayService && (open || wear) && <QuietButton onPress={() => setMending(true)}>{open ? 'It is put right' : 'The part is new'}</QuietButton>}
+          {mayService && open && <BackLink to={`/machines/${machine}/service`}>Record service</BackLink>}
+          {person.role !== 'reader' && <BackLink to={`/walkaround/${machine}`}>Walk round it</BackLink>}
+        </QuietActions>
+      </Lead>
+      {wear && (
+        <Sheet aria-label="Wear">
+          <SheetHeading>Wear</SheetHeading>
+          <WearChart wear={wear} />
+        </Sheet>
+      )}
+      <Sheet aria-label="Findings">
+        <SheetHeading>Found</SheetHeading>
+        {thing.findings.map((finding) => (
+          <FindingLine key={`${finding.since} ${finding.last_seen}`} finding={finding} />
+        ))}
+        {thing.findings.length === 0 && <Empty>Nothing was ever wrong with it.</Empty>}
+      </Sheet>
+      <Sheet aria-label="Every look">
+        <SheetHeading>Every look{thing.looks_in_all > thing.looks.length && `, the last ${thing.looks.length}`}</SheetHeading>
+        {thing.looks.map((look) => (
+          <Ruled key={look.id}>
+            <Line>
+              <span>
+                {look.verdict && look.verdict !== 'fit' ? <VerdictStamp verdict={look.verdict} /> : look.said === 'mended' ? 'Put right' : 'Fine'}{' '}
+                <Soft>{look.why}</Soft>
+              </span>
+              {look.note && <span>“{look.note}”</span>}
+              <Photos ids={look.photos} of={thing.title} />
+            </Line>
+            <Margin>
+              {look.by}, {instant(look.at, false)}
+            </Margin>
+          </Ruled>
+        ))}
+      </Sheet>
+      {mending && <MendSlip machine={machine} thing={thing} onClose={() => setMending(false)} />}
+    </Page>
+  );
+}
+
+function FindingLine({ finding }: { finding: Schemas['Finding'] }) {
+  return (
+    <Ruled>
+      <Line style={{ gap: 6 }}>
+        <span>
+          <VerdictStamp verdict={finding.verdict} /> {finding.open ? '' : finding.course === 'mended' ? 'put right' : 'seen no more'}
+        </span>
+        <span>
+          {finding.why} {finding.do}
+        </span>
+        {finding.note && <span>“{finding.note}”</span>}
+        <Photos ids={finding.photos} of={finding.title} />
+      </Line>
+      <Margin>
+        <p>
+          First seen by {finding.by} on {longDay(finding.since)}
+          {finding.seen > 1 && `, ${finding.seen} times until ${longDay(finding.last_seen)}`}.{' '}
+          {finding.course_in_words.charAt(0).toUpperCase() + finding.course_in_words.slice(1)}.
+        </p>
+      </Margin>
+    </Ruled>
+  );
+}
+
+function MendSlip({ machine, thing, onClose }: { machine: number; thing: { subject: string; title: string; machine: string }; onClose: () => void }) {
+  const [note, setNote] = useState('');
+  const [error, setError] = useState<string>();
+  const tell = useTell();
+  const mend = async () => {
+    if (note.trim() === '') {
+      setError('Say what was done about it.');
+      return;
+    }
+    await keepNote(
+      { id: newId(), kind: 'mended', at: new Date().toISOString(), machine_id: machine, subject: thing.subject, note },
+      `${thing.machine}: ${thing.title} put right`,
+    );
+    onClose();
+    tell(`${thing.title}: put right.`);
+  };
+  return (
+    <Slip title={`${thing.title}, put right`} isOpen onClose={onClose}>
+      <p>The finding ends, and where a part was replaced its wear begins a new line. If a service did it, record it there instead.</p>
+      <Field label="What was done" lines value={note} onChange={setNote} error={error} autoFocus />
+      <Actions>
+        <MainButton onPress={mend}>It is put right</MainButton>
+        <PlainButton onPress={onClose}>Leave it</PlainButton>
+      </Actions>
+    </Slip>
+  );
+}

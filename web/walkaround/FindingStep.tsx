@@ -1,0 +1,91 @@
+import { type RefObject, useState } from 'react';
+import type { Schemas } from '../api/client';
+import type { Answered } from '../kept/store';
+import { longDay, sinceDay } from '../kit/format';
+import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
+import { Caution, Soft } from '../kit/Sheet';
+import { VerdictStamp } from '../kit/Stamp';
+import { NotFine, type OnSay } from './NotFine';
+import { Photos } from './PhotoPick';
+import type { Step } from './roundSteps';
+import { useDigits } from './useDigits';
+
+const USUAL: Schemas['Degree'][] = [
+  { words: 'Not right, but it can wait', verdict: 'watch' },
+  { words: 'Must be seen to', verdict: 'act' },
+  { words: 'Not safe to use', verdict: 'stand_down' },
+];
+
+type Props = {
+  heading: RefObject<HTMLHeadingElement | null>;
+  step: Extract<Step, { kind: 'finding' }>;
+  today: string;
+  answered?: Answered;
+  onSay: OnSay;
+};
+
+/** What was found before is asked first: the same, otherwise, or gone. */
+export function FindingStep({ heading, step, today, answered, onSay }: Props) {
+  const { finding, check } = step;
+  const [otherwise, setOtherwise] = useState(false);
+  const same = () =>
+    onSay(
+      {
+        said: 'not_fine',
+        verdict: finding.verdict === 'fit' ? 'watch' : finding.verdict,
+        words: finding.why.slice(0, 200) || null,
+        title: finding.title,
+      },
+      finding.verdict,
+      'as before',
+    );
+  const gone = () => onSay({ said: 'fine', title: finding.title }, 'fit', 'gone');
+  const notLooked = () => onSay({ said: 'not_looked', title: finding.title }, null, 'not looked at');
+  useDigits(...(otherwise ? [] : [same, () => setOtherwise(true), notLooked, gone]));
+  return (
+    <>
+      <Question style={{ flex: otherwise ? 'none' : 1 }}>
+        <h2 ref={heading} tabIndex={-1}>
+          {finding.title}, found before
+        </h2>
+        <div>
+          <VerdictStamp verdict={finding.verdict} />
+        </div>
+        <p>{finding.why || finding.note}</p>
+        {finding.why && finding.note && <p>“{finding.note}”</p>}
+        <Soft>
+          {finding.by} saw it first on {longDay(finding.since)}
+          {finding.seen > 1 && `; seen ${finding.seen} times, last ${sinceDay(finding.last_seen, today)}, ${finding.course_in_words}`}.
+        </Soft>
+        {check?.place && <p>{check.place}.</p>}
+        {check?.caution && <Caution>{check.caution}</Caution>}
+        <Photos ids={finding.photos} of={finding.title} />
+        {answered && <Soft>Told already: {answered.words}. What you say now stands for it.</Soft>}
+      </Question>
+      {otherwise ? (
+        <NotFine
+          degrees={check?.degrees ?? USUAL}
+          onSay={(saying, ...rest) => onSay({ ...saying, title: finding.title }, ...rest)}
+          onBack={() => setOtherwise(false)}
+        />
+      ) : (
+        <Presses>
+          <MainPress onPress={same}>
+            Still as it was<sup>1</sup>
+          </MainPress>
+          <PressRow>
+            <Press onPress={() => setOtherwise(true)}>
+              Worse or better<sup>2</sup>
+            </Press>
+            <Press onPress={notLooked}>
+              Not looked at<sup>3</sup>
+            </Press>
+          </PressRow>
+          <Press onPress={gone}>
+            Gone, fine now<sup>4</sup>
+          </Press>
+        </Presses>
+      )}
+    </>
+  );
+}

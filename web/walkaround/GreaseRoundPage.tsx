@@ -1,0 +1,178 @@
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { Amount } from '../kit/Field';
+import { HandsHead, HandsPage, MainPress, Press, Presses, PressRow, Question, StoodDownPlate } from '../kit/Hands';
+import { Caution, Soft } from '../kit/Sheet';
+import { Plate } from './Plate';
+import { CannotWalk } from './RoundPage';
+import { useDigits } from './useDigits';
+import { useRound } from './useRound';
+
+type Point = Schemas['Grease']['points'][number];
+
+const Onward = styled(
+  Link,
+)`display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge); color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;`;
+const List = styled.ol`
+  border-top: 1px solid var(--rule); margin-bottom: 12px; li { border-bottom: 1px solid var(--rule); }
+  button { display: grid; grid-template-columns: 30px 1fr auto; gap: 10px; width: 100%; min-height: 52px; align-items: center; text-align: left; border: 0; background: none; padding: 6px 0; cursor: pointer; font-size: 16px; }
+  li[aria-current] { box-shadow: inset 5px 0 var(--hedge); padding-left: 10px; }
+`;
+
+const keyOf = (point: Point): string => `point-${point.id}`;
+
+/** From grease point to grease point in walking order, on the plate or down the list. */
+export default function GreaseRoundPage() {
+  const machine = Number(useParams().machine);
+  const round = useRound(machine, 'grease');
+  const [search, setSearch] = useSearchParams();
+  const heading = useRef<HTMLHeadingElement>(null);
+  const { walk, progress } = round;
+  const points = walk?.grease.points ?? [];
+  const told = (point: Point) => progress?.answers[keyOf(point)];
+  const first = points.find((point) => progress && !told(point));
+  const chosen = points.find((point) => String(point.id) === search.get('point'));
+  const here = chosen ?? first;
+  const open = (point: Point | undefined) => setSearch(point ? { point: String(point.id) } : {});
+  const over = walk !== undefined && progress !== null && points.length > 0 && !here;
+  const finish = useEffectEvent(() => void round.end());
+  useEffect(() => {
+    if (over) finish();
+  }, [over]);
+  useEffect(() => {
+    if (here?.id || over) heading.current?.focus();
+  }, [here?.id, over]);
+  if (round.asked.isError && !walk) return <CannotWalk error={round.asked.error} />;
+  if (!walk || !progress) return <HandsPage aria-busy="true" />;
+  const next = (from: Point) => {
+    const later = points.slice(points.indexOf(from) + 1);
+    open([...later, ...points].find((point) => point !== from && !told(point)));
+  };
+  return (
+    <HandsPage data-own-keys>
+      <title>{`${walk.name}, grease round`}</title>
+      <HandsHead>
+        <h1>{walk.name}</h1>
+        <span>
+          grease round, {points.filter(told).length} of {points.length}
+        </span>
+      </HandsHead>
+      {walk.stood_down && (
+        <StoodDownPlate>
+          <p>Stood down: {walk.stood_down.because}</p>
+        </StoodDownPlate>
+      )}
+      <div style={{ margin: '14px 0 0' }}>
+        <Plate of={walk.class} points={points} done={(point) => told(point)?.said === 'greased'} here={here?.id} onPress={open} />
+      </div>
+      {here ? (
+        <PointStep
+          key={here.id}
+          heading={heading}
+          point={here}
+          number={points.indexOf(here) + 1}
+          said={told(here)?.words}
+          onGrease={(strokes) => round.grease(here, strokes).then(() => next(here))}
+          onPass={() => Promise.resolve(round.passOver(keyOf(here))).then(() => next(here))}
+        />
+      ) : (
+        <>
+          <Question>
+            <h2 ref={heading} tabIndex={-1}>
+              {points.length === 0 ? 'No grease points on record' : 'All points told'}
+            </h2>
+            {points.length > 0 && <p>{sumUp(points, told)}</p>}
+            <p>Wipe off what stands out: dirt sticks to it.</p>
+          </Question>
+          <Presses>
+            <Onward to="/walkaround">Next machine</Onward>
+          </Presses>
+        </>
+      )}
+      <List aria-label="Grease points in walking order">
+        {points.map((point, index) => (
+          <li key={point.id} aria-current={point.id === here?.id ? 'step' : undefined}>
+            <button type="button" onClick={() => open(point)}>
+              <span>{index + 1}</span>
+              <span>
+                {point.name}
+                {point.job && <Soft> with {point.job.charAt(0).toLowerCase() + point.job.slice(1)}</Soft>}
+              </span>
+              <Soft>{stateOf(point, told(point))}</Soft>
+            </button>
+          </li>
+        ))}
+      </List>
+    </HandsPage>
+  );
+}
+
+type StepProps = {
+  heading: React.RefObject<HTMLHeadingElement | null>;
+  point: Point;
+  number: number;
+  said?: string;
+  onGrease: (strokes: number) => void;
+  onPass: () => void;
+};
+
+function PointStep({ heading, point, number, said, onGrease, onPass }: StepProps) {
+  const [strokes, setStrokes] = useState(said && Number(said) ? said : String(point.strokes));
+  const count = Number(strokes);
+  const wrong = !Number.isInteger(count) || count < 1 || count > 500 ? 'From 1 to 500 strokes.' : undefined;
+  const grease = () => !wrong && onGrease(count);
+  useDigits(grease, undefined, onPass);
+  return (
+    <>
+      <Question>
+        <h2 ref={heading} tabIndex={-1}>
+          {number}. {point.name}
+        </h2>
+        <p>
+          {point.place}. {point.reach}
+        </p>
+        {point.job && <Caution>Only with this done: {point.job.charAt(0).toLowerCase() + point.job.slice(1)}. Engine off, key out.</Caution>}
+        <Amount
+          label={`Strokes, ${point.end_in_words}`}
+          unit=""
+          step="1"
+          from={String(point.strokes)}
+          value={strokes}
+          onChange={setStrokes}
+          error={wrong}
+        />
+        {point.most !== null && <p>{count > point.most ? `More than its ${point.most} at most: it does harm here.` : `${point.most} at most.`}</p>}
+        <Soft>
+          {point.why} {point.grease}. Wipe the nipple first.
+        </Soft>
+      </Question>
+      <Presses>
+        <MainPress isDisabled={wrong !== undefined} onPress={grease}>
+          {count === 1 ? 'One stroke given, next' : `${strokes || 'No'} strokes given, next`}
+          <sup>1</sup>
+        </MainPress>
+        <PressRow>
+          <Press onPress={onPass}>
+            Not reached<sup>3</sup>
+          </Press>
+        </PressRow>
+      </Presses>
+    </>
+  );
+}
+
+function stateOf(point: Point, told: { said: string; words: string } | undefined): string {
+  if (told) return told.said === 'greased' ? `${told.words} given` : 'not reached';
+  if (point.state === 'unknown') return 'never recorded';
+  if (point.over_greased) return 'too much';
+  return point.due ? 'due' : 'fresh';
+}
+
+function sumUp(points: Point[], told: (point: Point) => { said: string; words: string } | undefined): string {
+  const greased = points.filter((point) => told(point)?.said === 'greased');
+  const strokes = greased.reduce((sum, point) => sum + Number(told(point)?.words), 0);
+  const missed = points.length - greased.length;
+  return `${greased.length} greased, ${strokes} strokes${missed > 0 ? `; ${missed} not reached` : ''}.`;
+}

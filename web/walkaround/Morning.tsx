@@ -1,0 +1,86 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { morningQuery } from '../api/queries';
+import { sinceDay } from '../kit/format';
+import { Sheet, Soft } from '../kit/Sheet';
+import { VerdictStamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
+
+const Columns = styled.div`display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); > div { padding: 12px 20px 14px; border-left: 1px solid var(--rule); } > div:first-child { border-left: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); > div { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 14px; } > div:first-child { border-top: 0; } }`;
+const Heading = styled.h2`font-size: 17px; margin-bottom: 6px; font-family: var(--body); font-weight: 650;`;
+const Lines = styled.ul`display: flex; flex-direction: column; gap: 3px; font-size: 15.5px; line-height: 1.35; li { overflow-wrap: anywhere; } a { text-underline-offset: 3px; text-decoration-thickness: 1px; } ${PHONE} { gap: 2px; a { display: inline-block; padding: 6px 0; } }`;
+const Small = styled.span`> * { font-size: 11px; padding: 0 5px; } margin-right: 8px; display: inline-block;`;
+
+const SHOWN = 4;
+
+/** The keeper's morning: who has walked what, what was found, what nobody has looked at. */
+export function Morning() {
+  const { data } = useQuery(morningQuery);
+  if (!data || (data.walked.length === 0 && data.open_findings === 0 && data.unlooked_count === 0)) return null;
+  return (
+    <Sheet aria-label="This morning" style={{ marginBottom: 22 }}>
+      <Columns>
+        <div>
+          <Heading>{walkedHeading(data)}</Heading>
+          <Lines>
+            {data.walked.slice(0, SHOWN).map((round) => (
+              <li key={`${round.machine_id} ${round.kind}`}>
+                {round.by.join(' and ') || 'Somebody'}: <Link to={`/machines/${round.machine_id}`}>{round.machine}</Link>, {walkedWords(round)}
+              </li>
+            ))}
+            {data.walked.length > SHOWN && <li>and {data.walked.length - SHOWN} more</li>}
+          </Lines>
+        </div>
+        <div>
+          <Heading>
+            {data.open_findings === 0 ? 'Nothing open' : `${data.open_findings} ${data.open_findings === 1 ? 'finding' : 'findings'} open`}
+          </Heading>
+          <Lines>
+            {data.findings.slice(0, SHOWN).map((finding) => (
+              <li key={`${finding.machine_id} ${finding.subject}`}>
+                <Small>
+                  <VerdictStamp verdict={finding.verdict} />
+                </Small>
+                <Link to={`/machines/${finding.machine_id}/findings/${finding.subject}`}>
+                  {finding.machine}: {finding.title.charAt(0).toLowerCase() + finding.title.slice(1)}
+                </Link>{' '}
+                <Soft>{finding.since === data.today ? 'new today' : `since ${sinceDay(finding.since, data.today)}`}</Soft>
+              </li>
+            ))}
+            {data.open_findings > SHOWN && <li>and {data.open_findings - SHOWN} more</li>}
+          </Lines>
+        </div>
+        <div>
+          <Heading>{data.unlooked_count === 0 ? 'All were looked at today' : `${data.unlooked_count} not looked at today`}</Heading>
+          <Lines>
+            {data.unlooked.slice(0, SHOWN).map((machine) => (
+              <li key={machine.machine_id}>
+                <Link to={`/walkaround/${machine.machine_id}`}>{machine.machine}</Link>,{' '}
+                {machine.days === null ? 'never' : `for ${machine.days} ${machine.days === 1 ? 'day' : 'days'}`}
+              </li>
+            ))}
+            {data.unlooked_count > SHOWN && (
+              <li>
+                <Link to="/walkaround">and {data.unlooked_count - SHOWN} more</Link>
+              </li>
+            )}
+          </Lines>
+        </div>
+      </Columns>
+    </Sheet>
+  );
+}
+
+function walkedHeading(data: Schemas['Morning']): string {
+  const machines = new Set(data.walked.map(({ machine_id }) => machine_id)).size;
+  return machines === 0 ? 'Nobody has walked round yet today' : `${machines} walked today`;
+}
+
+function walkedWords(round: Schemas['WalkedRound']): string {
+  if (round.kind === 'grease') return 'greased';
+  const told =
+    round.verdict === 'fit' ? 'all fit' : round.verdict === 'stand_down' ? 'stood down' : `${round.verdict === 'watch' ? 'to watch' : 'to act on'}`;
+  return `${round.looked_at} looked at, ${round.ended ? told : 'still walking'}`;
+}

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import type { KeptNote } from '../kept/store';
+import { Field } from '../kit/Field';
+import { ChoicePress, Press, Presses, PressRow, Question } from '../kit/Hands';
+import { VerdictStamp, verdictColour } from '../kit/Stamp';
+import { PhotoPick, PhotosTaken } from './PhotoPick';
+import { useDigits } from './useDigits';
+
+export type OnSay = (
+  saying: Pick<Schemas['Note'], 'said' | 'verdict' | 'words' | 'values' | 'note' | 'title'>,
+  verdict: Schemas['Verdict'] | null,
+  words: string,
+  photos?: KeptNote['photos'],
+) => void;
+
+type Props = { degrees: Schemas['Degree'][]; onSay: OnSay; onBack: () => void };
+
+/** In which way something is not fine: one press tells, a note and a picture may go with it. */
+export function NotFine({ degrees, onSay, onBack }: Props) {
+  const [note, setNote] = useState('');
+  const [photos, setPhotos] = useState<KeptNote['photos']>([]);
+  const tell = ({ words, verdict }: Schemas['Degree']) =>
+    onSay({ said: 'not_fine', verdict: verdict === 'fit' ? 'watch' : verdict, words, note: note || null }, verdict, words, photos);
+  useDigits(...degrees.map((degree) => () => tell(degree)));
+  return (
+    <>
+      <Question style={{ paddingTop: 0 }}>
+        <p>What is it? One press writes it down.</p>
+        {degrees.map((degree, index) => (
+          <ChoicePress key={degree.words} $colour={verdictColour(degree.verdict)} onPress={() => tell(degree)}>
+            <span>
+              {degree.words}
+              <sup>{index + 1}</sup>
+            </span>
+            <VerdictStamp verdict={degree.verdict} />
+          </ChoicePress>
+        ))}
+        <Field label="In your own words (if any)" value={note} onChange={setNote} lines />
+        <PhotosTaken photos={photos} />
+      </Question>
+      <Presses>
+        <PressRow>
+          <PhotoPick onAdd={(photo) => setPhotos((before) => [...before, photo])} />
+          <Press onPress={onBack}>Fine after all</Press>
+        </PressRow>
+      </Presses>
+    </>
+  );
+}

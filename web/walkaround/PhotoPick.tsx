@@ -1,0 +1,82 @@
+import { useEffect, useRef, useState } from 'react';
+import styled from 'styled-components';
+import { smaller } from '../kept/smaller';
+import { type KeptNote, newId } from '../kept/store';
+import { WrongText } from '../kit/Field';
+import { Press } from '../kit/Hands';
+
+const Shown = styled.ul`display: flex; gap: 8px; flex-wrap: wrap; img { width: 76px; height: 76px; object-fit: cover; border: 2px solid var(--ink); border-radius: 3px; display: block; }`;
+
+type Props = { photos: KeptNote['photos']; onAdd: (photo: KeptNote['photos'][number]) => void };
+
+/** Takes a picture or picks one; it is made small here, before it is kept. */
+export function PhotoPick({ onAdd }: Omit<Props, 'photos'>) {
+  const input = useRef<HTMLInputElement>(null);
+  const [wrong, setWrong] = useState('');
+  const add = async (file: File | undefined) => {
+    if (!file) return;
+    try {
+      onAdd({ id: newId(), blob: await smaller(file) });
+      setWrong('');
+    } catch {
+      setWrong('That is no picture this device can read.');
+    }
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        hidden
+        aria-label="Picture"
+        onChange={(event) => {
+          void add(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <Press onPress={() => input.current?.click()}>Add a photo</Press>
+      {wrong && <WrongText role="alert">{wrong}</WrongText>}
+    </>
+  );
+}
+
+export function PhotosTaken({ photos }: { photos: KeptNote['photos'] }) {
+  if (photos.length === 0) return null;
+  return (
+    <Shown aria-label="Photos taken">
+      {photos.map((photo, index) => (
+        <li key={photo.id}>
+          <Taken blob={photo.blob} alt={`Photo ${index + 1}`} />
+        </li>
+      ))}
+    </Shown>
+  );
+}
+
+function Taken({ blob, alt }: { blob: Blob; alt: string }) {
+  const [address, setAddress] = useState('');
+  useEffect(() => {
+    const made = URL.createObjectURL(blob);
+    setAddress(made);
+    return () => URL.revokeObjectURL(made);
+  }, [blob]);
+  return address ? <img src={address} alt={alt} /> : null;
+}
+
+/** Pictures that the yard keeps. */
+export function Photos({ ids, of }: { ids: string[]; of: string }) {
+  if (ids.length === 0) return null;
+  return (
+    <Shown aria-label={`Photos of ${of}`}>
+      {ids.map((id, index) => (
+        <li key={id}>
+          <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
+            <img src={`/api/photos/${id}`} alt={`${of}, ${index + 1}`} loading="lazy" />
+          </a>
+        </li>
+      ))}
+    </Shown>
+  );
+}

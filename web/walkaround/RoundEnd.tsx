@@ -1,0 +1,75 @@
+import type { RefObject } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import type { Answered } from '../kept/store';
+import { useOutbox } from '../kept/useOutbox';
+import { quietLink } from '../kit/Button';
+import { Presses, Question } from '../kit/Hands';
+import { Soft } from '../kit/Sheet';
+import { VerdictStamp } from '../kit/Stamp';
+import { hardest, type Step } from './roundSteps';
+
+const Told = styled.ul`border-top: 1px solid var(--rule); li { border-bottom: 1px solid var(--rule); padding: 12px 0; display: grid; grid-template-columns: 1fr auto; gap: 4px 14px; align-items: start; } p { grid-column: 1 / -1; font-size: 16px; }`;
+const Onward = styled(
+  Link,
+)`display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge); color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;`;
+const Again = styled.button`${quietLink}`;
+
+type Props = {
+  heading: RefObject<HTMLHeadingElement | null>;
+  walk: Schemas['Walk'];
+  kind: Schemas['RoundKind'];
+  steps: Step[];
+  answers: Record<string, Answered>;
+  onOpen: (key: string) => void;
+};
+
+/** What the round came to. */
+export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
+  const { waiting } = useOutbox();
+  const verdict = hardest(walk, answers);
+  const telling = steps.flatMap(({ key, kind, title }) => {
+    const answer = answers[key];
+    return kind === 'meter' || !answer || answer.verdict === 'fit' ? [] : [{ key, title, answer }];
+  });
+  const fine = steps.filter(({ key }) => answers[key]?.verdict === 'fit').length;
+  return (
+    <>
+      <Question>
+        <h2 ref={heading} tabIndex={-1}>
+          {verdict === 'fit' ? `${walk.name} is fit for use` : verdict === 'stand_down' ? `${walk.name} stands down` : `${walk.name}, walked round`}
+        </h2>
+        <div>
+          <VerdictStamp verdict={verdict} />
+        </div>
+        <p>
+          {fine} fine{telling.length > 0 ? `, ${telling.length} to tell of.` : ', nothing wrong.'}
+        </p>
+        {verdict === 'stand_down' && <p>Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.</p>}
+        {telling.length > 0 && (
+          <Told>
+            {telling.map(({ key, title, answer }) => (
+              <li key={key}>
+                <strong>{title}</strong>
+                {answer.verdict ? (
+                  <VerdictStamp verdict={answer.verdict} />
+                ) : (
+                  <Soft>{answer.said === 'measured' ? 'no verdict yet' : 'not looked at'}</Soft>
+                )}
+                {answer.words && answer.said !== 'not_looked' && <p>{answer.words}</p>}
+                <Again type="button" onClick={() => onOpen(key)}>
+                  Say otherwise
+                </Again>
+              </li>
+            ))}
+          </Told>
+        )}
+        <Soft>{waiting > 0 ? `Kept on this device; ${waiting} to send.` : 'Written in the book.'}</Soft>
+      </Question>
+      <Presses>
+        <Onward to="/walkaround">Next machine</Onward>
+      </Presses>
+    </>
+  );
+}

@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { dropNote, sendAgain } from '../kept/outbox';
+import type { KeptNote } from '../kept/store';
+import { newId } from '../kept/store';
+import { useOutbox } from '../kept/useOutbox';
+import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Field, WrongText } from '../kit/Field';
+import { FormSheet } from '../kit/FormSheet';
+import { instant } from '../kit/format';
+import { Soft } from '../kit/Sheet';
+
+const Note = styled.article`display: flex; flex-direction: column; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--rule); h2 { font-size: 19px; } &:last-child { border-bottom: 0; }`;
+
+/** What the yard refused comes back to whoever typed it, with what they typed. */
+export default function WaitingPage() {
+  const { waiting, refused } = useOutbox();
+  return (
+    <FormSheet title="Notes that came back" lead={waiting > 0 ? `${waiting} more wait to be sent.` : undefined}>
+      {refused.length === 0 && <p>None. Everything else is sent as soon as there is signal.</p>}
+      {refused.map((kept) => (
+        <Refused key={kept.seq} kept={kept} />
+      ))}
+    </FormSheet>
+  );
+}
+
+/** The fields of a note that a person typed. */
+const TYPED = [
+  ['value', 'What the meter showed'],
+  ['words', 'What was seen'],
+  ['strokes', 'Strokes'],
+  ['note', 'Note'],
+] as const;
+
+function Refused({ kept }: { kept: KeptNote }) {
+  const { note, problem } = { note: kept.note, problem: kept.refused };
+  const [changed, setChanged] = useState<Partial<Schemas['Note']>>({});
+  const [reason, setReason] = useState('');
+  const errors = problem?.errors ?? {};
+  const implausible = problem?.type === '/problems/implausible-reading';
+  const values = { ...((note.values as Record<string, string>) ?? {}), ...((changed.values as Record<string, string>) ?? {}) };
+  const again = () => {
+    const strokes = changed.strokes === undefined ? {} : { strokes: Number(changed.strokes) };
+    return sendAgain(kept, { ...note, ...changed, ...strokes, id: newId(), confirmed_because: reason || note.confirmed_because });
+  };
+  return (
+    <Note aria-label={kept.label}>
+      <h2>{kept.label}</h2>
+      <Soft>Noted {instant(note.at, false)}</Soft>
+      <WrongText role="alert">{problem?.detail}</WrongText>
+      {TYPED.filter(([name]) => note[name] !== undefined && note[name] !== null).map(([name, label]) => (
+        <Field
+          key={name}
+          label={label}
+          value={String(changed[name] ?? note[name] ?? '')}
+          onChange={(value) => setChanged({ ...changed, [name]: value })}
+          error={errors[name]?.join(' ')}
+        />
+      ))}
+      {Object.entries(values).map(([name, value]) => (
+        <Field
+          key={name}
+          label={name.replaceAll('_', ' ')}
+          value={String(value)}
+          onChange={(text) => setChanged({ ...changed, values: { ...values, [name]: text } })}
+          error={errors[name]?.join(' ')}
+        />
+      ))}
+      {implausible && <Field label="Why it is right all the same (if it is)" value={reason} onChange={setReason} />}
+      <Actions>
+        <MainButton onPress={again}>Send it like this</MainButton>
+        <PlainButton onPress={() => dropNote(kept)}>Throw this note away</PlainButton>
+      </Actions>
+    </Note>
+  );
+}

@@ -1,0 +1,157 @@
+import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { Refused, type Schemas } from '../api/client';
+import { walkaroundQuery, walkQuery } from '../api/queries';
+import { quietLink } from '../kit/Button';
+import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
+import { VerdictStamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
+import { usePerson } from '../shell/Shell';
+
+const Row = styled.article<{ $down: boolean }>`
+  display: grid; grid-template-columns: 260px minmax(0, 1fr) auto; gap: 4px 20px; align-items: center; border-bottom: 1px solid var(--rule); padding: 12px 20px; min-height: 84px;
+  &:last-child { border-bottom: 0; } h2 { font-size: 20px; } h2 a { text-decoration: none; } p { font-size: 16px; line-height: 1.35; }
+  ${({ $down }) => $down && 'background: repeating-linear-gradient(-45deg, transparent 0 9px, color-mix(in srgb, var(--plate) 16%, transparent) 9px 11px);'}
+  ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; padding: 12px 14px; > div:nth-child(2) { grid-column: 1 / -1; order: 3; } }
+`;
+const Start = styled(Link)`
+  display: inline-flex; align-items: center; min-height: 52px; padding: 6px 20px; border: 2px solid var(--hedge); border-radius: 3px; font-weight: 650; text-decoration: none; color: var(--hedge); background: var(--sheet); white-space: nowrap;
+  &[data-walked='false'] { background: var(--hedge); color: var(--on-hedge); }
+`;
+const Find = styled.input`border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); color: var(--ink); min-height: 48px; padding: 6px 12px; width: 260px; ${PHONE} { width: 100%; }`;
+const LabelsLink = styled(Link)`${quietLink}`;
+const Found = styled.ul`display: flex; flex-direction: column; gap: 4px; margin-top: 2px; li { font-size: 16px; display: flex; gap: 10px; align-items: center; } li > span:first-child > * { font-size: 11.5px; padding: 0 5px; }`;
+
+/** The machines to walk round, those nobody has looked at first. */
+export default function WalkaroundPage() {
+  const person = usePerson();
+  const machines = useInfiniteQuery(walkaroundQuery);
+  const queries = useQueryClient();
+  const [name, setName] = useState('');
+  const rows = machines.data?.pages.flatMap((page) => page.data) ?? [];
+  const today = machines.data?.pages[0]?.today;
+  const { hasNextPage, fetchNextPage, isFetching } = machines;
+  useEffect(() => {
+    if (hasNextPage && !isFetching) void fetchNextPage();
+  }, [hasNextPage, isFetching, fetchNextPage]);
+  useKeptWalks(rows, queries);
+  if (machines.isError && rows.length === 0) {
+    return (
+      <Page>
+        <Sheet>
+          <Empty>{machines.error instanceof Refused ? machines.error.problem.detail : 'It cannot be shown.'}</Empty>
+        </Sheet>
+      </Page>
+    );
+  }
+  if (!today) return <Page aria-busy="true" />;
+  const shown = rows
+    .filter((row) => row.name.toLowerCase().includes(name.trim().toLowerCase()))
+    .sort((one, other) => Number(walkedToday(one, today)) - Number(walkedToday(other, today)));
+  return (
+    <Page>
+      <title>Walkaround</title>
+      <Lead>
+        <div>
+          <Title>Walkaround</Title>
+          <Soft>{toldOf(rows, today)}</Soft>
+        </div>
+        <Find
+          type="search"
+          aria-label="Find a machine by name"
+          placeholder="Find by name"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        {person.role === 'keeper' && <LabelsLink to="/walkaround/labels">Print labels</LabelsLink>}
+      </Lead>
+      <Sheet aria-label="Machines to walk round">
+        {shown.map((row) => (
+          <MachineRow key={row.id} row={row} today={today} mayWalk={person.role !== 'reader'} />
+        ))}
+        {shown.length === 0 && (
+          <Empty>{name ? 'No machine is called that.' : 'There is no machine here for you to walk round. A keeper says which you may use.'}</Empty>
+        )}
+      </Sheet>
+    </Page>
+  );
+}
+
+function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: string; mayWalk: boolean }) {
+  const walked = walkedToday(row, today);
+  return (
+    <Row $down={row.stood_down !== null} aria-label={row.name}>
+      <div>
+        <h2>
+          <Link to={`/machines/${row.id}`}>{row.name}</Link>
+        </h2>
+        <Soft>
+          {row.class_label}, {row.place}
+        </Soft>
+      </div>
+      <div>
+        <p>{walkedSentence(row, today)}</p>
+        {row.stood_down && <p>Stood down: {row.stood_down.because}</p>}
+        {row.findings.length > 0 && (
+          <Found aria-label={`Open on ${row.name}`}>
+            {row.findings.slice(0, 3).map((finding) => (
+              <li key={finding.subject}>
+                <span>
+                  <VerdictStamp verdict={finding.verdict} />
+                </span>
+                <Link to={`/machines/${row.id}/findings/${finding.subject}`}>{finding.title}</Link>
+              </li>
+            ))}
+            {row.findings.length > 3 && <li>and {row.findings.length - 3} more</li>}
+          </Found>
+        )}
+      </div>
+      {mayWalk && (
+        <Start to={`/walkaround/${row.id}`} data-walked={walked} aria-label={`${walked ? 'Walk again' : 'Walk round'}: ${row.name}`}>
+          {walked ? 'Walk again' : 'Walk round'}
+        </Start>
+      )}
+    </Row>
+  );
+}
+
+const walkedToday = (row: Schemas['WalkRow'], today: string): boolean => row.last?.day === today && row.last.ended;
+
+function walkedSentence(row: Schemas['WalkRow'], today: string): string {
+  if (!row.last) return 'Nobody has walked round it yet.';
+  const by = row.last.by.join(' and ');
+  const left = row.last.left_out > 0 ? `, ${row.last.left_out} not looked at` : '';
+  if (row.last.day === today) return `${row.last.ended ? 'Walked' : 'Begun'} today by ${by}: ${row.last.looked_at} looked at${left}.`;
+  return `Not looked at for ${row.days_since} ${row.days_since === 1 ? 'day' : 'days'}; last by ${by}.`;
+}
+
+function toldOf(rows: Schemas['WalkRow'][], today: string): string {
+  const walked = rows.filter((row) => walkedToday(row, today)).length;
+  const open = rows.reduce((sum, row) => sum + row.findings.length, 0);
+  return `${walked} of ${rows.length} walked today, ${open} ${open === 1 ? 'finding' : 'findings'} open`;
+}
+
+/** How many machines are kept for walking without signal. */
+const KEPT = 60;
+
+/** Keeps what every walk needs on this device, one after the other, so that a round can begin where there is no signal. */
+function useKeptWalks(rows: Schemas['WalkRow'][], queries: ReturnType<typeof useQueryClient>): void {
+  const ids = rows
+    .slice(0, KEPT)
+    .map(({ id }) => id)
+    .join();
+  useEffect(() => {
+    let left = false;
+    void (async () => {
+      for (const id of ids.split(',').filter(Boolean).map(Number)) {
+        if (left || !navigator.onLine) return;
+        await queries.prefetchQuery({ ...walkQuery(id), staleTime: 5 * 60_000 });
+      }
+    })();
+    return () => {
+      left = true;
+    };
+  }, [ids, queries]);
+}
