@@ -12,8 +12,8 @@ export default defineConfig({
       outDir: 'public',
       base: '/',
       scope: '/',
-      buildBase: '/build/',
-      registerType: 'autoUpdate',
+      buildBase: '/',
+      registerType: 'prompt',
       injectRegister: false,
       manifest: {
         name: 'Jardinier',

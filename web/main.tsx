@@ -1,6 +1,5 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/besley/wght.css';
-import { registerSW } from 'virtual:pwa-register';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -11,7 +10,6 @@ import { chooseScheme, chosenScheme, GlobalStyle } from './kit/theme';
 import { UndoProvider } from './kit/Undo';
 
 chooseScheme(chosenScheme());
-registerSW({ immediate: true });
 
 const queries: QueryClient = new QueryClient({
   defaultOptions: {

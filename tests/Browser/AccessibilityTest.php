@@ -19,7 +19,8 @@ final class AccessibilityTest extends BrowserTestCase
         $this->browser->script('localStorage.setItem("jardinier.scheme", arguments[0])', $scheme);
         $machine = $this->machine('96');
         foreach (['/yard' => 'Bittern', "/machines/{$machine['id']}" => 'Rulebook', "/machines/{$machine['id']}/service" => 'What was done', "/machines/{$machine['id']}/meter" => 'The old meter', "/machines/{$machine['id']}/edit" => 'countdown is set',
-            "/machines/{$machine['id']}/rules/new" => 'Every so many', "/machines/{$machine['id']}/chart" => 'Which means', '/machines/new' => 'A rulebook to begin with', '/logbook' => 'Correct', '/reckoner' => 'One measure', '/people' => 'Bram Fenwick', '/account' => 'Tokens'] as $path => $shows) {
+            "/machines/{$machine['id']}/rules/new" => 'Every so many', "/machines/{$machine['id']}/chart" => 'Which means', '/machines/new' => 'A rulebook to begin with', "/walkaround/{$machine['id']}" => 'Which round', "/walkaround/{$machine['id']}/daily" => 'Hour meter', "/walkaround/{$machine['id']}/daily?at=leaks" => 'Not looked at', "/walkaround/{$machine['id']}/before_season?at=plug" => 'Colour of the nose',
+            "/walkaround/{$machine['id']}/grease" => 'strokes given', '/walkaround' => 'walked today', '/walkaround/labels' => 'weatherproof', '/walkaround/waiting' => 'None.', '/machines/9/findings/pads' => 'reaches the limit', "/machines/{$machine['id']}/checks" => 'check sheet', "/machines/{$machine['id']}/grease" => 'A whole round', '/logbook' => 'Correct', '/reckoner' => 'One measure', '/people' => 'Bram Fenwick', '/account' => 'Tokens'] as $path => $shows) {
             $this->browser->open($path);
             $this->browser->see($shows);
             $this->assertSound($path);

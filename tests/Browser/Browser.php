@@ -27,14 +27,34 @@ final class Browser
 
     private string $profile;
 
-    public function __construct(private readonly string $address, bool $touch = false)
+    public function __construct(private readonly string $address, private readonly bool $touch = false)
     {
         $this->profile = sys_get_temp_dir().'/jardinier-browser-'.bin2hex(random_bytes(6));
+        $this->start();
+    }
+
+    /** The browser is killed as by a flat battery, and opened again with what it had kept. */
+    public function dieAndStartAgain(): void
+    {
+        exec('pkill -9 -f '.escapeshellarg($this->profile));
+        array_map(unlink(...), glob("{$this->profile}/Singleton*") ?: []);
+        $this->start();
+    }
+
+    /** Takes the signal away, or gives it back. */
+    public function outOfReach(bool $out = true): void
+    {
+        $this->command('Network.enable', []);
+        $this->command('Network.emulateNetworkConditions', ['offline' => $out, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    }
+
+    private function start(): void
+    {
         $options = (new ChromeOptions)->addArguments([
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
             '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--lang=en-GB', "--user-data-dir={$this->profile}",
         ]);
-        if ($touch) {
+        if ($this->touch) {
             $options->setExperimentalOption('mobileEmulation', ['deviceMetrics' => ['width' => self::PHONE[0], 'height' => self::PHONE[1], 'pixelRatio' => 1.0, 'touch' => true, 'mobile' => true]]);
         }
         $capabilities = DesiredCapabilities::chrome();
@@ -43,7 +63,7 @@ final class Browser
         $port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
         $this->driver = ChromeDriver::start($capabilities, new ChromeDriverService('/usr/bin/chromedriver', $port, ["--port={$port}", '--log-level=OFF']));
         $this->command('Emulation.setLocaleOverride', ['locale' => 'en-GB']);
-        if (! $touch) {
+        if (! $this->touch) {
             $this->resize(self::DESK);
         }
     }
@@ -210,13 +230,18 @@ final class Browser
             fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'))));
     }
 
-    /** Nobody is signed in and nothing is kept on the device; an answer still under way may bring the old session back, so it is looked at. */
-    public function startAfresh(): void
+    /**
+     * Nobody is signed in and nothing is kept on the device; an answer still under way may bring the old session back, so it is looked at.
+     *
+     * @param  list<string>  $forgets
+     */
+    public function startAfresh(array $forgets = ['local_storage', 'indexeddb']): void
     {
-        $this->until(function (): bool {
+        $this->until(function () use ($forgets): bool {
             $this->driver->get('about:blank');
             $this->command('Network.clearBrowserCookies', []);
-            $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => 'local_storage']);
+            $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => implode(',', $forgets)]);
+            $this->outOfReach(false);
             $this->open('/');
             $this->until(fn (): bool => $this->text() !== '', 'a page');
 

@@ -67,17 +67,34 @@ abstract class BrowserTestCase extends TestCase
      *
      * @return array{id: int, name: string}
      */
-    protected function machine(string $value = '90'): array
+    protected function machine(string $value = '90', string $class = 'rider_mower'): array
     {
         $name = 'Duck'.bin2hex(random_bytes(3));
         $day = (new \DateTimeImmutable('-2 days'))->format('Y-m-d');
         $answer = self::$keeper?->ask('POST', '/machines', [
-            'name' => $name, 'class' => 'rider_mower', 'place' => 'Test field', 'history' => 'new', 'at' => $day, 'began_on' => '2025-01-01', 'meters' => [['unit' => 'h', 'value' => $value]],
+            'name' => $name, 'class' => $class, 'place' => 'Test field', 'history' => 'new', 'at' => $day, 'began_on' => '2025-01-01', 'meters' => [['unit' => 'h', 'value' => $value]],
             'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => '100']], ['task' => 'Deck underside', 'kind' => 'clean', 'every' => ['hours' => '95']]],
         ]);
         self::assertSame(201, $answer['status'] ?? 0, (string) json_encode($answer));
 
         return ['id' => $answer['body']['id'], 'name' => $name];
+    }
+
+    protected function keeper(): Visitor
+    {
+        return self::$keeper ?? throw new \LogicException('Nobody keeps the yard.');
+    }
+
+    /** @return array<string, mixed> what a walk round the machine is given */
+    protected function walk(int $machine): array
+    {
+        return $this->keeper()->ask('GET', "/machines/{$machine}/walk")['body'] ?? [];
+    }
+
+    /** @return list<array<string, mixed>> */
+    protected function entries(int $machine, string $kind): array
+    {
+        return $this->keeper()->ask('GET', "/machines/{$machine}/entries?kind={$kind}")['body']['data'] ?? [];
     }
 
     protected function find(string $name): void

@@ -13,6 +13,7 @@ import { PHONE } from '../kit/theme';
 import { Waiting } from '../walkaround/Waiting';
 import { Keys } from './Keys';
 import { LogLine } from './LogLine';
+import { Newer } from './Newer';
 import { SchemeChoice } from './SchemeChoice';
 
 /** The places that are built, each with its key. */
@@ -91,6 +92,7 @@ export function Shell({ person }: { person: Schemas['Person'] }) {
   };
   return (
     <>
+      <Newer />
       <Waiting />
       <Head data-hands-busy={handsBusy}>
         <div>

@@ -36,7 +36,7 @@ export function AskFields({ asks, values, onChange, errors }: Props) {
 
 function AskField({ ask, value, onChange, error }: { ask: Ask; value: unknown; onChange: (value: unknown) => void; error?: string }) {
   const text = typeof value === 'string' ? value : '';
-  const label = ask.optional && ask.kind !== 'flag' ? `${ask.label} (if any)` : ask.label;
+  const label = ask.optional && ask.kind !== 'flag' && !ask.label.includes(' if ') ? `${ask.label} (if any)` : ask.label;
   switch (ask.kind) {
     case 'quantity':
     case 'number':

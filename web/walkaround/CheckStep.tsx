@@ -28,6 +28,7 @@ export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
         {check.place && <Place>{check.place}</Place>}
         <p>{check.how}</p>
         {check.fine && <Fine>Fine: {check.fine}</Fine>}
+        {check.measurement !== 'level' && Object.keys(check.limits).length > 0 && <Soft>{limitsInWords(check)}</Soft>}
         {check.caution && <Caution>{check.caution}</Caution>}
         {answered && <Soft>Told already: {answered.words || answered.said.replace('_', ' ')}. What you say now stands for it.</Soft>}
       </Question>
@@ -40,6 +41,21 @@ export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
   );
 }
 
+const LIMIT_OF: Record<Schemas['Check']['limit_source'], string> = {
+  machine: "this machine's",
+  class: "the yard's for its class",
+  common_practice: 'common practice',
+};
+
+/** `Limit, common practice: it may give 1/3 in, when pressed with 15 lbf.` */
+function limitsInWords({ limit_asks, limits, limit_source }: Schemas['Check']): string {
+  const told = limit_asks.flatMap(({ name, label, options }) => {
+    const limit = limits[name];
+    return limit ? `${label.charAt(0).toLowerCase()}${label.slice(1)} ${options.find(({ value }) => value === limit)?.label ?? limit}` : [];
+  });
+  return `Limit, ${LIMIT_OF[limit_source]}: ${told.join(', ')}.`;
+}
+
 function Look({ onSay, onNotFine, level }: { onSay: OnSay; onNotFine: () => void; level: boolean }) {
   const fine = () => onSay({ said: 'fine' }, 'fit', 'fine');
   const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
@@ -48,15 +64,15 @@ function Look({ onSay, onNotFine, level }: { onSay: OnSay; onNotFine: () => void
     <Presses>
       <MainPress onPress={fine}>
         {level ? 'Fine, between the marks' : 'Fine'}
-        <sup>1</sup>
+        <sup aria-hidden="true">1</sup>
       </MainPress>
       <PressRow>
         <Press onPress={onNotFine}>
           {level ? 'Not fine, or topped up' : 'Not fine'}
-          <sup>2</sup>
+          <sup aria-hidden="true">2</sup>
         </Press>
         <Press onPress={notLooked}>
-          Not looked at<sup>3</sup>
+          Not looked at<sup aria-hidden="true">3</sup>
         </Press>
       </PressRow>
     </Presses>
@@ -103,7 +119,7 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
         <PressRow>
           <PhotoPick onAdd={(photo) => setPhotos((taken) => [...taken, photo])} />
           <Press onPress={notLooked}>
-            Not looked at<sup>3</sup>
+            Not looked at<sup aria-hidden="true">3</sup>
           </Press>
         </PressRow>
       </Presses>

@@ -71,18 +71,18 @@ export function FindingStep({ heading, step, today, answered, onSay }: Props) {
       ) : (
         <Presses>
           <MainPress onPress={same}>
-            Still as it was<sup>1</sup>
+            Still as it was<sup aria-hidden="true">1</sup>
           </MainPress>
           <PressRow>
             <Press onPress={() => setOtherwise(true)}>
-              Worse or better<sup>2</sup>
+              Worse or better<sup aria-hidden="true">2</sup>
             </Press>
             <Press onPress={notLooked}>
-              Not looked at<sup>3</sup>
+              Not looked at<sup aria-hidden="true">3</sup>
             </Press>
           </PressRow>
           <Press onPress={gone}>
-            Gone, fine now<sup>4</sup>
+            Gone, fine now<sup aria-hidden="true">4</sup>
           </Press>
         </Presses>
       )}

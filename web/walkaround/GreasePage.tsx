@@ -11,7 +11,6 @@ import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
 import { Stamp } from '../kit/Stamp';
-import { PHONE } from '../kit/theme';
 import { usePerson } from '../shell/Shell';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { Plate } from './Plate';
@@ -19,7 +18,8 @@ import { Plate } from './Plate';
 type Point = Schemas['Grease']['points'][number];
 
 const WalkLink = styled(Link)`${quietLink}`;
-const Drawn = styled.div`max-width: 760px; margin: 0 0 18px; ${PHONE} { margin: 0 0 14px; }`;
+const Beside = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 460px; gap: 22px; align-items: start; @media (max-width: 1080px) { grid-template-columns: minmax(0, 1fr); }`;
+const Drawn = styled.div`position: sticky; top: 16px; @media (max-width: 1080px) { position: static; order: -1; }`;
 
 /** A machine's grease points: on the plate, as a list, and how much grease they take. */
 export default function GreasePage() {
@@ -60,10 +60,7 @@ export default function GreasePage() {
           </Empty>
         </Sheet>
       ) : (
-        <>
-          <Drawn>
-            <Plate of={walk.data.class} points={grease.points} onPress={show} />
-          </Drawn>
+        <Beside>
           <Sheet aria-label="Grease points in walking order">
             {grease.points.map((point, index) => (
               <Ruled key={point.id} id={`point-${point.id}`}>
@@ -90,7 +87,10 @@ export default function GreasePage() {
               </Ruled>
             ))}
           </Sheet>
-        </>
+          <Drawn>
+            <Plate of={walk.data.class} points={grease.points} onPress={show} />
+          </Drawn>
+        </Beside>
       )}
       {changing && <PointSlip machine={machine} point={changing === 'new' ? null : changing} onClose={() => setChanging(null)} />}
     </Page>

@@ -151,11 +151,11 @@ function PointStep({ heading, point, number, said, onGrease, onPass }: StepProps
       <Presses>
         <MainPress isDisabled={wrong !== undefined} onPress={grease}>
           {count === 1 ? 'One stroke given, next' : `${strokes || 'No'} strokes given, next`}
-          <sup>1</sup>
+          <sup aria-hidden="true">1</sup>
         </MainPress>
         <PressRow>
           <Press onPress={onPass}>
-            Not reached<sup>3</sup>
+            Not reached<sup aria-hidden="true">3</sup>
           </Press>
         </PressRow>
       </Presses>

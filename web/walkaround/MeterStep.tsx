@@ -42,7 +42,7 @@ export function MeterStep({ heading, step, today, onRead }: Props) {
           <MainPress onPress={log}>{`Log ${value} ${meter.unit}, first check`}</MainPress>
         ) : (
           <MainPress onPress={() => onRead(null)}>
-            Not run since<sup>1</sup>
+            Not run since<sup aria-hidden="true">1</sup>
           </MainPress>
         )}
         <PressRow>{value && <Press onPress={() => setValue('')}>Clear it</Press>}</PressRow>

@@ -38,6 +38,14 @@ export function Morning() {
             {data.open_findings === 0 ? 'Nothing open' : `${data.open_findings} ${data.open_findings === 1 ? 'finding' : 'findings'} open`}
           </Heading>
           <Lines>
+            {data.stood_down.slice(0, SHOWN).map((machine) => (
+              <li key={machine.machine_id}>
+                <Small>
+                  <VerdictStamp verdict="stand_down" />
+                </Small>
+                <Link to={`/machines/${machine.machine_id}`}>{machine.machine}</Link> <Soft>{machine.because}</Soft>
+              </li>
+            ))}
             {data.findings.slice(0, SHOWN).map((finding) => (
               <li key={`${finding.machine_id} ${finding.subject}`}>
                 <Small>

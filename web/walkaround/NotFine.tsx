@@ -29,11 +29,10 @@ export function NotFine({ degrees, onSay, onBack }: Props) {
         <p>What is it? One press writes it down.</p>
         {degrees.map((degree, index) => (
           <ChoicePress key={degree.words} $colour={verdictColour(degree.verdict)} onPress={() => tell(degree)}>
+            {degree.words}
             <span>
-              {degree.words}
-              <sup>{index + 1}</sup>
+              <sup aria-hidden="true">{index + 1}</sup> <VerdictStamp verdict={degree.verdict} />
             </span>
-            <VerdictStamp verdict={degree.verdict} />
           </ChoicePress>
         ))}
         <Field label="In your own words (if any)" value={note} onChange={setNote} lines />

@@ -4,7 +4,7 @@ import { PLATES, type Stroke } from './plates';
 
 type Point = Schemas['Grease']['points'][number];
 
-const Frame = styled.figure`position: relative; width: 100%; aspect-ratio: 200 / 116; background: var(--sheet); border: 1px solid var(--rule); svg { position: absolute; inset: 0; width: 100%; height: 100%; }`;
+const Frame = styled.figure`position: relative; width: 100%; aspect-ratio: 200 / 116; background: var(--sheet); border: 1px solid var(--rule); svg { position: absolute; inset: 0; width: 100%; height: 100%; } svg * { vector-effect: non-scaling-stroke; }`;
 const Spot = styled.button<{ $look: 'done' | 'due' | 'never' | 'fresh' | 'over'; $here: boolean; $job: boolean }>`
   position: absolute; transform: translate(-50%, -50%); width: 34px; height: 34px; border-radius: 50%; display: grid; place-items: center; cursor: pointer; font-size: 15px; font-weight: 700; padding: 0; line-height: 1;
   border: 2.5px ${({ $job }) => ($job ? 'dashed' : 'solid')} ${({ $look }) => ($look === 'over' ? 'var(--clay)' : $look === 'due' ? 'var(--clay)' : 'var(--ink)')};
@@ -13,7 +13,7 @@ const Spot = styled.button<{ $look: 'done' | 'due' | 'never' | 'fresh' | 'over';
   ${({ $here }) => $here && 'outline: 4px solid var(--hedge); outline-offset: 2px; z-index: 2;'}
   &::after { content: ''; position: absolute; inset: -7px; border-radius: 50%; }
 `;
-const Nose = styled.figcaption`position: absolute; left: 6px; bottom: 4px; font-size: 13px; color: var(--soft);`;
+const Nose = styled.figcaption`position: absolute; left: 0; bottom: 0; font-size: 13px; color: var(--soft); background: var(--sheet); padding: 2px 7px;`;
 
 type Props = {
   of: Schemas['MachineClass'];
@@ -27,7 +27,7 @@ type Props = {
 export function Plate({ of, points, done, here, onPress }: Props) {
   return (
     <Frame>
-      <svg viewBox="0 0 200 116" aria-hidden="true" fill="none" stroke="var(--line)" strokeWidth="1.6">
+      <svg viewBox="0 0 200 116" aria-hidden="true" fill="none" stroke="var(--line)" strokeWidth="2">
         {PLATES[of].map((stroke, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a drawing's strokes never change places
           <Drawn key={index} stroke={stroke} />

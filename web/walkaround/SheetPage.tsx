@@ -85,7 +85,7 @@ export default function SheetPage() {
                     Later
                   </QuietButton>
                 )}
-                <QuietButton onPress={() => write.send(check.key, { for: 'machine', dropped: true })} aria-label={`Drop ${check.title}`}>
+                <QuietButton onPress={() => write.send(check.key, { for: 'machine', dropped: true })} aria-label={`Drop it here: ${check.title}`}>
                   Drop it here
                 </QuietButton>
               </QuietActions>

@@ -21,7 +21,7 @@ const Start = styled(Link)`
   &[data-walked='false'] { background: var(--hedge); color: var(--on-hedge); }
 `;
 const Find = styled.input`border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); color: var(--ink); min-height: 48px; padding: 6px 12px; width: 260px; ${PHONE} { width: 100%; }`;
-const LabelsLink = styled(Link)`${quietLink}`;
+const LabelsLink = styled(Link)`${quietLink} ${PHONE} { && { display: none; } }`;
 const Found = styled.ul`display: flex; flex-direction: column; gap: 4px; margin-top: 2px; li { font-size: 16px; display: flex; gap: 10px; align-items: center; } li > span:first-child > * { font-size: 11.5px; padding: 0 5px; }`;
 
 /** The machines to walk round, those nobody has looked at first. */
@@ -49,7 +49,7 @@ export default function WalkaroundPage() {
   if (!today) return <Page aria-busy="true" />;
   const shown = rows
     .filter((row) => row.name.toLowerCase().includes(name.trim().toLowerCase()))
-    .sort((one, other) => Number(walkedToday(one, today)) - Number(walkedToday(other, today)));
+    .sort((one, other) => unlooked(other, today) - unlooked(one, today));
   return (
     <Page>
       <title>Walkaround</title>
@@ -117,6 +117,9 @@ function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: s
   );
 }
 
+/** The longer nobody has looked at it, the further up; what is walked stands last. */
+const unlooked = (row: Schemas['WalkRow'], today: string): number => (walkedToday(row, today) ? -1 : (row.days_since ?? Number.MAX_SAFE_INTEGER));
+
 const walkedToday = (row: Schemas['WalkRow'], today: string): boolean => row.last?.day === today && row.last.ended;
 
 function walkedSentence(row: Schemas['WalkRow'], today: string): string {
@@ -124,7 +127,7 @@ function walkedSentence(row: Schemas['WalkRow'], today: string): string {
   const by = row.last.by.join(' and ');
   const left = row.last.left_out > 0 ? `, ${row.last.left_out} not looked at` : '';
   if (row.last.day === today) return `${row.last.ended ? 'Walked' : 'Begun'} today by ${by}: ${row.last.looked_at} looked at${left}.`;
-  return `Not looked at for ${row.days_since} ${row.days_since === 1 ? 'day' : 'days'}; last by ${by}.`;
+  return row.days_since === 1 ? `Walked yesterday by ${by}${left}.` : `Not looked at for ${row.days_since} days; last by ${by}.`;
 }
 
 function toldOf(rows: Schemas['WalkRow'][], today: string): string {

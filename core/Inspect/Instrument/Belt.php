@@ -26,7 +26,7 @@ final class Belt implements Instrument
         return [
             Ask::quantity('rest', 'At rest', Unit::Inch, like: 'deflection'),
             Ask::quantity('pressed', 'Pressed', Unit::Inch, like: 'deflection'),
-            Ask::quantity('force', 'Pressed with', Unit::PoundForce, like: 'force')->ifAny(),
+            Ask::quantity('force', 'Force, if not the limit\'s', Unit::PoundForce, like: 'force')->ifAny(),
         ];
     }
 

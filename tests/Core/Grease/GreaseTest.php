@@ -73,6 +73,10 @@ final class GreaseTest extends TestCase
             foreach ($points as $point) {
                 self::assertTrue($point->most === null || $point->strokes <= $point->most, "{$class->value} {$point->name}");
                 self::assertTrue(min($point->spot) >= 0 && max($point->spot) <= 100);
+                foreach ($points as $other) {
+                    [$across, $along] = [abs($point->spot[0] - $other->spot[0]), abs($point->spot[1] - $other->spot[1])];
+                    self::assertTrue($point === $other || $across >= 9 || $along >= 16, "{$class->value}: {$point->name} hides {$other->name} on the plate");
+                }
             }
         }
     }

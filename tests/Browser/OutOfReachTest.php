@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** A round in a shed without signal. */
+final class OutOfReachTest extends BrowserTestCase
+{
+    public function test_a_round_goes_on_without_signal_through_a_reload_and_a_killed_browser_and_is_written_once(): void
+    {
+        $machine = $this->machine();
+        $this->browser->resize(Browser::PHONE);
+        $this->signIn('nell');
+        $this->browser->open("/walkaround/{$machine['id']}/daily");
+        $this->browser->see('Hour meter');
+        $this->browser->until(fn (): bool => (bool) $this->browser->asyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.keys()).then(keys => done(keys.length > 0))'), 'the application to be kept on the device');
+        $this->browser->type('It shows', '91');
+        $this->browser->press('Log 91 h, first check');
+        $this->browser->see('2 of 12');
+        $this->browser->until(fn (): bool => ! str_contains($this->browser->text(), 'to be sent'), 'the reading to be sent');
+
+        $this->browser->outOfReach();
+        $this->browser->press('Fine, between the marks');
+        $this->browser->see('1 note waits to be sent');
+        $this->browser->press('Fine');
+        $this->browser->press('Not fine');
+        $this->browser->press('Low');
+        $this->browser->see('3 notes wait to be sent');
+        $this->browser->see('5 of 12');
+
+        $this->browser->script('location.reload()');
+        $this->browser->see('5 of 12');
+        $this->browser->see('3 notes wait to be sent');
+        $this->browser->press('Fine');
+        $this->browser->see('6 of 12');
+
+        $this->browser->dieAndStartAgain();
+        $this->browser->resize(Browser::PHONE);
+        $this->browser->outOfReach();
+        $this->browser->open("/walkaround/{$machine['id']}/daily");
+        $this->browser->see('6 of 12');
+        $this->browser->see('4 notes wait to be sent');
+        for ($check = 6; $check <= 12; $check++) {
+            $this->browser->see("{$check} of 12");
+            $this->browser->press('Fine');
+        }
+        $this->browser->see('walked round');
+        $this->browser->see('12 notes wait to be sent');
+        self::assertSame([], $this->walk($machine['id'])['findings'], 'nothing has been sent yet');
+
+        $this->browser->outOfReach(false);
+        $this->browser->open('/walkaround');
+        $this->browser->until(fn (): bool => str_contains($this->browser->text(), 'Sign in') || ! str_contains($this->browser->text(), 'to be sent'), 'the yard to answer');
+        if ($this->browser->offers('Sign in')) {
+            $this->signIn('nell');
+        }
+        $this->browser->notSee('to be sent');
+        $entries = $this->entries($machine['id'], 'round');
+        self::assertCount(1, $entries);
+        self::assertSame('Morning round: 11 looked at, watch: Fuel', $entries[0]['in_words']);
+        self::assertSame('Nell Ashby', $entries[0]['by']);
+        self::assertCount(11, $this->walk($machine['id'])['looks']);
+    }
+
+    public function test_a_measurement_without_signal_is_kept_and_judged_when_it_is_sent(): void
+    {
+        $tractor = $this->machine('90', 'tractor');
+        $this->signIn('bram');
+        $this->browser->open("/walkaround/{$tractor['id']}/weekly?at=belt");
+        $this->browser->see('At rest');
+        $this->browser->outOfReach();
+        $this->browser->type('At rest', '1 3/4');
+        $this->browser->type('Pressed, in', '1 3/8');
+        $this->browser->see('the verdict comes when this is sent');
+        $this->browser->press('Write it down, next check');
+        $this->browser->see('1 note waits to be sent');
+        $this->browser->outOfReach(false);
+        $this->browser->script('window.dispatchEvent(new Event("online"))');
+        $this->browser->notSee('to be sent');
+        self::assertSame('act', $this->walk($tractor['id'])['findings'][0]['verdict']);
+        $this->browser->open("/walkaround/{$tractor['id']}/weekly?at=belt");
+        $this->browser->see('over by 1/24 in');
+    }
+
+    public function test_what_one_person_keeps_here_is_not_sent_by_another(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('wilf');
+        $this->browser->open("/walkaround/{$machine['id']}/daily?at=leaks");
+        $this->browser->see('Leaks');
+        $this->browser->outOfReach();
+        $this->browser->press('Fine');
+        $this->browser->see('1 note waits to be sent');
+        $this->browser->startAfresh(['local_storage']);
+        $this->signIn('ilse');
+        $this->browser->see('Ilse');
+        $this->browser->notSee('to be sent');
+        self::assertSame([], $this->walk($machine['id'])['looks']);
+
+        $this->browser->startAfresh(['local_storage']);
+        $this->signIn('wilf');
+        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks']) === 1, 'the note to be sent by who noted it');
+        self::assertSame('Wilf Garth', $this->walk($machine['id'])['looks'][0]['by']);
+    }
+}
