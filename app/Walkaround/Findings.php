@@ -6,8 +6,8 @@ namespace App\Walkaround;
 
 use Core\Inspect\Finding;
 use Core\Inspect\Verdict;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /** What was found on machines and how it goes on, computed from the looks. */
 final class Findings
@@ -23,11 +23,14 @@ final class Findings
      */
     public static function open(array $machineIds): array
     {
-        $looks = Observation::query()->telling()->whereIn('machine_id', $machineIds)->whereIn('verdict', self::NOT_FIT)
-            ->whereNotExists(fn ($later) => $later->from('observations as closing')->whereColumn('closing.machine_id', 'observations.machine_id')->whereColumn('closing.subject', 'observations.subject')
-                ->whereNull('closing.struck_at')->where('closing.verdict', Verdict::Fit)->whereColumn('closing.happened_at', '>', 'observations.happened_at')
-                ->where(fn ($sound) => $sound->where('closing.mended', true)->orWhereNotExists(self::saidWorseInTheSameRound(...))))
-            ->with('person:id,name', 'photos')->orderBy('happened_at')->orderBy('id')->get();
+        $looks = new Collection;
+        foreach (self::everNotFit($machineIds) as ['machine_id' => $machine, 'subject' => $subject, 'latest' => $latest]) {
+            $closed = self::lastClosed($machine, $subject);
+            if ($closed === null || $closed <= $latest) {
+                $looks = $looks->concat(Observation::query()->telling()->where(['machine_id' => $machine, 'subject' => $subject])->whereIn('verdict', self::NOT_FIT)
+                    ->when($closed, fn ($query, string $closed) => $query->where('happened_at', '>=', $closed))->with('person:id,name', 'photos')->orderBy('happened_at')->orderBy('id')->get());
+            }
+        }
         $open = [];
         foreach ($looks->groupBy(['machine_id', 'subject']) as $machine => $subjects) {
             $threads = $subjects->map(fn (Collection $looks): FindingThread => self::threads($looks)[0])->values()->all();
@@ -70,10 +73,23 @@ final class Findings
         ), Finding::ofOneThing(array_values($looks->map(fn (Observation $look) => $look->toSighting())->all())));
     }
 
-    /** @param  Builder<Observation>|\Illuminate\Database\Query\Builder  $worse */
-    private static function saidWorseInTheSameRound(Builder|\Illuminate\Database\Query\Builder $worse): void
+    /**
+     * @param  list<int>  $machineIds
+     * @return list<array{machine_id: int, subject: string, latest: string}> what was ever not fit, and when last
+     */
+    private static function everNotFit(array $machineIds): array
     {
-        $worse->from('observations as worse')->whereColumn('worse.round_id', 'closing.round_id')->whereColumn('worse.subject', 'closing.subject')
-            ->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT);
+        return array_values(DB::table('observations')->whereIn('machine_id', $machineIds)->whereIn('verdict', self::NOT_FIT)->whereNull('struck_at')
+            ->groupBy('machine_id', 'subject')->get(['machine_id', 'subject', DB::raw('max(happened_at) as latest')])
+            ->map(fn (object $row): array => ['machine_id' => (int) $row->machine_id, 'subject' => (string) $row->subject, 'latest' => (string) $row->latest])->all());
+    }
+
+    /** When it was last put right or seen fit by everybody who looked at it in that round; from the newest look back, so that it is soon found. */
+    private static function lastClosed(int $machineId, string $subject): ?string
+    {
+        return DB::table('observations as closing')->where(['machine_id' => $machineId, 'subject' => $subject, 'verdict' => Verdict::Fit])->whereNull('struck_at')
+            ->where(fn ($sound) => $sound->where('mended', true)->orWhereNotExists(fn ($worse) => $worse->from('observations as worse')->whereColumn('worse.round_id', 'closing.round_id')
+                ->whereColumn('worse.subject', 'closing.subject')->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT)))
+            ->orderByDesc('happened_at')->value('happened_at');
     }
 }

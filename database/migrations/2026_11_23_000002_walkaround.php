@@ -62,6 +62,7 @@ return new class extends Migration
             $table->dateTime('struck_at')->nullable();
             $table->index(['machine_id', 'subject', 'happened_at']);
             $table->index(['machine_id', 'verdict']);
+            $table->index(['round_id', 'subject']);
         });
 
         Schema::create('photos', function (Blueprint $table): void {

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use PHPUnit\Framework\TestCase as PlainTestCase;
+
+/** Eight phones come back into reach at once, on a yard of their own that is kept as durably as a real one, and its database is killed under them. */
+final class PhonesTest extends PlainTestCase
+{
+    private const PHONES = 8;
+
+    private const NOTES = 500;
+
+    private const AT_ONCE = 50;
+
+    private const KILLED_AFTER = 3;
+
+    private static int $port;
+
+    private static string $state;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
+        self::$state = dirname(__DIR__, 2).'/var/yard-'.self::$port;
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::jardinier('stop', '--port', (string) self::$port);
+        exec('rm -rf '.escapeshellarg(self::$state));
+    }
+
+    public function test_nothing_is_lost_or_doubled(): void
+    {
+        self::start();
+        $address = 'http://127.0.0.1:'.self::$port;
+        $keeper = new Visitor($address, 'ida', 'quite long enough');
+        $keeper->ask('POST', '/first-keeper', ['yard' => 'Longacre', 'time_zone' => 'Europe/London', 'distance_unit' => 'km', 'name' => 'Ida', 'sign_in_name' => 'ida', 'password' => 'quite long enough']);
+        $machines = array_map(fn (int $number): int => $keeper->ask('POST', '/machines', ['name' => "Rail {$number}", 'class' => 'tractor', 'place' => 'Shed', 'history' => 'unknown'])['body']['id'], range(1, 4));
+        $phones = [];
+        $sendings = [];
+        for ($phone = 0; $phone < self::PHONES; $phone++) {
+            $keeper->ask('POST', '/people', ['name' => "Phone {$phone}", 'sign_in_name' => "phone{$phone}", 'password' => 'quite long enough', 'role' => 'operator', 'may_use_all_machines' => true]);
+            $phones[] = new Visitor($address, "phone{$phone}", 'quite long enough');
+            $sendings[] = array_chunk(self::notes($phone, $machines), self::AT_ONCE);
+        }
+
+        $failed = 0;
+        foreach (array_keys($sendings[0]) as $turn) {
+            if ($turn === self::KILLED_AFTER) {
+                exec('(sleep 0.25; kill -9 '.(int) file_get_contents(self::$state.'/run/db.pid').') >/dev/null 2>&1 &');
+            }
+            $answers = Visitor::together(array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/walkaround/notes', ['notes' => $sendings[$phone][$turn]]), array_keys($phones)));
+            $failed += count(array_filter($answers, fn (array $answer): bool => $answer['status'] !== 200));
+            if ($turn === self::KILLED_AFTER) {
+                self::jardinier('stop', '--port', (string) self::$port);
+                self::start();
+            }
+        }
+        self::assertGreaterThan(0, $failed, 'the database was killed under somebody');
+
+        // Every phone sends everything again, last first, two phones' worth doubled at the same moment.
+        foreach (array_reverse(array_keys($sendings[0])) as $turn) {
+            $again = array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/walkaround/notes', ['notes' => $sendings[$phone][$turn]]), [...array_keys($phones), 0, 1]);
+            foreach (Visitor::together($again) as $answer) {
+                self::assertSame(200, $answer['status'], (string) json_encode($answer));
+                self::assertNotContains('refused', array_column($answer['body']['results'], 'status'), (string) json_encode($answer['body']['results'][0]));
+            }
+        }
+        $sent = array_merge(...array_merge(...$sendings));
+
+        self::assertCount(self::PHONES * self::NOTES, $sent);
+        self::assertSame([(string) count($sent), (string) count($sent)], self::ask('select count(*), count(distinct uuid) from observations'));
+        self::assertSame([(string) count($sent)], self::ask('select count(*) from sent_notes'));
+        self::assertSame(['4'], self::ask('select count(*) from rounds'), 'one round of the day for each machine, whoever walked it');
+        $expected = array_count_values(array_map(fn (array $note): string => "{$note['machine_id']} {$note['subject']}", $sent));
+        $found = [];
+        foreach ($machines as $machine) {
+            foreach (['leaks', 'engine_oil', 'brakes'] as $subject) {
+                $found["{$machine} {$subject}"] = (int) self::ask("select count(*) from observations where machine_id = {$machine} and subject = '{$subject}'")[0];
+            }
+        }
+        ksort($expected);
+        ksort($found);
+        self::assertSame($expected, $found);
+    }
+
+    /**
+     * @param  list<int>  $machines
+     * @return list<array<string, mixed>>
+     */
+    private static function notes(int $phone, array $machines): array
+    {
+        $started = new \DateTimeImmutable('-1 hour', new \DateTimeZone('UTC'));
+
+        return array_map(fn (int $number): array => [
+            'id' => sprintf('%08x-0000-4000-8000-%012x', $phone, $number), 'kind' => 'look', 'machine_id' => $machines[$number % count($machines)], 'at' => $started->modify("+{$number} seconds")->format('Y-m-d\TH:i:s\Z'),
+            'round' => ['kind' => 'daily', 'started_at' => $started->format('Y-m-d\TH:i:s\Z')], 'subject' => ['leaks', 'engine_oil', 'brakes'][$number % 3], 'said' => $number % 7 === 0 ? 'not_fine' : 'fine', 'verdict' => $number % 7 === 0 ? 'watch' : null,
+        ], range(1, self::NOTES));
+    }
+
+    private static function start(): void
+    {
+        [$code, $out] = self::jardinier('start', '--empty', '--detach', '--port', (string) self::$port);
+        self::assertSame(0, $code, $out);
+    }
+
+    /** @return list<string> the first row */
+    private static function ask(string $query): array
+    {
+        exec('mariadb --no-defaults --socket='.escapeshellarg(self::$state.'/run/db.sock').' --user="$(id -un)" --batch --skip-column-names jardinier -e '.escapeshellarg($query), $rows);
+
+        return explode("\t", $rows[0] ?? '');
+    }
+
+    /** @return array{int, string} */
+    private static function jardinier(string ...$command): array
+    {
+        $log = (string) tempnam(sys_get_temp_dir(), 'jardinier');
+        $code = proc_close(proc_open([dirname(__DIR__, 2).'/jardinier', ...$command], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes, null, array_diff_key(getenv(), ['JARDINIER_STATE' => 1, 'JARDINIER_URL' => 1])));
+        $out = (string) file_get_contents($log);
+        unlink($log);
+
+        return [$code, $out];
+    }
+}
