@@ -14,11 +14,11 @@ missing_packages() {
     for pair in pdo_mysql:mysql curl:curl zip:zip gd:gd bcmath:bcmath intl:intl mbstring:mbstring dom:xml; do
         grep -qix "${pair%%:*}" <<<"$modules" || echo "php$version-${pair##*:}"
     done
-    if [ "${1:-}" = browser ]; then
+    if [[ " ${1:-} " = *" browser "* ]]; then
         find_program chromium >/dev/null || echo chromium
         find_program chromedriver >/dev/null || echo chromium-driver
     fi
-    if [ "${1:-}" = load ]; then
+    if [[ " ${1:-} " = *" load "* ]]; then
         find_program wrk >/dev/null || echo wrk
     fi
 }

@@ -24,7 +24,7 @@ bench() { php tests/Bench/bench.php "$@"; }
 on_throwaway_server() {
     local task=$1 port db_port what=browser
     shift
-    [ "$task" = bench ] && what=load
+    [ "$task" = bench ] && what='browser load'
     require_disk
     ensure_everything "$what"
     mkdir -p var

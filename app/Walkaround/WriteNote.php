@@ -29,6 +29,11 @@ final readonly class WriteNote
 {
     private const MOST_STROKES = 500;
 
+    private const LONGEST_WORDS = 500;
+
+    /** Characters of all that is entered for one measurement. */
+    private const LONGEST_VALUES = 1000;
+
     public function __construct(private LogReading $logReading, private PutRight $putRight, private Sheets $sheets, private Yard $yard)
     {
     }
@@ -81,7 +86,7 @@ final readonly class WriteNote
             'title' => ['required_without:subject', 'nullable', 'string', 'max:80'],
             'verdict' => ['required_if:said,not_fine', 'nullable', Rule::in(['watch', 'act', 'stand_down'])],
             'words' => ['nullable', 'string', 'max:200'],
-            'values' => ['required_if:said,measured', 'nullable', 'array'],
+            'values' => ['required_if:said,measured', 'nullable', 'array', 'max:20', self::modest()],
             'note' => ['nullable', 'string', 'max:1000'],
             'replaces' => ['nullable', 'uuid'],
         ], ['title.required_without' => 'Say what it is about.', 'verdict.required_if' => 'Say how bad it is.', 'values.required_if' => 'What was measured is missing.']);
@@ -104,8 +109,8 @@ final readonly class WriteNote
                 Said::NotLooked, Said::Mended => null,
                 Said::Measured => $judged?->verdict,
             },
-            'words' => $judged->why ?? $note['words'] ?? null,
-            'todo' => $judged?->do,
+            'words' => mb_substr($judged->why ?? $note['words'] ?? '', 0, self::LONGEST_WORDS) ?: null,
+            'todo' => $judged === null ? null : mb_substr($judged->do, 0, self::LONGEST_WORDS),
             'limit_source' => $judged === null || $check?->limits === [] ? null : $check?->limitSource,
             'values' => $note['values'] ?? null,
             'worn' => $judged?->worn === null ? null : self::worn($judged),
@@ -241,6 +246,16 @@ final readonly class WriteNote
         $limit = $worn->limit->to($worn->value->unit);
 
         return ['value' => (string) $worn->value->rounded(), 'unit' => $worn->value->unit->value, 'limit' => (string) $limit->rounded(), 'falls' => $worn->falls];
+    }
+
+    /** What people enter is short. */
+    private static function modest(): \Closure
+    {
+        return function (string $attribute, mixed $values, \Closure $fail): void {
+            if (strlen(json_encode($values, JSON_THROW_ON_ERROR)) > self::LONGEST_VALUES) {
+                $fail('That is more than anybody measures.');
+            }
+        };
     }
 
     /**

@@ -59,7 +59,7 @@ final readonly class WriteNotes
     /** @return array<string, mixed> */
     private function again(object $sent, string $fingerprint): array
     {
-        return $sent->fingerprint === $fingerprint ? ['status' => 'already', ...json_decode($sent->result, true, flags: JSON_THROW_ON_ERROR)]
+        return $sent->fingerprint === $fingerprint ? ['status' => 'already', ...(array) json_decode($sent->result, flags: JSON_THROW_ON_ERROR)]
             : self::refused(new Problem(422, 'key-reused', 'The key was used before', 'This note\'s id belongs to another note. Use a new one.'));
     }
 

@@ -64,7 +64,28 @@ try {
     $browser->see('Bram Fenwick');
     $shoot('people');
 
+    $browser->open('/machines/9/findings/pads');
+    $browser->see('it reaches the limit');
+    $shoot('finding');
+    $browser->open('/machines/1/grease');
+    $browser->see('A whole round takes');
+    $shoot('grease');
+
     $browser->resize(Browser::PHONE);
+    $browser->open('/walkaround/2/daily');
+    $browser->see('Hour meter');
+    $browser->press('Not run since');
+    $browser->see('found before');
+    $shoot('check-phone');
+    $browser->open('/walkaround/2/weekly?at=belt');
+    $browser->type('At rest', '1 3/4');
+    $browser->type('Pressed', '1 3/8');
+    $browser->see('over by 1/24 in');
+    $browser->script('window.scrollTo(0, document.body.scrollHeight)');
+    $shoot('verdict-phone');
+    $browser->open('/walkaround/18/grease');
+    $browser->see('strokes given');
+    $shoot('grease-phone');
     $browser->open('/yard');
     $browser->see('Bittern');
     $shoot('yard-phone');
@@ -75,9 +96,6 @@ try {
     $browser->press('Log 6180 h');
     $browser->see('Did you mean');
     $shoot('log-hours-phone');
-    $browser->open("{$machine}/service");
-    $browser->see('What was done');
-    $shoot('service-phone');
     $browser->script('localStorage.setItem("jardinier.scheme", "shed")');
     $browser->open($machine);
     $browser->see('Rulebook');

@@ -120,7 +120,7 @@ final class PhonesTest extends PlainTestCase
     private static function jardinier(string ...$command): array
     {
         $log = (string) tempnam(sys_get_temp_dir(), 'jardinier');
-        $code = proc_close(proc_open([dirname(__DIR__, 2).'/jardinier', ...$command], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes, null, array_diff_key(getenv(), ['JARDINIER_STATE' => 1, 'JARDINIER_URL' => 1])));
+        $code = proc_close(proc_open([dirname(__DIR__, 2).'/jardinier', ...$command], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes, null, array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']))));
         $out = (string) file_get_contents($log);
         unlink($log);
 

@@ -6,7 +6,7 @@ export function useDraft<T>(name: string, initial: T): [T, (change: T | ((draft:
   const [draft, setDraft] = useState<T>(() => {
     try {
       const kept = localStorage.getItem(key);
-      return kept === null ? initial : (JSON.parse(kept) as T);
+      return kept === null ? initial : whole(JSON.parse(kept) as T, initial);
     } catch {
       return initial;
     }
@@ -21,3 +21,7 @@ export function useDraft<T>(name: string, initial: T): [T, (change: T | ((draft:
   }, [key, initial]);
   return [draft, setDraft, clear];
 }
+
+/** What was kept by an earlier version of a form may lack fields that it has now. */
+const whole = <T>(kept: T, initial: T): T =>
+  typeof initial === 'object' && initial !== null && !Array.isArray(initial) ? { ...initial, ...kept } : kept;

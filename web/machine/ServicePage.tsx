@@ -5,6 +5,8 @@ import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
+import { keepNote } from '../kept/outbox';
+import { newId } from '../kept/store';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
 import { Amount, Field, WrongText } from '../kit/Field';
@@ -52,6 +54,7 @@ const NOTHING = {
   note: '',
   reason: '',
   putsRight: [] as string[],
+  greased: [] as number[],
 };
 
 /** Records a service that was done: which tasks, at what the meters showed, when. */
@@ -82,12 +85,15 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const record = useWrite(
     (header, body: ServiceBody) => answer(api.POST('/machines/{machine}/services', { params: { path: { machine: sheet.id }, header }, body })),
     async ({ entry }) => {
+      for (const point of reachedNow.filter(({ id }) => draft.greased.includes(id))) await keepGrease(sheet, point);
       clear();
       navigate(`/machines/${sheet.id}${sheet.reminder || sheet.reset_note ? '?reminder' : ''}`);
       await told(`${sheet.name}: service recorded.`, entry);
     },
   );
-  const open = useQuery(walkQuery(sheet.id)).data?.findings ?? [];
+  const walk = useQuery(walkQuery(sheet.id)).data;
+  const open = walk?.findings ?? [];
+  const reachedNow = walk?.grease.points.filter((point) => point.job !== null && point.due) ?? [];
   const send = (part: Partial<typeof NOTHING> = {}, reason: string | null = null) => {
     const { hours, distance, at, note } = { ...draft, ...part };
     return record.send({
@@ -110,7 +116,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
     meter.read_on
       ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, sheet.line.rail.today)}; it stands if nothing is typed.`
       : undefined;
-  const toggle = (id: number) => change({ chosen: chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id] });
+  const toggle = (id: number) => change({ chosen: toggled(chosen, id) });
   return (
     <Page>
       <title>{`Record a service of ${sheet.name}`}</title>
@@ -173,13 +179,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                 <input
                   type="checkbox"
                   checked={draft.putsRight.includes(finding.subject)}
-                  onChange={() =>
-                    change({
-                      putsRight: draft.putsRight.includes(finding.subject)
-                        ? draft.putsRight.filter((one) => one !== finding.subject)
-                        : [...draft.putsRight, finding.subject],
-                    })
-                  }
+                  onChange={() => change({ putsRight: toggled(draft.putsRight, finding.subject) })}
                 />
                 <span>
                   Puts right: {finding.title}
@@ -187,6 +187,24 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                   <Soft>{finding.why || finding.note}</Soft>
                 </span>
                 <VerdictStamp verdict={finding.verdict} />
+              </Task>
+            </Item>
+          ))}
+          {reachedNow.map((point) => (
+            <Item key={point.id}>
+              <Task>
+                <input
+                  type="checkbox"
+                  checked={draft.greased.includes(point.id)}
+                  onChange={() => change({ greased: toggled(draft.greased, point.id) })}
+                />
+                <span>
+                  Grease {point.name.toLowerCase()}, {point.strokes === 1 ? 'one stroke' : `${point.strokes} strokes`}
+                  <br />
+                  <Soft>
+                    Reached only with this done: {point.job?.toLowerCase()}. {point.why}
+                  </Soft>
+                </span>
               </Task>
             </Item>
           ))}
@@ -286,3 +304,21 @@ function Along({ rule, rules, chosen, onAdd }: AlongProps) {
     </Folded>
   );
 }
+
+/** Ticked, or no longer. */
+const toggled = <T,>(ticked: T[], one: T): T[] => (ticked.includes(one) ? ticked.filter((other) => other !== one) : [...ticked, one]);
+
+/** A point that some job laid open, greased in its course. */
+const keepGrease = (sheet: Schemas['MachineSheet'], point: Schemas['Grease']['points'][number]) =>
+  keepNote(
+    {
+      id: newId(),
+      kind: 'grease',
+      at: new Date().toISOString(),
+      machine_id: sheet.id,
+      point_id: point.id,
+      strokes: point.strokes,
+      note: `With ${point.job?.toLowerCase()}.`,
+    },
+    `${sheet.name}: ${point.name}, ${point.strokes} strokes`,
+  );

@@ -74,6 +74,11 @@ export function MachineLine({ line, person, onLogHours }: Props) {
           {line.stood_down && mayService && <BenchLink to={`${sheet}?lift`}>Look and lift</BenchLink>}
           {!line.stood_down && mayService && line.state !== 'fresh' && <BenchLink to={`${sheet}/service`}>Record service</BenchLink>}
           {mayLog && <QuietButton onPress={onLogHours}>Log hours</QuietButton>}
+          {mayUse(person, line.id) && (
+            <BenchLink to={`/walkaround/${line.id}`} aria-label={`Walk round ${line.name}`}>
+              Walk round
+            </BenchLink>
+          )}
         </QuietActions>
       </Margin>
     </Row>
