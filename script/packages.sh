@@ -17,6 +17,7 @@ missing_packages() {
     if [[ " ${1:-} " = *" browser "* ]]; then
         find_program chromium >/dev/null || echo chromium
         find_program chromedriver >/dev/null || echo chromium-driver
+        find_program pdfinfo >/dev/null || echo poppler-utils
     fi
     if [[ " ${1:-} " = *" load "* ]]; then
         find_program wrk >/dev/null || echo wrk

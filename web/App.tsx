@@ -23,6 +23,7 @@ const WalkaroundPage = lazy(() => import('./walkaround/WalkaroundPage'));
 const StartPage = lazy(() => import('./walkaround/StartPage'));
 const RoundPage = lazy(() => import('./walkaround/RoundPage'));
 const GreaseRoundPage = lazy(() => import('./walkaround/GreaseRoundPage'));
+const FoundPage = lazy(() => import('./walkaround/FoundPage'));
 const WaitingPage = lazy(() => import('./walkaround/WaitingPage'));
 const LabelsPage = lazy(() => import('./walkaround/LabelsPage'));
 const FindingPage = lazy(() => import('./walkaround/FindingPage'));
@@ -72,6 +73,7 @@ export function App() {
           <Route path="/walkaround/labels" element={<LabelsPage />} />
           <Route path="/walkaround/:machine" element={<StartPage />} />
           <Route path="/walkaround/:machine/grease" element={<GreaseRoundPage />} />
+          <Route path="/walkaround/:machine/found" element={<FoundPage />} />
           <Route path="/walkaround/:machine/:kind" element={<RoundPage />} />
           <Route path="/logbook" element={<LogbookPage />} />
           <Route path="/reckoner" element={<ReckonerPage />} />

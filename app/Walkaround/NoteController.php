@@ -29,7 +29,7 @@ final readonly class NoteController
             'notes.*' => ['required', 'array'],
             'notes.*.id' => ['required', 'uuid'],
             'notes.*.kind' => ['required', 'in:reading,look,mended,grease,end'],
-            'notes.*.at' => ['required', 'string', 'regex:/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?(Z|[+-]\d{2}:\d{2})$/'],
+            'notes.*.at' => ['required', 'string', 'date', 'regex:/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?(Z|[+-]\d{2}:\d{2})$/'],
             'notes.*.machine_id' => ['required', 'integer'],
         ]);
         $person = $request->user();

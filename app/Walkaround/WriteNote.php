@@ -48,6 +48,7 @@ final readonly class WriteNote
      */
     public function __invoke(Machine $machine, array $note, Person $by, When $when, ?string $device, Touched $touched): array
     {
+        self::check($note, ['note' => ['nullable', 'string', 'max:1000'], 'confirmed_because' => ['nullable', 'string', 'max:500']]);
         $circumstances = new Circumstances($by, $when, $device, $note['note'] ?? null, $note['confirmed_because'] ?? null);
 
         return match ($note['kind']) {
@@ -87,7 +88,6 @@ final readonly class WriteNote
             'verdict' => ['required_if:said,not_fine', 'nullable', Rule::in(['watch', 'act', 'stand_down'])],
             'words' => ['nullable', 'string', 'max:200'],
             'values' => ['required_if:said,measured', 'nullable', 'array', 'max:20', self::modest()],
-            'note' => ['nullable', 'string', 'max:1000'],
             'replaces' => ['nullable', 'uuid'],
         ], ['title.required_without' => 'Say what it is about.', 'verdict.required_if' => 'Say how bad it is.', 'values.required_if' => 'What was measured is missing.']);
         $said = Said::from($note['said']);
@@ -146,7 +146,7 @@ final readonly class WriteNote
      */
     private function grease(Machine $machine, array $note, Circumstances $circumstances, Touched $touched): array
     {
-        self::check($note, ['point_id' => ['required', 'integer'], 'strokes' => ['required', 'integer', 'between:1,'.self::MOST_STROKES], 'note' => ['nullable', 'string', 'max:1000'], 'replaces' => ['nullable', 'uuid']],
+        self::check($note, ['point_id' => ['required', 'integer'], 'strokes' => ['required', 'integer', 'between:1,'.self::MOST_STROKES], 'replaces' => ['nullable', 'uuid']],
             ['strokes.between' => 'From 1 to '.self::MOST_STROKES.' strokes.']);
         $point = GreasePoint::query()->where('machine_id', $machine->id)->find($note['point_id']) ?? throw Refusal::field('point_id', "{$machine->name} has no such grease point.");
         [$entry] = $this->lineOf($machine, [...$note, 'round' => $note['round'] ?? ['kind' => RoundKind::Grease->value, 'started_at' => $note['at']]], $circumstances, EntryKind::Round);

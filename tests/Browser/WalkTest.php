@@ -208,6 +208,22 @@ final class WalkTest extends BrowserTestCase
         $this->browser->until(fn (): bool => $this->keeper()->ask('GET', "/machines/{$machine['id']}")['body']['line']['meters'][0]['value'] === '91.5', 'the reading');
     }
 
+    public function test_something_that_no_check_looks_at_is_reported(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('ilse');
+        $this->browser->open("/walkaround/{$machine['id']}");
+        $this->browser->press('Something else is wrong with it');
+        $this->browser->type('In your own words', 'Springs open on bumps.');
+        $this->browser->press('Not right, but it can wait');
+        $this->browser->see('Say what it is about.');
+        self::assertSame('Springs open on bumps.', $this->browser->value('In your own words'));
+        $this->browser->type('The part or place', 'Hood catch');
+        $this->browser->press('Not right, but it can wait');
+        $this->browser->see('Hood catch is noted.');
+        $this->browser->until(fn (): bool => array_column($this->walk($machine['id'])['findings'], 'title') === ['Hood catch'], 'the finding');
+    }
+
     public function test_the_keeper_changes_the_sheet_and_prints_labels(): void
     {
         $this->browser->resize(Browser::DESK);

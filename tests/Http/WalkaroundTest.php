@@ -247,10 +247,11 @@ final class WalkaroundTest extends WalkTestCase
             $this->look($other, 'leaks'),
             $this->note($machine, 'reading', ['value' => 'many']),
             $this->look($machine, 'engine_oil', ['said' => 'measured', 'values' => ['observed' => str_repeat('full', 2000)]]),
+            $this->note($machine, 'reading', ['value' => '12', 'note' => str_repeat('long ', 300)]),
             $this->look($machine, 'chute'),
         ]);
 
-        self::assertSame([...array_fill(0, 9, 'refused'), 'written'], array_column($results, 'status'));
+        self::assertSame([...array_fill(0, 10, 'refused'), 'written'], array_column($results, 'status'));
         self::assertSame(['Say how bad it is.'], $results[0]['problem']['errors']['verdict']);
         self::assertSame(['values', 'subject', 'observed', 'point_id', 'machine_id'], array_map(fn (int $index): string => array_key_first($results[$index]['problem']['errors']), [1, 2, 3, 4, 5]));
         self::assertStringContainsString('out of the yard', $results[6]['problem']['detail']);

@@ -2,10 +2,9 @@ import { useCallback, useEffect, useState } from 'react';
 import { type Answered, type Progress, store } from './store';
 
 /** How far a round has come, kept on this device from press to press. */
-export function useProgress(name: string, day: string | undefined) {
+export function useProgress(name: string, day: string) {
   const [progress, setProgress] = useState<Progress | null>(null);
   useEffect(() => {
-    if (!day) return;
     void (async () => {
       const before = await (await store()).get('rounds', name);
       setProgress(before && before.day === day ? before : { started_at: new Date().toISOString(), day, answers: {}, ended: false });

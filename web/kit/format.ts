@@ -46,6 +46,12 @@ export function sinceDay(day: string, today: string): string {
   return days < 60 ? `${days} days ago` : longDay(day);
 }
 
+/** Today by this device's own clock: what is kept here may be of yesterday. */
+export function deviceDay(): string {
+  const now = new Date();
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+}
+
 /** The day before a day. */
 export function dayBefore(day: string): string {
   return new Date(utc(day).getTime() - 86_400_000).toISOString().slice(0, 10);

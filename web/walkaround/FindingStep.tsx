@@ -10,7 +10,8 @@ import { Photos } from './PhotoPick';
 import type { Step } from './roundSteps';
 import { useDigits } from './useDigits';
 
-const USUAL: Schemas['Degree'][] = [
+/** Where no check tells the ways in which something is wrong. */
+export const USUAL_DEGREES: Schemas['Degree'][] = [
   { words: 'Not right, but it can wait', verdict: 'watch' },
   { words: 'Must be seen to', verdict: 'act' },
   { words: 'Not safe to use', verdict: 'stand_down' },
@@ -64,7 +65,7 @@ export function FindingStep({ heading, step, today, answered, onSay }: Props) {
       </Question>
       {otherwise ? (
         <NotFine
-          degrees={check?.degrees ?? USUAL}
+          degrees={check?.degrees ?? USUAL_DEGREES}
           onSay={(saying, ...rest) => onSay({ ...saying, title: finding.title }, ...rest)}
           onBack={() => setOtherwise(false)}
         />

@@ -14,10 +14,10 @@ export type OnSay = (
   photos?: KeptNote['photos'],
 ) => void;
 
-type Props = { degrees: Schemas['Degree'][]; onSay: OnSay; onBack: () => void };
+type Props = { degrees: Schemas['Degree'][]; onSay: OnSay; onBack: () => void; back?: string };
 
 /** In which way something is not fine: one press tells, a note and a picture may go with it. */
-export function NotFine({ degrees, onSay, onBack }: Props) {
+export function NotFine({ degrees, onSay, onBack, back = 'Fine after all' }: Props) {
   const [note, setNote] = useState('');
   const [photos, setPhotos] = useState<KeptNote['photos']>([]);
   const tell = ({ words, verdict }: Schemas['Degree']) =>
@@ -41,7 +41,7 @@ export function NotFine({ degrees, onSay, onBack }: Props) {
       <Presses>
         <PressRow>
           <PhotoPick onAdd={(photo) => setPhotos((before) => [...before, photo])} />
-          <Press onPress={onBack}>Fine after all</Press>
+          <Press onPress={onBack}>{back}</Press>
         </PressRow>
       </Presses>
     </>

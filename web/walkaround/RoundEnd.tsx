@@ -14,6 +14,7 @@ const Told = styled.ul`border-top: 1px solid var(--rule); li { border-bottom: 1p
 const Onward = styled(
   Link,
 )`display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge); color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;`;
+const Beside = styled(Link)`${quietLink} justify-content: center; text-align: center;`;
 const Again = styled.button`${quietLink}`;
 
 type Props = {
@@ -69,6 +70,7 @@ export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
       </Question>
       <Presses>
         <Onward to="/walkaround">Next machine</Onward>
+        <Beside to={`/walkaround/${walk.id}/found`}>Something else is wrong with it</Beside>
       </Presses>
     </>
   );

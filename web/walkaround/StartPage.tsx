@@ -72,6 +72,7 @@ export default function StartPage() {
             </Kind>
           )}
         </Kinds>
+        <BackLink to={`/walkaround/${machine}/found`}>Something else is wrong with it</BackLink>
         {findings.length > 0 && (
           <>
             <p>Asked first, because they were found before:</p>

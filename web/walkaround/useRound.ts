@@ -5,6 +5,7 @@ import { walkQuery } from '../api/queries';
 import { keepNote, onSent } from '../kept/outbox';
 import { type Answered, type KeptNote, newId } from '../kept/store';
 import { useProgress } from '../kept/useProgress';
+import { deviceDay } from '../kit/format';
 import { usePerson } from '../shell/Shell';
 import { roundSteps } from './roundSteps';
 
@@ -15,8 +16,8 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
   const person = usePerson();
   const asked = useQuery(walkQuery(machine));
   const walk = asked.data;
-  const { progress, answered, ended } = useProgress(`${person.id} ${machine} ${kind}`, walk?.today);
-  const told = { ...toldByOthers(walk, kind), ...progress?.answers };
+  const { progress, answered, ended } = useProgress(`${person.id} ${machine} ${kind}`, deviceDay());
+  const told = { ...(walk?.today === progress?.day ? toldByOthers(walk, kind) : {}), ...progress?.answers };
   const steps = walk && progress ? roundSteps(walk, kind, told) : [];
   const round = { kind, started_at: progress?.started_at ?? '' };
   const note = (more: Partial<Schemas['Note']> & Pick<Schemas['Note'], 'kind'>): Schemas['Note'] => ({
