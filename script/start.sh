@@ -66,6 +66,7 @@ start_detached() {
     local options=() option pid
     TOLD=0
     for option in "$@"; do [ "$option" = --detach ] || options+=("$option"); done
+    : >"$STATE/log/start.log"
     setsid "$ROOT/jardinier" start "${options[@]}" </dev/null >"$STATE/log/start.log" 2>&1 &
     pid=$!
     while [ ! -f "$STATE/run/ready" ]; do

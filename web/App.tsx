@@ -21,7 +21,8 @@ const PeoplePage = lazy(() => import('./people/PeoplePage'));
 const AccountPage = lazy(() => import('./people/AccountPage'));
 const WalkaroundPage = lazy(() => import('./walkaround/WalkaroundPage'));
 const StartPage = lazy(() => import('./walkaround/StartPage'));
-const RoundPage = lazy(() => import('./walkaround/RoundPage'));
+const loadRound = () => import('./walkaround/RoundPage');
+const RoundPage = lazy(loadRound);
 const GreaseRoundPage = lazy(() => import('./walkaround/GreaseRoundPage'));
 const FoundPage = lazy(() => import('./walkaround/FoundPage'));
 const WaitingPage = lazy(() => import('./walkaround/WaitingPage'));
@@ -30,6 +31,9 @@ const FindingPage = lazy(() => import('./walkaround/FindingPage'));
 const SheetPage = lazy(() => import('./walkaround/SheetPage'));
 const GreasePage = lazy(() => import('./walkaround/GreasePage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
+
+// Whoever opens a round by its label stands in the cold: it is fetched beside the session, not after it.
+if (/^\/walkaround\/\d+/.test(location.pathname)) void loadRound();
 
 /** The yard to whoever is signed in; otherwise the gate. */
 export function App() {

@@ -61,8 +61,11 @@ final class ScriptTest extends TestCase
 
     public function test_a_killed_start_is_taken_up_again(): void
     {
-        $this->jardinier('start', '--empty', '--detach', '--port', (string) $this->port);
-        posix_kill((int) file_get_contents($this->state().'/run/start.pid'), SIGKILL);
+        [$code, $out] = $this->jardinier('start', '--empty', '--detach', '--port', (string) $this->port);
+        self::assertSame(0, $code, $out);
+        $pid = (int) file_get_contents($this->state().'/run/start.pid');
+        self::assertGreaterThan(1, $pid);
+        posix_kill($pid, SIGKILL);
         usleep(200_000);
         self::assertStringContainsString('Nothing is running.', $this->jardinier('status', '--port', (string) $this->port)[1]);
 
