@@ -6,6 +6,7 @@ import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { AskFields, type Entered, given } from './AskFields';
+import { limitsInWords } from './limitsInWords';
 import { NotFine, type OnSay } from './NotFine';
 import { PhotoPick, PhotosTaken } from './PhotoPick';
 import { useDigits } from './useDigits';
@@ -39,21 +40,6 @@ export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
       {asking === 'measure' && <Measure machine={machine} check={check} before={answered?.values} onSay={onSay} />}
     </>
   );
-}
-
-const LIMIT_OF: Record<Schemas['Check']['limit_source'], string> = {
-  machine: "this machine's",
-  class: "the yard's for its class",
-  common_practice: 'common practice',
-};
-
-/** `Limit, common practice: it may give 1/3 in, when pressed with 15 lbf.` */
-function limitsInWords({ limit_asks, limits, limit_source }: Schemas['Check']): string {
-  const told = limit_asks.flatMap(({ name, label, options }) => {
-    const limit = limits[name];
-    return limit ? `${label.charAt(0).toLowerCase()}${label.slice(1)} ${options.find(({ value }) => value === limit)?.label ?? limit}` : [];
-  });
-  return `Limit, ${LIMIT_OF[limit_source]}: ${told.join(', ')}.`;
 }
 
 function Look({ onSay, onNotFine, level }: { onSay: OnSay; onNotFine: () => void; level: boolean }) {

@@ -38,7 +38,7 @@ export function FindingStep({ heading, step, today, answered, onSay }: Props) {
         title: finding.title,
       },
       finding.verdict,
-      'as before',
+      `as before: ${finding.why || finding.note || finding.title}`,
     );
   const gone = () => onSay({ said: 'fine', title: finding.title }, 'fit', 'gone');
   const notLooked = () => onSay({ said: 'not_looked', title: finding.title }, null, 'not looked at');

@@ -13,18 +13,13 @@ import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Shee
 import { Slip } from '../kit/Slip';
 import { ROUND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
+import { limitsInWords } from './limitsInWords';
 
 type Check = Schemas['Check'];
 type Change = { for: 'machine' | 'class'; dropped?: boolean; position?: number | null; values?: Schemas['CheckValues'] };
 
 const Number_ = styled.span`color: var(--soft); font-size: 15px; margin-right: 10px;`;
 const Rounds = styled.fieldset`border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 8px 20px; legend { font-size: 15px; padding: 0 0 4px; } label { display: flex; gap: 8px; align-items: center; min-height: 44px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
-
-const SOURCES: Record<Check['limit_source'], string> = {
-  machine: "this machine's own",
-  class: "the yard's for this class",
-  common_practice: 'common practice',
-};
 
 /** The keeper changes what is looked at on a machine, and in which order. */
 export default function SheetPage() {
@@ -96,11 +91,7 @@ export default function SheetPage() {
                 {check.window && `, from ${check.window.from} to ${check.window.to}`}
                 {check.after && `, after ${checks.find(({ key }) => key === check.after)?.title ?? check.after}`}
               </p>
-              {Object.keys(check.limits).length > 0 && (
-                <Soft>
-                  Limits: {Object.values(check.limits).join(', ')}; {SOURCES[check.limit_source]}
-                </Soft>
-              )}
+              {Object.keys(check.limits).length > 0 && <Soft>{limitsInWords(check)}</Soft>}
             </Margin>
           </Ruled>
         ))}
