@@ -36,7 +36,7 @@ final readonly class FindingThread
             'course' => $this->finding->course()->value,
             'course_in_words' => $this->finding->course()->label(),
             'why' => trim("{$latest->words} ".($latest->limit_source?->inWords() ?? '')),
-            'do' => $latest->todo ?? '',
+            'do' => $latest->advice ?? '',
             'note' => $latest->note,
             'since' => $yard->dayOf($this->looks[0]->happened_at)->format('Y-m-d'),
             'last_seen' => $yard->dayOf($latest->happened_at)->format('Y-m-d'),

@@ -30,7 +30,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Verdict|null $verdict null where it was not looked at, or read at the wrong moment
  * @property bool $mended
  * @property string|null $words what was seen, or the measurement with its limit
- * @property string|null $todo
+ * @property string|null $advice
  * @property LimitSource|null $limit_source
  * @property array<string, mixed>|null $values as typed
  * @property array{value: string, unit: string, limit: string, falls: bool}|null $worn
@@ -97,7 +97,7 @@ final class Observation extends Model
             'said' => $this->said->value,
             'verdict' => $this->verdict?->value,
             'why' => trim("{$this->words} ".($this->limit_source?->inWords() ?? '')),
-            'do' => $this->todo ?? '',
+            'do' => $this->advice ?? '',
             'values' => (object) ($this->values ?? []),
             'note' => $this->note,
             'at' => $this->happened_at->toAtomString(),

@@ -110,7 +110,7 @@ final readonly class WriteNote
                 Said::Measured => $judged?->verdict,
             },
             'words' => mb_substr($judged->why ?? $note['words'] ?? '', 0, self::LONGEST_WORDS) ?: null,
-            'todo' => $judged === null ? null : mb_substr($judged->do, 0, self::LONGEST_WORDS),
+            'advice' => $judged === null ? null : mb_substr($judged->do, 0, self::LONGEST_WORDS),
             'limit_source' => $judged === null || $check?->limits === [] ? null : $check?->limitSource,
             'values' => $note['values'] ?? null,
             'worn' => $judged?->worn === null ? null : self::worn($judged),

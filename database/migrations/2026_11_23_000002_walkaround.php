@@ -51,7 +51,7 @@ return new class extends Migration
             $table->string('verdict', 12)->nullable();
             $table->boolean('mended')->default(false);
             $table->string('words', 500)->nullable();
-            $table->string('todo', 500)->nullable();
+            $table->string('advice', 500)->nullable();
             $table->string('limit_source', 16)->nullable();
             $table->json('values')->nullable()->comment('as typed');
             $table->json('worn')->nullable()->comment('value, unit, limit, falls');

@@ -55,7 +55,7 @@ final class FuzzTest extends TestCase
     {
         $chance = new Randomizer(new Mt19937(2));
         $values = [null, true, 0, -1, 1.5, '1,5', 'x', '', [], [[]], ['hours' => 5], ['hours' => -5], ['months' => 1], ['months' => 1.5], ['km' => '1/3'], ['value' => '1', 'unit' => 'L'], ['value' => 3, 'at' => '2026-05-14'], ['value' => 3, 'at' => '1'],
-            '2026-05-14', '2026-02-31', [['hours' => 3]], [['date' => '2026-01-01']], ['every' => ['hours' => 100], 'anchor' => 'chart'], ['every' => ['months' => 6], 'first' => [['months' => 1]]], '3 qt', 'us_qt', 1e300, str_repeat('9', 60), ['hours' => 9, 'km' => 9, 'date' => '2026-05-14']];
+            '2026-05-14', '2026-02-31', '0 in', '12 V', '-3 mm', ['slivers'], 'idling', ['deflection' => '0 in', 'force' => '0 lbf'], ['engine' => 'idling', 'slope' => true], [['hours' => 3, 'value' => 'x']], [['strokes' => 1e9]], [['hours' => 3]], [['date' => '2026-01-01']], ['every' => ['hours' => 100], 'anchor' => 'chart'], ['every' => ['months' => 6], 'first' => [['months' => 1]]], '3 qt', 'us_qt', 1e300, str_repeat('9', 60), ['hours' => 9, 'km' => 9, 'date' => '2026-05-14']];
         $sound = [
             'convert' => ['quantity' => '3 qt', 'to' => 'L', 'places' => 2],
             'countdown' => ['meter' => 31.2, 'next_due' => 50, 'step' => 1],
@@ -63,6 +63,14 @@ final class FuzzTest extends TestCase
             'forecast' => ['readings' => [['date' => '2026-04-01', 'hours' => 10], ['date' => '2026-05-14', 'hours' => 60]], 'due_hours' => 100, 'today' => '2026-05-20'],
             'chart' => ['rules' => [['name' => 'Oil', 'first' => [['hours' => 25]], 'every' => ['hours' => 100]]], 'from' => 0, 'to' => 400],
             'chart-read' => ['text' => "Task\t50\t100\nGrease\tX\tX", 'answers' => ['far_end' => 'once'], 'unit' => 'h'],
+            'battery' => ['rest_volts' => '12.7 V', 'loaded_volts' => '12 V', 'seconds' => 10, 'kind' => 'agm', 'max_drop' => '1 V'],
+            'belt-deflection' => ['rest' => '2 in', 'pressed' => '1 1/2 in', 'force' => '15 lbf', 'limit' => ['deflection' => '1/3 in', 'force' => '15 lbf']],
+            'condition' => ['compartment' => 'gearbox', 'seen' => ['grey', 'fuzz'], 'first_service' => true],
+            'consumption' => ['top_ups' => [['hours' => 5, 'amount' => '0.2 L']], 'from' => 0, 'to' => 100, 'limit_per_100h' => '1 L'],
+            'free-play' => ['left' => '1 in', 'right' => '25 mm', 'target' => '1 in', 'tolerance' => '1/4 in', 'max_difference' => '1/8 in'],
+            'grease' => ['points' => [['name' => 'Hub', 'strokes' => 2, 'times' => 3]], 'grams_per_stroke' => '0.9 g', 'cartridge' => '400 g'],
+            'level' => ['method' => 'stick', 'observed' => '1/2', 'protocol' => ['engine' => 'off', 'wait_minutes' => 2], 'actual' => ['engine' => 'off', 'wait_minutes' => 3]],
+            'wear' => ['points' => [['hours' => 0, 'value' => '8 mm'], ['hours' => 90, 'value' => '7 mm'], ['hours' => 210, 'value' => '6 mm']], 'limit' => '1 mm', 'falls' => true],
             'standing' => ['rule' => ['every' => ['hours' => 100, 'months' => 6]], 'start' => null, 'done' => [['hours' => 5, 'date' => '2026-01-01']], 'now' => ['hours' => 9, 'date' => '2026-05-14']],
         ];
         $outcomes = ['answered' => 0, 'refused' => 0];

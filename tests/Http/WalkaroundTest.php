@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\People\Role;
+use Core\Schedule\MachineClass;
 use Illuminate\Support\Str;
 
 /** Rounds, looks, measurements, findings, stand-down: what devices send, and what follows from it. */
@@ -293,6 +294,63 @@ final class WalkaroundTest extends WalkTestCase
 
         self::assertSame($before, $this->getJson('/api/walkaround')->json());
         self::assertTrue(Str::isUuid($this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks.0.id')));
+    }
+
+    public function test_every_class_of_machine_has_a_walk_that_holds_to_the_contract(): void
+    {
+        foreach (MachineClass::cases() as $class) {
+            $unit = $class->usualMeters()[0]->value;
+            $machine = $this->machine(['name' => $class->value, 'class' => $class->value, 'meters' => [['unit' => $unit, 'value' => '0']], 'rules' => []]);
+            $walk = $this->getJson("/api/machines/{$machine}/walk")->assertOk()->json();
+
+            self::assertSame(['daily', 'weekly', 'before_season', 'after_wash'], array_column($walk['rounds'], 'kind'));
+            self::assertSame([], array_diff(array_merge(...array_column($walk['rounds'], 'keys')), array_column($walk['checks'], 'key')), 'every round asks for checks that are there');
+            self::assertNotEmpty($walk['grease']['points'], $class->value);
+            self::assertSame(['wear' => [], 'consumption' => []], $this->getJson("/api/machines/{$machine}/trends")->assertOk()->json());
+            foreach ($walk['checks'] as $check) {
+                self::assertSame($check['measurement'] === null, $check['asks'] === [], "{$class->value} {$check['key']}");
+                self::assertNotEmpty($check['degrees']);
+            }
+        }
+    }
+
+    public function test_what_is_not_measured_has_no_verdict_while_typed(): void
+    {
+        $machine = $this->machine();
+        $this->postJson("/api/machines/{$machine}/checks/leaks/verdict", ['values' => ['left' => '3 mm']])->assertJsonValidationErrors('values');
+        $this->postJson("/api/machines/{$machine}/checks/no-such/verdict", ['values' => []])->assertNotFound();
+        $this->postJson("/api/machines/{$machine}/checks/battery/verdict", [])->assertJsonValidationErrors('values');
+        $this->getJson("/api/machines/{$machine}/findings/no-such")->assertNotFound();
+        self::assertSame(0, \App\Walkaround\Observation::query()->count());
+    }
+
+    public function test_a_machine_kept_by_its_odometer_wears_against_kilometres(): void
+    {
+        $truck = $this->machine(['class' => 'small_truck', 'at' => '2026-01-01', 'began_on' => '2026-01-01', 'meters' => [['unit' => 'km', 'value' => '0']], 'rules' => []]);
+        foreach ([['2026-02-01', '1000', '6 mm'], ['2026-03-01', '2000', '5 mm']] as [$day, $km, $left]) {
+            $this->log($truck, $km, ['at' => "{$day}T07:00:00Z"])->assertCreated();
+            $this->send([$this->look($truck, 'tread', ['said' => 'measured', 'values' => ['left' => $left], 'at' => "{$day}T07:00:00Z", 'round' => ['kind' => 'before_season', 'started_at' => "{$day}T07:00:00Z"]])]);
+        }
+        $wear = $this->getJson("/api/machines/{$truck}/trends")->json('wear.0');
+
+        self::assertSame([['1000', '2000'], 4000], [array_column($wear['points'], 'hours'), $wear['limit_at']['p50']]);
+    }
+
+    public function test_measurements_before_and_after_a_meter_was_replaced_lie_on_one_line(): void
+    {
+        $machine = $this->machine(['class' => 'utility_vehicle', 'at' => '2026-01-01', 'began_on' => '2026-01-01', 'meters' => [['unit' => 'h', 'value' => '0']], 'rules' => []]);
+        $measure = fn (string $day, string $left): array => $this->send([$this->look($machine, 'pads', ['said' => 'measured', 'values' => ['left' => $left], 'at' => "{$day}T07:00:00Z", 'round' => ['kind' => 'before_season', 'started_at' => "{$day}T07:00:00Z"]])]);
+        $this->log($machine, '100', ['at' => '2026-02-01T07:00:00Z'])->assertCreated();
+        $measure('2026-02-01', '8 mm');
+        $this->log($machine, '200', ['at' => '2026-03-01T07:00:00Z'])->assertCreated();
+        $measure('2026-03-01', '7 mm');
+        $this->postJson("/api/machines/{$machine}/meters", ['meter' => 'hours', 'old_value' => '200', 'new_value' => '0', 'at' => '2026-03-02'])->assertCreated();
+        $this->log($machine, '100', ['at' => '2026-05-01T07:00:00Z'])->assertCreated();
+        $measure('2026-05-01', '6 mm');
+
+        $wear = $this->getJson("/api/machines/{$machine}/trends")->json('wear.0');
+        self::assertSame(['100', '200', '300'], array_column($wear['points'], 'hours'));
+        self::assertSame(['p10' => 850, 'p50' => 850, 'p90' => 850], $wear['limit_at']);
     }
 
     public function test_the_list_asks_no_more_of_the_database_for_more_machines(): void
