@@ -9,12 +9,13 @@ use App\Yard\Machine;
 use App\Yard\Meter;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Core\Meter\MeterUnit;
 
 /** What a machine had run at any moment, by the meter it is kept by: between two readings along the straight line. */
 final readonly class RunAt
 {
     /** @param  list<array{int, BigDecimal}>  $readings  seconds since 1970 and what was run, in order */
-    private function __construct(private array $readings)
+    private function __construct(private array $readings, public MeterUnit $unit)
     {
     }
 
@@ -24,7 +25,7 @@ final readonly class RunAt
         $readings = Entry::query()->whereIn('meter_id', $meters->keys())->whereNull('struck_at')->orderBy('happened_at')->orderBy('value')->toBase()->get(['meter_id', 'value', 'happened_at'])
             ->map(fn (object $row): array => [(int) strtotime("{$row->happened_at} UTC"), ($meters[$row->meter_id] ?? throw new \LogicException('Its meter is gone.'))->reckoned($row->value)])->all();
 
-        return new self(array_values($readings));
+        return new self(array_values($readings), $meters->first()?->unit->isDistance() === true ? MeterUnit::Kilometres : MeterUnit::Hours);
     }
 
     /** Null where the meter was never read. */

@@ -16,6 +16,7 @@ use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
+use Core\Meter\MeterUnit;
 use Illuminate\Database\Eloquent\Collection;
 
 /** How parts wear and what housings use, against what the machine has run. */
@@ -38,7 +39,7 @@ final class TrendShape
             if ($worn->isNotEmpty()) {
                 $wear[] = self::wear((string) $subject, $worn, $run);
             }
-            if ($sheet->find((string) $subject)?->measurement === Measurement::Level) {
+            if ($run->unit === MeterUnit::Hours && $sheet->find((string) $subject)?->measurement === Measurement::Level) {
                 $used[] = self::consumption($machine, (string) $subject, $ofOne, $sheet->find((string) $subject)->limits['most_per_100h'] ?? null, $run);
             }
         }
@@ -79,13 +80,14 @@ final class TrendShape
         if ($points === []) {
             return null;
         }
-        $trend = WearTrend::of(array_map(fn (array $point): array => [$point['hours'], $point['value']], $points), $limit, $falls);
+        $trend = WearTrend::of(array_map(fn (array $point): array => [$point['hours'], $point['value']], $points), $limit, $falls, $run->unit);
         $hours = fn (?float $hours): ?int => $hours === null ? null : (int) round($hours);
 
         return [
             'subject' => $subject,
             'title' => $last->title,
             'unit' => $unit->symbol(),
+            'along' => $run->unit->value,
             'limit' => (string) $limit->stripTrailingZeros(),
             'falls' => $falls,
             'points' => array_map(fn (array $point): array => ['id' => $point['look']->uuid, 'at' => $point['look']->happened_at->toAtomString(), 'hours' => (string) $point['hours'], 'value' => (string) $point['value']], $points),

@@ -8,12 +8,13 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Core\Measure\Plain;
+use Core\Meter\MeterUnit;
 
 /** How a part wears against hours, and when it comes to its limit: a straight line with its prediction interval. */
 final readonly class WearTrend
 {
-    /** A part that may come to its limit within so many hours is watched. */
-    private const NEAR = 50;
+    /** A part that may come to its limit within so much is watched. */
+    private const NEAR = ['h' => 50, 'km' => 1000, 'mi' => 600];
 
     private const TENTHS = 0.9;
 
@@ -35,8 +36,9 @@ final readonly class WearTrend
      * @param  non-empty-list<array{BigDecimal, BigDecimal}>  $points  hours and what was measured then
      * @param  BigDecimal  $limit  in the same unit
      * @param  bool  $falls  whether the part wears down to the limit, or grows up to it
+     * @param  MeterUnit  $along  what the first of each point counts
      */
-    public static function of(array $points, BigDecimal $limit, bool $falls): self
+    public static function of(array $points, BigDecimal $limit, bool $falls, MeterUnit $along = MeterUnit::Hours): self
     {
         usort($points, fn (array $one, array $other): int => $one[0]->compareTo($other[0]));
         [$hours, $last] = $points[array_key_last($points)];
@@ -55,23 +57,23 @@ final readonly class WearTrend
         $nearest = $between[0] ?? $middle->toFloat();
         $verdict = match (true) {
             $beyond => Verdict::Act,
-            $nearest - $hours->toFloat() <= self::NEAR => Verdict::Watch,
+            $nearest - $hours->toFloat() <= self::NEAR[$along->value] => Verdict::Watch,
             default => Verdict::Fit,
         };
 
-        return new self($line, $between[0] ?? null, $middle, $between[1] ?? null, $verdict, self::why($line, $beyond, $between, $middle));
+        return new self($line, $between[0] ?? null, $middle, $between[1] ?? null, $verdict, self::why($line, $beyond, $between, $middle, $along->value));
     }
 
     /** @param  array{float, float}|null  $between */
-    private static function why(StraightLine $line, bool $beyond, ?array $between, BigRational $middle): string
+    private static function why(StraightLine $line, bool $beyond, ?array $between, BigRational $middle, string $unit): string
     {
         $hours = fn (float $hours): string => number_format(max(0, $hours));
 
         return match (true) {
             $beyond => 'It is beyond its limit.',
-            $between !== null => "By {$line->count} measurements it reaches the limit between {$hours($between[0])} and {$hours($between[1])} h, most likely near {$hours($middle->toFloat())} h.",
-            $line->count < 3 => 'By two measurements it reaches the limit near '.Plain::number($middle->toScale(0, RoundingMode::HALF_UP)).' h; a third is needed to say how sure that is.',
-            default => "By {$line->count} measurements it reaches the limit near ".Plain::number($middle->toScale(0, RoundingMode::HALF_UP)).' h, but they scatter too widely to say between which hours.',
+            $between !== null => "By {$line->count} measurements it reaches the limit between {$hours($between[0])} and {$hours($between[1])} {$unit}, most likely near {$hours($middle->toFloat())} {$unit}.",
+            $line->count < 3 => 'By two measurements it reaches the limit near '.Plain::number($middle->toScale(0, RoundingMode::HALF_UP))." {$unit}; a third is needed to say how sure that is.",
+            default => "By {$line->count} measurements it reaches the limit near ".Plain::number($middle->toScale(0, RoundingMode::HALF_UP))." {$unit}, but they scatter too widely to say between which.",
         };
     }
 }

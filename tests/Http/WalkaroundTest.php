@@ -333,7 +333,8 @@ final class WalkaroundTest extends WalkTestCase
         }
         $wear = $this->getJson("/api/machines/{$truck}/trends")->json('wear.0');
 
-        self::assertSame([['1000', '2000'], 4000], [array_column($wear['points'], 'hours'), $wear['limit_at']['p50']]);
+        self::assertSame([['1000', '2000'], 4000, 'km'], [array_column($wear['points'], 'hours'), $wear['limit_at']['p50'], $wear['along']]);
+        self::assertStringContainsString('near 4,000 km', $wear['why']);
     }
 
     public function test_measurements_before_and_after_a_meter_was_replaced_lie_on_one_line(): void

@@ -94,7 +94,7 @@ function FindingRow({ machine, finding, today }: { machine: number; finding: Sch
 
 function lastOf(wear: Schemas['Trends']['wear'][number]): string {
   const last = wear.points.at(-1);
-  return `${last?.value} ${wear.unit} at ${last?.hours} h; limit ${wear.limit} ${wear.unit}`;
+  return `${last?.value} ${wear.unit} at ${last?.hours} ${wear.along}; limit ${wear.limit} ${wear.unit}`;
 }
 
 type TrendProps = { machine: number; subject: string; title: string; verdict: Schemas['Verdict']; says: string; why: string };

@@ -38,7 +38,7 @@ export function WearChart({ wear }: { wear: Wear }) {
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
-        aria-label={`${wear.title} against hours, limit ${wear.limit} ${wear.unit}. ${wear.why}`}
+        aria-label={`${wear.title} against ${wear.along === 'h' ? 'hours' : wear.along}, limit ${wear.limit} ${wear.unit}. ${wear.why}`}
         fontSize="13"
         fill="var(--ink)"
       >
@@ -53,7 +53,7 @@ export function WearChart({ wear }: { wear: Wear }) {
           <g key={hours}>
             <line x1={x(hours)} x2={x(hours)} y1={HEIGHT - FOOT} y2={HEIGHT - FOOT + 6} stroke="var(--line)" />
             <text x={x(hours)} y={HEIGHT - 8} textAnchor="middle">
-              {count(hours)} h
+              {count(hours)} {wear.along}
             </text>
           </g>
         ))}
@@ -82,7 +82,9 @@ export function WearChart({ wear }: { wear: Wear }) {
             {wear.points.map((point) => (
               <tr key={point.id}>
                 <td>{instant(point.at, true)}</td>
-                <td>{count(Number(point.hours))} h</td>
+                <td>
+                  {count(Number(point.hours))} {wear.along}
+                </td>
                 <td>{point.value}</td>
               </tr>
             ))}
