@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Contract\Versioned;
-use App\Yard\Machine;
 use App\Yard\WrittenInterval;
 use Core\Grease\EndSign;
 use Core\Grease\GreasePoint as CorePoint;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A grease point of one machine.
@@ -31,7 +29,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $y
  * @property bool $retired
  * @property int $version
- * @property-read Machine $machine
  */
 final class GreasePoint extends Model
 {
@@ -46,12 +43,6 @@ final class GreasePoint extends Model
     protected function casts(): array
     {
         return ['every' => 'array', 'end_sign' => EndSign::class, 'retired' => 'boolean', 'position' => 'float'];
-    }
-
-    /** @return BelongsTo<Machine, $this> */
-    public function machine(): BelongsTo
-    {
-        return $this->belongsTo(Machine::class);
     }
 
     public function toCore(): CorePoint

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
-use App\Logbook\Entry;
 use App\People\Person;
 use Carbon\CarbonImmutable;
 use Core\Inspect\LimitSource;
@@ -39,7 +38,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $person_id
  * @property string|null $replaces the observation of the same person that it stands for
  * @property CarbonImmutable|null $struck_at
- * @property-read Entry $entry
  * @property-read Person $person
  * @property-read Collection<int, Photo> $photos
  */
@@ -52,12 +50,6 @@ final class Observation extends Model
     protected function casts(): array
     {
         return ['said' => Said::class, 'verdict' => Verdict::class, 'limit_source' => LimitSource::class, 'mended' => 'boolean', 'values' => 'array', 'worn' => 'array', 'happened_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime'];
-    }
-
-    /** @return BelongsTo<Entry, $this> */
-    public function entry(): BelongsTo
-    {
-        return $this->belongsTo(Entry::class);
     }
 
     /** @return BelongsTo<Person, $this> */

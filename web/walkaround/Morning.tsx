@@ -54,7 +54,7 @@ export function Morning() {
                 <Link to={`/machines/${finding.machine_id}/findings/${finding.subject}`}>
                   {finding.machine}: {finding.title.charAt(0).toLowerCase() + finding.title.slice(1)}
                 </Link>{' '}
-                <Soft>{finding.since === data.today ? 'new today' : `since ${sinceDay(finding.since, data.today)}`}</Soft>
+                <Soft>{finding.since === data.today ? 'new today' : openFor(sinceDay(finding.since, data.today))}</Soft>
               </li>
             ))}
             {data.open_findings > SHOWN && <li>and {data.open_findings - SHOWN} more</li>}
@@ -80,6 +80,9 @@ export function Morning() {
     </Sheet>
   );
 }
+
+/** `since Friday`, `for 9 days` */
+const openFor = (since: string): string => (since.endsWith(' ago') ? `for ${since.replace(' ago', '')}` : `since ${since}`);
 
 function walkedHeading(data: Schemas['Morning']): string {
   const machines = new Set(data.walked.map(({ machine_id }) => machine_id)).size;

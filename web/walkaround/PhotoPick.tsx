@@ -7,10 +7,8 @@ import { Press } from '../kit/Hands';
 
 const Shown = styled.ul`display: flex; gap: 8px; flex-wrap: wrap; img { width: 76px; height: 76px; object-fit: cover; border: 2px solid var(--ink); border-radius: 3px; display: block; }`;
 
-type Props = { photos: KeptNote['photos']; onAdd: (photo: KeptNote['photos'][number]) => void };
-
 /** Takes a picture or picks one; it is made small here, before it is kept. */
-export function PhotoPick({ onAdd }: Omit<Props, 'photos'>) {
+export function PhotoPick({ onAdd }: { onAdd: (photo: KeptNote['photos'][number]) => void }) {
   const input = useRef<HTMLInputElement>(null);
   const [wrong, setWrong] = useState('');
   const add = async (file: File | undefined) => {

@@ -20,7 +20,6 @@ const Again = styled.button`${quietLink}`;
 type Props = {
   heading: RefObject<HTMLHeadingElement | null>;
   walk: Schemas['Walk'];
-  kind: Schemas['RoundKind'];
   steps: Step[];
   answers: Record<string, Answered>;
   onOpen: (key: string) => void;

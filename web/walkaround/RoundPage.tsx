@@ -103,7 +103,7 @@ export default function RoundPage() {
           onSay={(...said) => round.say(step.key, step.title, ...said).then(() => next(said[2] || 'told'))}
         />
       )}
-      {!step && <RoundEnd heading={heading} walk={walk} kind={kind} steps={steps} answers={answers} onOpen={go} />}
+      {!step && <RoundEnd heading={heading} walk={walk} steps={steps} answers={answers} onOpen={go} />}
       {before && step && (
         <BackLink to={`?at=${encodeURIComponent(before.key)}`} style={{ fontSize: 16 }}>
           Back to {before.title.charAt(0).toLowerCase() + before.title.slice(1)}
