@@ -231,13 +231,19 @@ final class Browser
     }
 
     /**
-     * Nobody is signed in and nothing is kept on the device; an answer still under way may bring the old session back, so it is looked at.
+     * Nobody is signed in and nothing is kept on the device. The session is ended at the yard too, because an answer still under way may bring its
+     * cookie back.
      *
      * @param  list<string>  $forgets
      */
     public function startAfresh(array $forgets = ['local_storage', 'indexeddb']): void
     {
         $this->until(function () use ($forgets): bool {
+            $this->asyncScript(<<<'JS'
+                const done = arguments[arguments.length - 1];
+                const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(location.protocol === 'data:' ? '' : document.cookie)?.[1] ?? '');
+                if (token) fetch('/api/session', {method: 'DELETE', headers: {'X-XSRF-TOKEN': token, Accept: 'application/json'}}).then(done, done); else done();
+                JS);
             $this->driver->get('about:blank');
             $this->command('Network.clearBrowserCookies', []);
             $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => implode(',', $forgets)]);

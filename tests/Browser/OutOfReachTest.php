@@ -51,10 +51,11 @@ final class OutOfReachTest extends BrowserTestCase
 
         $this->browser->outOfReach(false);
         $this->browser->open('/walkaround');
-        $this->browser->until(fn (): bool => str_contains($this->browser->text(), 'Sign in') || ! str_contains($this->browser->text(), 'to be sent'), 'the yard to answer');
+        $this->browser->until(fn (): bool => str_contains($this->browser->text(), 'Sign in') || str_contains($this->browser->text(), 'walked today'), 'the yard to answer');
         if ($this->browser->offers('Sign in')) {
             $this->signIn('nell');
         }
+        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks'] ?? []) === 11, 'every look to be sent');
         $this->browser->notSee('to be sent');
         $entries = $this->entries($machine['id'], 'round');
         self::assertCount(1, $entries);
@@ -77,6 +78,7 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->see('1 note waits to be sent');
         $this->browser->outOfReach(false);
         $this->browser->script('window.dispatchEvent(new Event("online"))');
+        $this->browser->until(fn (): bool => count($this->walk($tractor['id'])['findings'] ?? []) === 1, 'the measurement to be sent');
         $this->browser->notSee('to be sent');
         self::assertSame('act', $this->walk($tractor['id'])['findings'][0]['verdict']);
         $this->browser->open("/walkaround/{$tractor['id']}/weekly?at=belt");
