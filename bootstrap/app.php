@@ -8,7 +8,7 @@ use App\Contract\Refusal;
 use App\Contract\SecurityHeaders;
 use App\People\SessionOrToken;
 use App\Yard\Commands\RebuildYard;
-use Core\Reckoner\BadInput;
+use Core\Form\BadInput;
 use Core\Reckoner\UnknownCalculator;
 use Database\Demo\DemoAccounts;
 use Database\Demo\LoadDemo;

@@ -8,6 +8,8 @@ return [
     'debug' => (bool) env('APP_DEBUG', false),
     'url' => env('APP_URL', 'http://127.0.0.1'),
     'timezone' => 'UTC',
+    // A test server has a day of its own, the same whenever it runs.
+    'clock_ahead_seconds' => (int) env('CLOCK_AHEAD_SECONDS', 0),
     'key' => env('APP_KEY'),
     'cipher' => 'AES-256-CBC',
 ];

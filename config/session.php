@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 return [
     'driver' => env('SESSION_DRIVER', 'file'),
-    'lifetime' => 60 * 24 * 14,
+    // Browsers and files count by the real clock, so a server with a day of its own must keep its sessions for years.
+    'lifetime' => 60 * 24 * (env('CLOCK_AHEAD_SECONDS') ? 36_500 : 14),
     'expire_on_close' => false,
     'encrypt' => false,
     'files' => storage_path('framework/sessions'),

@@ -63,7 +63,7 @@ when_changed() {
 
 ensure_php_packages() {
     mkdir -p var bootstrap/cache
-    when_changed vendor/.installed 'composer.json compat' \
+    when_changed vendor/.installed composer.json \
         step 'Installing the PHP packages' 'Is there a network? Start again when there is.' var/composer.log composer install --no-interaction --no-progress
 }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // The command-line door to the calculators: reckon.php NAME 'JSON'. Answers on standard output, problems on standard error.
 
-use Core\Reckoner\BadInput;
+use Core\Form\BadInput;
 use Core\Reckoner\Catalogue;
 use Core\Reckoner\UnknownCalculator;
 

@@ -13,7 +13,7 @@ test_command() {
     esac
 }
 
-run_suites() { php -d memory_limit=1G vendor/bin/phpunit --testsuite "$1" "${@:2}"; }
+run_suites() { time php -d memory_limit=1G vendor/bin/phpunit --testsuite "$1" --log-junit var/junit-$1.xml "${@:2}"; }
 
 suite_http() { run_suites http; }
 suite_browser() { run_suites browser; }

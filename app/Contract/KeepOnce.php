@@ -57,7 +57,7 @@ final class KeepOnce
     {
         $row = ['person_id' => $this->personId($request), 'key' => $key];
         $fingerprint = hash('sha256', $request->method().' '.$request->path()."\n".$request->getContent());
-        if (DB::table('idempotency_keys')->insertOrIgnore([...$row, 'fingerprint' => $fingerprint]) === 1) {
+        if (DB::table('idempotency_keys')->insertOrIgnore([...$row, 'fingerprint' => $fingerprint, 'created_at' => now()]) === 1) {
             if (random_int(1, self::CLEARED_EVERY) === 1) {
                 DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
             }

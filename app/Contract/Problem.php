@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Contract;
 
-use Core\Reckoner\BadInput;
+use Core\Form\BadInput;
 use Core\Reckoner\UnknownCalculator;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;

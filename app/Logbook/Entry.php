@@ -52,6 +52,9 @@ final class Entry extends Model
 {
     public $timestamps = false;
 
+    /** What there is to ask about it, where it was written just now. */
+    public ?string $doubt = null;
+
     protected $guarded = [];
 
     protected function casts(): array

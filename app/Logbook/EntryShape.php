@@ -35,6 +35,7 @@ final class EntryShape
             'by' => $entry->person?->name,
             'device' => $entry->device,
             'note' => $entry->note,
+            'doubt' => $entry->doubt,
             'readings' => ($entry->kind === EntryKind::Reading ? collect([$entry]) : $entry->parts)->map(self::reading(...))->values()->all(),
             'tasks' => $entry->tasks->map(fn (EntryTask $task): array => ['rule_id' => $task->rule_id, 'task' => $task->task, 'kind' => $task->kind->value])->all(),
             'confirmed_because' => $entry->confirmed_because ?? $entry->parts->value('confirmed_because'),

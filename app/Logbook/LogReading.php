@@ -16,6 +16,7 @@ use Core\Measure\Plain;
 use Core\Meter\Judgement;
 use Core\Meter\Reading;
 use Core\Meter\ReadingKind;
+use Core\Schedule\Day;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Writes a reading down, asking first where it can hardly be right. */
@@ -36,12 +37,13 @@ final readonly class LogReading
     {
         $meter = $machine->meterAt($circumstances->when->at, $given->distance)
             ?? throw Refusal::field($field, "{$machine->name} has no ".($given->distance ? 'odometer' : 'hour meter').'.');
-        $judgement = $this->judge($meter, $given->value, $circumstances->when);
+        $judgement = $this->judge($meter, $given->value, $circumstances->when, $given->typed);
         if (! $judgement->isPlausible() && trim((string) $circumstances->confirmedBecause) === '') {
             throw new Refusal(new Problem(409, 'implausible-reading', 'Can this be right?', $this->question($judgement, $given), [$field => [$judgement->why]], [
                 'kind' => $judgement->kind->value,
                 'typed' => $given->typed,
-                'suggestion' => $judgement->suggestion === null ? null : (string) $judgement->suggestion,
+                'suggestion' => $judgement->suggestion() === null ? null : (string) $judgement->suggestion(),
+                'suggestions' => array_map(strval(...), $judgement->suggestions()),
             ]));
         }
 
@@ -55,6 +57,7 @@ final readonly class LogReading
             'note' => isset($links['part_of_id']) ? null : $circumstances->note,
             'confirmed_because' => $judgement->isPlausible() ? null : $circumstances->confirmedBecause,
         ]);
+        $reading->doubt = $judgement->isFarAboveUsual ? $judgement->why : null;
         WeeklyReadings::add($reading, $this->yard);
         ClassSeason::forgetIfItRestsOn($reading->happened_at, $machine->class, $this->yard);
 
@@ -62,9 +65,9 @@ final readonly class LogReading
     }
 
     /** Held against the reading before it, and the one after it where it arrives late. */
-    public function judge(Meter $meter, BigDecimal $value, When $when): Judgement
+    public function judge(Meter $meter, BigDecimal $value, When $when, ?string $typed = null): Judgement
     {
-        $reading = new Reading($value, $when->at, $when->dayOnly);
+        $reading = new Reading($value, $when->at, $when->dayOnly, $typed);
         $judgement = $this->against($this->lastBefore($meter, $when), $reading, $meter);
         $after = $this->neighbour($meter, fn (Builder $query) => $query->where('happened_at', '>', $when->at)->orderBy('happened_at')->orderBy('value'));
         if (! $judgement->isPlausible() || $after === null) {
@@ -85,10 +88,12 @@ final readonly class LogReading
     private function against(?Reading $before, Reading $after, Meter $meter): Judgement
     {
         if ($before !== null && $before->daysUntil($after) < 1) {
-            [$before, $after] = [Reading::onDay($before->value, $this->yard->dayOf($before->at)), Reading::onDay($after->value, $this->yard->dayOf($after->at))];
+            [$before, $after] = [Reading::onDay($before->value, $this->yard->dayOf($before->at)), Reading::onDay($after->value, $this->yard->dayOf($after->at), $after->typed)];
         }
 
-        return Judgement::of($before, $after, $meter->unit->mostPerDay(), unit: $meter->unit);
+        $usual = $before === null ? null : WeeklyReadings::ofMeter($meter->id)->usualPerWeek(Day::number($this->yard->dayOf($after->at)));
+
+        return Judgement::of($before, $after, $meter->unit->mostPerDay(), unit: $meter->unit, perWeek: $usual);
     }
 
     /** @param  \Closure(Builder<Entry>): Builder<Entry>  $which */
@@ -102,8 +107,9 @@ final readonly class LogReading
     private function question(Judgement $judgement, GivenReading $given): string
     {
         return $judgement->why.match (true) {
-            $judgement->suggestion !== null => ' Did you mean '.Plain::number($judgement->suggestion).'?',
+            $judgement->suggestions() !== [] => ' Did you mean '.Plain::either(array_map(Plain::number(...), $judgement->suggestions())).'?',
             $judgement->kind === ReadingKind::Lower => ' Was the meter replaced?',
+            $judgement->kind === ReadingKind::RolledOver => ' Has it?',
             default => ' Is that so?',
         };
     }

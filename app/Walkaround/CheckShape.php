@@ -38,7 +38,7 @@ final class CheckShape
             'rounds' => array_column($check->rounds, 'value'),
             'degrees' => array_map(fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value], $check->degrees()),
             'measurement' => $check->measurement?->value,
-            'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->asks() ?? []),
+            'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->asks($check->limits) ?? []),
             'limit_asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->limits() ?? []),
             'limits' => (object) $check->limits,
             'limit_source' => $check->limitSource->value,

@@ -32,7 +32,7 @@ final class KeepPhoto
             return $kept->observation === $observation && $kept->person_id === $by->id ? $kept : throw Refusal::field('id', 'This id belongs to another picture.');
         }
         $picture = $this->read($file->getPathname());
-        $photo = new Photo(['uuid' => strtolower($uuid), 'machine_id' => $machine->id, 'observation' => strtolower($observation), 'person_id' => $by->id, 'width' => imagesx($picture), 'height' => imagesy($picture)]);
+        $photo = new Photo(['uuid' => strtolower($uuid), 'machine_id' => $machine->id, 'observation' => strtolower($observation), 'person_id' => $by->id, 'width' => imagesx($picture), 'height' => imagesy($picture), 'created_at' => now()]);
         $photo->bytes = $this->write($picture, $photo->path());
         $photo->save();
 

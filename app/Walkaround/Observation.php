@@ -32,7 +32,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $advice
  * @property LimitSource|null $limit_source
  * @property array<string, mixed>|null $values as typed
- * @property array{value: string, unit: string, limit: string, falls: bool}|null $worn
+ * @property array{value: string, unit: string, limit: string, resolution: string, falls: bool}|null $worn
  * @property string|null $note
  * @property CarbonImmutable $happened_at
  * @property int $person_id

@@ -6,6 +6,7 @@ namespace App\Walkaround;
 
 use App\Yard\Machine;
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use Core\Inspect\CheckSheet;
@@ -71,16 +72,19 @@ final class TrendShape
         $limit = BigDecimal::of($last->worn['limit'] ?? 0);
         $falls = $last->worn['falls'] ?? true;
         $points = [];
+        $resolution = BigRational::zero();
         foreach ($looks as $look) {
             $hours = $run->at($look->happened_at);
             if ($hours !== null && $look->worn !== null) {
-                $points[] = ['hours' => $hours, 'value' => Quantity::of($look->worn['value'], Unit::from($look->worn['unit']))->to($unit)->rounded(), 'look' => $look];
+                $own = Unit::from($look->worn['unit']);
+                $points[] = ['hours' => $hours, 'value' => Quantity::of($look->worn['value'], $own)->to($unit)->rounded(), 'look' => $look];
+                $resolution = BigRational::max($resolution, BigRational::of($look->worn['resolution'])->multipliedBy($own->factor())->dividedBy($unit->factor()));
             }
         }
         if ($points === []) {
             return null;
         }
-        $trend = WearTrend::of(array_map(fn (array $point): array => [$point['hours'], $point['value']], $points), $limit, $falls, $run->unit);
+        $trend = WearTrend::of(array_map(fn (array $point): array => [$point['hours'], $point['value']], $points), $limit, $falls, $run->unit, $resolution);
         $hours = fn (?float $hours): ?int => $hours === null ? null : (int) round($hours);
 
         return [

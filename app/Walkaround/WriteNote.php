@@ -239,13 +239,13 @@ final readonly class WriteNote
         return $check->judge($values, new Occasion($this->yard->dayOf($at), $this->yard->coldestNight()));
     }
 
-    /** @return array{value: string, unit: string, limit: string, falls: bool} */
+    /** @return array{value: string, unit: string, limit: string, resolution: string, falls: bool} */
     private static function worn(Judged $judged): array
     {
         $worn = $judged->worn ?? throw new \LogicException('Nothing wears here.');
         $limit = $worn->limit->to($worn->value->unit);
 
-        return ['value' => (string) $worn->value->rounded(), 'unit' => $worn->value->unit->value, 'limit' => (string) $limit->rounded(), 'falls' => $worn->falls];
+        return ['value' => (string) $worn->value->rounded(), 'unit' => $worn->value->unit->value, 'limit' => (string) $limit->rounded(), 'resolution' => (string) $worn->resolution->simplified(), 'falls' => $worn->falls];
     }
 
     /** What people enter is short. */

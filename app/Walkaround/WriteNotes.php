@@ -11,7 +11,7 @@ use App\People\Person;
 use App\Yard\Machine;
 use App\Yard\Yard;
 use App\Yard\YardLine;
-use Core\Reckoner\BadInput;
+use Core\Form\BadInput;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -77,7 +77,7 @@ final readonly class WriteNotes
                 }
                 Gate::forUser($by)->authorize($note['kind'] === 'mended' ? 'service' : 'log', $machine);
                 $result = ($this->writeNote)($machine, $note, $by, $this->when($note['at'], $behind), $device, $touched);
-                DB::table('sent_notes')->insert(['uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint, 'result' => json_encode((object) $result, JSON_THROW_ON_ERROR)]);
+                DB::table('sent_notes')->insert(['uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint, 'result' => json_encode((object) $result, JSON_THROW_ON_ERROR), 'created_at' => now()]);
 
                 return $result;
             });

@@ -9,7 +9,7 @@ use App\Logbook\Circumstances;
 use App\Logbook\EntryKind;
 use App\Logbook\When;
 use Brick\Math\BigDecimal;
-use Core\Reckoner\Answer;
+use Core\Form\Written;
 use Core\Schedule\Consequence;
 use Core\Schedule\Point;
 use Illuminate\Http\JsonResponse;
@@ -70,8 +70,8 @@ final readonly class RuleController
 
         return new JsonResponse(['consequences' => array_map(fn (Consequence $one): array => [
             'anchor' => $one->anchor->value,
-            'runs_for' => Answer::number($one->runsFor()),
-            'over_book' => Answer::number($one->overBook()),
+            'runs_for' => Written::number($one->runsFor()),
+            'over_book' => Written::number($one->overBook()),
             'in_words' => $one->inWords($unit),
         ], Consequence::ofBoth($held, $facts->start, [...$facts->done, ...$done], $done[0] ?? $reckoning->now(), $facts->skipped))]);
     }

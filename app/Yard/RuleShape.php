@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use Core\Form\Written;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Procedure\Caution;
-use Core\Reckoner\Answer;
 use Core\Schedule\TaskStanding;
 use Core\Schedule\Tightening;
 
@@ -35,18 +35,18 @@ final class RuleShape
             'standing' => [
                 'state' => $standing->state->value,
                 'due' => [
-                    'hours' => Answer::number(($points['hours'] ?? null)?->at),
-                    'distance' => $km === null ? null : Answer::number($unit->fromReckoned($km->at)),
-                    'date' => Answer::day($standing->dueDate()),
+                    'hours' => Written::number(($points['hours'] ?? null)?->at),
+                    'distance' => $km === null ? null : Written::number($unit->fromReckoned($km->at)),
+                    'date' => Written::day($standing->dueDate()),
                 ],
                 'remaining' => [
-                    'hours' => Answer::number(($points['hours'] ?? null)?->remaining()),
-                    'distance' => $km === null ? null : Answer::number($unit->fromReckoned($km->remaining())),
-                    'days' => Answer::number(($points['date'] ?? null)?->remaining()),
+                    'hours' => Written::number(($points['hours'] ?? null)?->remaining()),
+                    'distance' => $km === null ? null : Written::number($unit->fromReckoned($km->remaining())),
+                    'days' => Written::number(($points['date'] ?? null)?->remaining()),
                 ],
                 'limiting' => $standing->limiting?->limit->value,
-                'runs_for' => Answer::number($standing->runsFor()),
-                'share_used' => Answer::number($standing->shareUsed()),
+                'runs_for' => Written::number($standing->runsFor()),
+                'share_used' => Written::number($standing->shareUsed()),
                 'expected_days' => $task->expectedDays,
                 'when' => LineShape::passage($task->when),
                 'when_in_words' => $task->when === null || $task->expectedDays <= 0 || $task->when->isCertain() ? null : ucfirst($task->when->inWords($reckoning->yard->today())).'.',

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The last reading of each week of one meter, kept so that a forecast need not read years of the logbook. It follows from the entries and can be made
+ * The first reading and the last of each week of one meter, kept so that a forecast need not read years of the logbook. It follows from the entries and can be made
  * again at any time.
  *
  * @property int $meter_id
@@ -36,10 +36,21 @@ final class WeeklyReadings extends Model
         return ['weekly' => 'array'];
     }
 
+    public static function ofMeter(int $meterId): self
+    {
+        return self::query()->find($meterId) ?? new self(['meter_id' => $meterId, 'weekly' => []]);
+    }
+
+    /** What the meter usually gains in a week, in its own unit; null where that is not known. */
+    public function usualPerWeek(int $day): ?float
+    {
+        return MeterHistory::ofPairs(array_map(fn (array $pair): array => [$pair[0], (float) $pair[1]], $this->weekly))->usualPerWeek($day);
+    }
+
     /** After a reading was written down. */
     public static function add(Entry $reading, Yard $yard): void
     {
-        $kept = self::query()->find($reading->meter_id) ?? new self(['meter_id' => $reading->meter_id, 'weekly' => []]);
+        $kept = self::ofMeter($reading->meter_id);
         $day = Day::number($yard->dayOf($reading->happened_at));
         $kept->weekly = self::lastOfEach([...$kept->weekly, [$day, self::plain((string) $reading->value)]]);
         $kept->save();
@@ -120,12 +131,12 @@ final class WeeklyReadings extends Model
     private static function lastOfEach(array $pairs): array
     {
         usort($pairs, fn (array $one, array $other): int => [$one[0], (float) $one[1]] <=> [$other[0], (float) $other[1]]);
-        $last = [];
+        $last = $pairs === [] ? [] : ['first' => $pairs[0]];
         foreach ($pairs as $pair) {
             $last[MeterHistory::week($pair[0])] = $pair;
         }
 
-        return array_values($last);
+        return array_values(array_column($last, null, 0));
     }
 
     private static function plain(string $decimal): string

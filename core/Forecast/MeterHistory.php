@@ -7,11 +7,21 @@ namespace Core\Forecast;
 use Core\Meter\Reading;
 use Core\Schedule\Day;
 
-/** What a machine had run, week by week: the last reading of each week that has one, in order. */
+/**
+ * What a machine had run, in order: the last reading of each day; of a long history only its first reading and the last of each week, which tells as much.
+ */
 final readonly class MeterHistory
 {
-    /** @param  list<array{int, float}>  $weekly  day counted from 1 January 1970, and what the machine had run by then */
-    private function __construct(public array $weekly)
+    /** Days without any use from which a machine stands, and from which no season explains it: common practice, no source. */
+    private const STANDS_FROM = 60;
+
+    private const NO_SEASON_FROM = 300;
+
+    /** Days with readings up to which each counts by itself. */
+    private const FEW = 60;
+
+    /** @param  list<array{int, float}>  $readings  day counted from 1 January 1970, and what the machine had run by then */
+    private function __construct(public array $readings)
     {
     }
 
@@ -30,12 +40,16 @@ final readonly class MeterHistory
     public static function ofPairs(array $pairs): self
     {
         usort($pairs, fn (array $one, array $other): int => $one <=> $other);
-        $weekly = [];
-        foreach ($pairs as $pair) {
+        $daily = array_column($pairs, null, 0);
+        if (count($daily) <= self::FEW) {
+            return new self(array_values($daily));
+        }
+        $weekly = ['first' => reset($daily)];
+        foreach ($daily as $pair) {
             $weekly[self::week($pair[0])] = $pair;
         }
 
-        return new self(array_values($weekly));
+        return new self(array_values(array_column($weekly, null, 0)));
     }
 
     /** Weeks counted from the one of 1 January 1970, Mondays first. */
@@ -52,33 +66,89 @@ final readonly class MeterHistory
 
     public function isEmpty(): bool
     {
-        return $this->weekly === [];
+        return $this->readings === [];
     }
 
     /** The history up to a day. */
     public function until(int $day): self
     {
-        return new self(array_values(array_filter($this->weekly, fn (array $pair): bool => $pair[0] <= $day)));
+        return new self(array_values(array_filter($this->readings, fn (array $pair): bool => $pair[0] <= $day)));
     }
 
     /** @return array{int, float} the newest day and what had been run by then */
     public function last(): array
     {
-        return $this->weekly[count($this->weekly) - 1] ?? throw new \LogicException('There is no reading.');
+        return $this->readings[count($this->readings) - 1] ?? throw new \LogicException('There is no reading.');
     }
 
     /** @return list<array{int, int, float}> from day, to day, gained; what a meter seems to have lost counts as nothing gained */
     public function gains(): array
     {
         $gains = [];
-        foreach ($this->weekly as $index => [$day, $run]) {
-            [$before, $had] = $this->weekly[$index - 1] ?? [$day, $run];
+        foreach ($this->readings as $index => [$day, $run]) {
+            [$before, $had] = $this->readings[$index - 1] ?? [$day, $run];
             if ($day > $before) {
                 $gains[] = [$before, $day, max(0.0, $run - $had)];
             }
         }
 
         return $gains;
+    }
+
+    /**
+     * The gains that tell how it is used. A long stretch without any is left out where no season explains it: where it lasted nearly a year, or where less than a
+     * year is known and it has been used again since. That it stood then says nothing of how it is used now.
+     *
+     * @return list<array{int, int, float}>
+     */
+    public function usedGains(): array
+    {
+        $gains = $this->gains();
+        $isYoung = $gains !== [] && $this->last()[0] - $gains[0][0] < 365;
+        $used = $idle = [];
+        foreach ($gains as $gain) {
+            if ($gain[2] <= 0) {
+                $idle[] = $gain;
+
+                continue;
+            }
+            $used = [...$used, ...self::isStanding($idle, $isYoung) ? [] : $idle, $gain];
+            $idle = [];
+        }
+
+        return [...$used, ...self::isStanding($idle, false) ? [] : $idle];
+    }
+
+    /** For how many days up to the last reading it has not been used, where that is long. */
+    public function standsFor(): int
+    {
+        [$last] = $this->last();
+        $since = $this->readings[0][0];
+        foreach ($this->gains() as [, $to, $gained]) {
+            $since = $gained > 0 ? $to : $since;
+        }
+
+        return $last - $since >= self::STANDS_FROM ? $last - $since : 0;
+    }
+
+    /** The most it was run in a week lately, at that time of the last year, or on the whole; null where that is not known. */
+    public function usualPerWeek(int $day): ?float
+    {
+        $rates = [];
+        foreach ([[$day - 56, $day], [$day - 365 - 28, $day - 365 + 28], [PHP_INT_MIN, $day]] as [$from, $to]) {
+            $within = array_filter($this->gains(), fn (array $gain): bool => $gain[0] >= $from && $gain[1] <= $to);
+            $days = array_sum(array_map(fn (array $gain): int => $gain[1] - $gain[0], $within));
+            $rates[] = $days >= 7 ? array_sum(array_column($within, 2)) * 7 / $days : 0.0;
+        }
+        $usual = max($rates);
+
+        return $usual > 0 ? $usual : null;
+    }
+
+    /** @param  list<array{int, int, float}>  $idle  gains of nothing, one after the other */
+    private static function isStanding(array $idle, bool $isYoung): bool
+    {
+        return $idle !== [] && $idle[count($idle) - 1][1] - $idle[0][0] >= ($isYoung ? self::STANDS_FROM : self::NO_SEASON_FROM);
     }
 
     /**
@@ -89,7 +159,7 @@ final readonly class MeterHistory
     public function byWeek(Season $season): array
     {
         $weeks = [];
-        foreach ($this->gains() as [$from, $to, $gained]) {
+        foreach ($this->usedGains() as [$from, $to, $gained]) {
             [$position, $end] = [$season->clock($from), $season->clock($to)];
             $each = $gained / ($end - $position);
             for ($day = $from; $day < $to; $day = $next) {

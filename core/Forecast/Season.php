@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Forecast;
 
+use Core\Schedule\Day;
+use Core\Schedule\YearWindow;
+
 /**
  * How a year's use is spread over its weeks, and the clock that runs by it: fast in the busy weeks, nearly standing in the idle ones. Over a whole
  * year the clock runs as many weeks as the calendar.
@@ -17,7 +20,10 @@ final readonly class Season
     private const DAYS_IN_PART = self::DAYS_IN_YEAR / self::WEEKS;
 
     /** Even an idle week moves the clock a little, so that every level is reached some day. */
-    private const LEAST = 0.02;
+    private const LEAST = 0.004;
+
+    /** A week in which it is known to stand. */
+    private const RESTS = 0.0005;
 
     /** @var list<float> clock weeks run since the beginning of the year, at the beginning of each part and at its end */
     private array $run;
@@ -55,6 +61,26 @@ final readonly class Season
         $scale = self::WEEKS / array_sum($weights);
 
         return new self(array_map(fn (float $weight): float => $weight * $scale, $weights));
+    }
+
+    public function isEven(): bool
+    {
+        return count(array_unique($this->weights)) === 1;
+    }
+
+    /**
+     * The same use, but for parts of the year in which the machine stands.
+     *
+     * @param  list<YearWindow>  $windows
+     */
+    public function restingIn(array $windows): self
+    {
+        if ($windows === []) {
+            return $this;
+        }
+        $rests = fn (int $part): bool => array_filter($windows, fn (YearWindow $window): bool => $window->holds(Day::of((int) (self::DAYS_IN_PART * ($part + 0.5))))) !== [];
+
+        return new self(array_map(fn (float $weight, int $part): float => $rests($part) ? self::RESTS : $weight, $this->weights, array_keys($this->weights)));
     }
 
     /** Which of the 52 parts of the year a day lies in. */

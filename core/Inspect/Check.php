@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
-use Core\Reckoner\BadInput;
-use Core\Reckoner\Fields;
+use Core\Form\BadInput;
+use Core\Form\Fields;
 use Core\Schedule\YearWindow;
 
 /**

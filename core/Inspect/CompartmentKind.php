@@ -24,9 +24,15 @@ enum CompartmentKind: string
     case Brake = 'brake';
     case Fuel = 'fuel';
 
-    /** Whether gears run in what it holds. */
-    public function hasGears(): bool
+    public function fluid(): FluidKind
     {
-        return ! in_array($this, [self::Engine, self::Coolant, self::Brake, self::Fuel], true);
+        return match ($this) {
+            self::Engine => FluidKind::EngineOil,
+            self::Hydraulic, self::Hydrostatic, self::TorqueConverter => FluidKind::HydraulicOil,
+            self::Coolant => FluidKind::Coolant,
+            self::Brake => FluidKind::BrakeFluid,
+            self::Fuel => FluidKind::Fuel,
+            default => FluidKind::GearOil,
+        };
     }
 }

@@ -7,6 +7,8 @@ namespace Core\Inspect;
 /** What the look, smell and magnet of a fluid mean. Common practice, no source. */
 final readonly class Condition
 {
+    private const NORMAL = 'normal';
+
     private function __construct(
         public string $reading,
         public Verdict $verdict,
@@ -15,56 +17,48 @@ final readonly class Condition
     }
 
     /**
-     * The hardest of what each thing seen means.
+     * Every cause that what is seen points to, the gravest first; the normal alone where there is no other.
      *
-     * @param  non-empty-list<Seen>  $seen
+     * @param  non-empty-list<Seen>  $seen  in any order
      * @param  bool  $firstService  new gears shed metal
+     * @param  bool  $justFilled  foam is air for now
+     * @return non-empty-list<self>
      */
-    public static function of(CompartmentKind $kind, array $seen, bool $firstService): self
+    public static function of(CompartmentKind $kind, array $seen, bool $firstService = false, bool $justFilled = false): array
     {
-        $conditions = self::together($kind, $seen);
-        foreach ($conditions === [] ? $seen : [] as $one) {
-            $conditions[] = self::alone($kind, $one, $firstService);
+        $together = self::together($kind, $seen);
+        $alone = $together === null ? $seen : array_filter($seen, fn (Seen $one): bool => ! in_array($one, [Seen::FuelSmell, Seen::Overfull], true));
+        $conditions = $together === null ? [] : [$together->reading => $together];
+        foreach ($alone as $one) {
+            $condition = self::alone($kind->fluid(), $one, $firstService, $justFilled);
+            $conditions[$condition->reading] ??= $condition;
         }
-        usort($conditions, fn (self $one, self $other): int => $other->verdict->rank() <=> $one->verdict->rank());
+        usort($conditions, fn (self $one, self $other): int => [$other->verdict->rank(), $one->reading] <=> [$one->verdict->rank(), $other->reading]);
+        $causes = array_values(array_filter($conditions, fn (self $condition): bool => $condition->reading !== self::NORMAL));
 
-        return $conditions[0];
+        return $causes === [] ? array_slice($conditions, 0, 1) : $causes;
     }
 
     /**
      * Signs that mean more together than each alone.
      *
      * @param  list<Seen>  $seen
-     * @return list<self>
      */
-    private static function together(CompartmentKind $kind, array $seen): array
+    private static function together(CompartmentKind $kind, array $seen): ?self
     {
-        $has = fn (Seen $one): bool => in_array($one, $seen, true);
-        $breaking = array_values(array_filter($seen, fn (Seen $one): bool => in_array($one, [Seen::Slivers, Seen::Chips], true)));
-
-        return match (true) {
-            $breaking !== [] => [self::alone($kind, $breaking[0], false)],
-            $kind === CompartmentKind::Engine && $has(Seen::FuelSmell) && $has(Seen::Overfull) => [new self('fuel in the oil', Verdict::StandDown, 'Do not run it. Mend the pump or carburettor that lets it in, then change the oil.')],
-            default => [],
-        };
+        return $kind === CompartmentKind::Engine && in_array(Seen::FuelSmell, $seen, true) && in_array(Seen::Overfull, $seen, true)
+            ? new self('fuel in the oil', Verdict::StandDown, 'Do not run it. Mend the pump or carburettor that lets it in, then change the oil.')
+            : null;
     }
 
-    private static function alone(CompartmentKind $kind, Seen $seen, bool $firstService): self
+    private static function alone(FluidKind $fluid, Seen $seen, bool $firstService, bool $justFilled): self
     {
-        $gears = $kind->hasGears();
+        $isOil = in_array($fluid, [FluidKind::EngineOil, FluidKind::GearOil, FluidKind::HydraulicOil], true);
 
-        return match ($seen) {
-            Seen::Clear => new self('normal', Verdict::Fit, 'Go on.'),
-            Seen::Dark => $gears || $kind === CompartmentKind::Brake ? new self('ageing', Verdict::Watch, 'Look again at the next service, change it then.') : new self('normal', Verdict::Fit, 'Go on: it carries the dirt it should.'),
-            Seen::Black => $gears ? new self('overheated or long overdue', Verdict::Act, 'Change it, shorten the interval, find out why.') : new self('due for a change', Verdict::Watch, 'Change it at the next chance.'),
-            Seen::BurntSmell => new self('overheated or long overdue', Verdict::Act, 'Change it, shorten the interval, find out why.'),
-            Seen::Grey => $firstService ? new self('break-in metal', Verdict::Watch, 'Change it, check again at the next service.') : new self('fine metal after break-in', Verdict::Act, 'Change it, look at the magnet, check again soon.'),
-            Seen::Milky, Seen::WaterDrops, Seen::Foam => new self('water', Verdict::Act, 'Find the way in, change it, change again soon.'),
-            Seen::FuelSmell => $kind === CompartmentKind::Fuel ? new self('normal', Verdict::Fit, 'Go on.') : new self('fuel in it', Verdict::Act, 'Find where it comes from before it is run long; change the oil.'),
-            Seen::Fuzz => new self('normal wear', Verdict::Fit, 'Wipe it, go on, note it.'),
-            Seen::Slivers, Seen::Chips => new self('something is breaking', Verdict::StandDown, 'Stop. Find it before it is run again.'),
-            Seen::Overfull => new self('not run down yet, or too much', Verdict::Watch, 'Wait and read again; if it stays, draw some off.'),
-            Seen::Low => new self('low', Verdict::Act, 'Top it up, log how much, and look for where it goes.'),
+        return match (true) {
+            $seen === Seen::Foam && $justFilled => new self('air from filling', Verdict::Watch, 'Let it stand, or run it as its book says, until the foam is gone; then look again.'),
+            $seen === Seen::Grey && $firstService && $isOil => new self('break-in metal', Verdict::Watch, 'Change it, check again at the next service.'),
+            default => new self(...$fluid->condition($seen)),
         };
     }
 }

@@ -12,7 +12,7 @@ use Core\Measure\Quantity;
 /** What a housing uses, by what was topped up over some hours. */
 final readonly class Consumption
 {
-    /** Fewer top-ups than this tell no trend. */
+    /** Fewer stretches than this tell no trend. */
     private const TO_TELL = 3;
 
     /** The later half against the earlier: beyond these it rises or falls. */
@@ -39,14 +39,9 @@ final readonly class Consumption
     public static function of(array $topUps, BigDecimal $from, BigDecimal $to, ?Quantity $limit, Quantity $nothing): self
     {
         $span = $to->minus($from);
-        $middle = $from->plus($to)->dividedBy(2, $from->getScale() + $to->getScale() + 1);
-        $total = $late = $nothing;
-        foreach ($topUps as [$hours, $amount]) {
-            $total = $total->plus($amount);
-            $late = $hours->isGreaterThan($middle) ? $late->plus($amount) : $late;
-        }
+        $total = array_reduce($topUps, fn (Quantity $sum, array $topUp): Quantity => $sum->plus($topUp[1]), $nothing);
         $rate = Quantity::of($total->value->multipliedBy(100)->dividedBy($span), $total->unit);
-        $trend = self::trend(count($topUps), $total->value->minus($late->value), $late->value);
+        $trend = self::trend(self::stretches($topUps, $from, $nothing));
         $verdict = match (true) {
             $limit !== null && $rate->compareTo($limit) > 0 => Verdict::Act,
             $trend === ConsumptionTrend::Rising, $limit !== null && $rate->si()->isGreaterThan($limit->si()->multipliedBy(BigRational::of(self::NEAR))) => Verdict::Watch,
@@ -56,13 +51,56 @@ final readonly class Consumption
         return new self($rate, $trend, $verdict, "{$total->display()} in ".Plain::number($span)." h is {$rate->display()} per 100 h".", {$trend->label()}".($limit === null ? '.' : "; at most {$limit->inWords()} is right."));
     }
 
-    private static function trend(int $count, BigRational $early, BigRational $late): ConsumptionTrend
+    /**
+     * Each top-up makes up for the hours since the one before it, or since it was followed.
+     *
+     * @param  list<array{BigDecimal, Quantity}>  $topUps
+     * @return list<array{BigDecimal, Quantity}> hours of each stretch, above nothing, and what was used in them
+     */
+    private static function stretches(array $topUps, BigDecimal $from, Quantity $nothing): array
     {
+        usort($topUps, fn (array $one, array $other): int => $one[0]->compareTo($other[0]));
+        $stretches = [];
+        $used = $nothing;
+        foreach ($topUps as $index => [$hours, $amount]) {
+            $used = $used->plus($amount);
+            if ($hours->isGreaterThan($from) && ! ($topUps[$index + 1][0] ?? null)?->isEqualTo($hours)) {
+                $stretches[] = [$hours->minus($from), $used];
+                [$from, $used] = [$hours, $nothing];
+            }
+        }
+
+        return $stretches;
+    }
+
+    /**
+     * The later half of the stretches against the earlier; of an odd number the middle one counts for neither.
+     *
+     * @param  list<array{BigDecimal, Quantity}>  $stretches
+     */
+    private static function trend(array $stretches): ConsumptionTrend
+    {
+        if (count($stretches) < self::TO_TELL) {
+            return ConsumptionTrend::Thin;
+        }
+        $half = intdiv(count($stretches), 2);
+        [$early, $late] = [self::rate(array_slice($stretches, 0, $half)), self::rate(array_slice($stretches, -$half))];
+
         return match (true) {
-            $count < self::TO_TELL => ConsumptionTrend::Thin,
-            $late->isGreaterThan($early->multipliedBy(BigRational::of(self::RISES))) => ConsumptionTrend::Rising,
-            $late->isLessThan($early->multipliedBy(BigRational::of(self::FALLS))) => ConsumptionTrend::Falling,
+            $late->isGreaterThan($early->multipliedBy(self::RISES)) => ConsumptionTrend::Rising,
+            $late->isLessThan($early->multipliedBy(self::FALLS)) => ConsumptionTrend::Falling,
             default => ConsumptionTrend::Steady,
         };
+    }
+
+    /** @param  non-empty-list<array{BigDecimal, Quantity}>  $stretches */
+    private static function rate(array $stretches): BigRational
+    {
+        [$hours, $used] = [BigRational::zero(), BigRational::zero()];
+        foreach ($stretches as [$each, $amount]) {
+            [$hours, $used] = [$hours->plus($each), $used->plus($amount->si())];
+        }
+
+        return $used->dividedBy($hours);
     }
 }

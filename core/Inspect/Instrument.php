@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
-use Core\Reckoner\BadInput;
-use Core\Reckoner\Fields;
+use Core\Form\BadInput;
+use Core\Form\Fields;
 
 /** A way of measuring: what is entered, what it is held against, and what follows. */
 interface Instrument
 {
-    /** @return list<Ask> what is entered */
-    public function asks(): array;
+    /**
+     * @param  array<string, string>  $limits  as the check has them: some decide what has to be entered
+     * @return list<Ask> what is entered
+     */
+    public function asks(array $limits = []): array;
 
     /** @return list<Ask> what it is held against */
     public function limits(): array;

@@ -95,24 +95,22 @@ final readonly class StraightLine
      */
     public function reachesBetween(BigRational $y, float $within): ?array
     {
-        $deviation = $this->residualDeviation()?->toFloat();
-        if ($deviation === null) {
+        if ($this->count < 3) {
             return null;
         }
-        $reach = ((new StudentT($this->degreesOfFreedom()))->quantile($within) * $deviation) ** 2;
-        $slope = $this->slope->toFloat();
-        $fall = $this->meanY->minus($y)->toFloat();
-        $steepness = $slope ** 2 - $reach / $this->spreadX->toFloat();
-        if ($steepness <= 0) {
+        $quantile = BigRational::of(sprintf('%.15F', (new StudentT($this->degreesOfFreedom()))->quantile($within)));
+        $reach = $quantile->multipliedBy($quantile)->multipliedBy($this->residual)->dividedBy($this->degreesOfFreedom());
+        $fall = $this->meanY->minus($y);
+        $steepness = $this->slope->multipliedBy($this->slope)->minus($reach->dividedBy($this->spreadX));
+        if (! $steepness->isPositive()) {
             return null;
         }
-        $apart = ($slope * $fall) ** 2 - $steepness * ($fall ** 2 - $reach * (1 + 1 / $this->count));
-        if ($apart < 0) {
-            return null;
-        }
-        $mean = $this->meanX->toFloat();
+        // The root of the quadratic's discriminant, its terms put together so that none of them cancel.
+        $apart = self::root($reach->multipliedBy($steepness->multipliedBy(BigRational::nd($this->count + 1, $this->count))->plus($fall->multipliedBy($fall)->dividedBy($this->spreadX))));
+        $middle = $this->slope->multipliedBy($fall)->negated();
+        $at = fn (BigRational $above): float => $this->meanX->plus($above->dividedBy($steepness))->toFloat();
 
-        return [$mean + (-$slope * $fall - sqrt($apart)) / $steepness, $mean + (-$slope * $fall + sqrt($apart)) / $steepness];
+        return [$at($middle->minus($apart)), $at($middle->plus($apart))];
     }
 
     /** Half the width of the prediction interval at an x, in y; null with fewer than three points. */

@@ -14,7 +14,7 @@ use Core\Meter\MeterUnit;
 final readonly class WearTrend
 {
     /** A part that may come to its limit within so much is watched. */
-    private const NEAR = ['h' => 50, 'km' => 1000, 'mi' => 600];
+    private const NEAR = ['h' => 50, 'km' => 1000];
 
     private const TENTHS = 0.9;
 
@@ -36,9 +36,10 @@ final readonly class WearTrend
      * @param  non-empty-list<array{BigDecimal, BigDecimal}>  $points  hours and what was measured then
      * @param  BigDecimal  $limit  in the same unit
      * @param  bool  $falls  whether the part wears down to the limit, or grows up to it
-     * @param  MeterUnit  $along  what the first of each point counts
+     * @param  MeterUnit  $along  what the first of each point counts: hours or kilometres
+     * @param  BigRational|null  $resolution  the coarsest step the measurements were written in; half of it is the least that they may be off by
      */
-    public static function of(array $points, BigDecimal $limit, bool $falls, MeterUnit $along = MeterUnit::Hours): self
+    public static function of(array $points, BigDecimal $limit, bool $falls, MeterUnit $along = MeterUnit::Hours, ?BigRational $resolution = null): self
     {
         usort($points, fn (array $one, array $other): int => $one[0]->compareTo($other[0]));
         [$hours, $last] = $points[array_key_last($points)];
@@ -53,7 +54,7 @@ final readonly class WearTrend
         }
         $middle = $line->reaches($limit->toBigRational());
         assert($middle !== null);
-        $between = $line->reachesBetween($limit->toBigRational(), self::TENTHS);
+        $between = self::atLeast($line->reachesBetween($limit->toBigRational(), self::TENTHS), $middle, $line->slope, $resolution ?? BigRational::zero());
         $nearest = $between[0] ?? $middle->toFloat();
         $verdict = match (true) {
             $beyond => Verdict::Act,
@@ -62,6 +63,19 @@ final readonly class WearTrend
         };
 
         return new self($line, $between[0] ?? null, $middle, $between[1] ?? null, $verdict, self::why($line, $beyond, $between, $middle, $along->value));
+    }
+
+    /**
+     * No narrower than half a step of what was written, at the line's own slope.
+     *
+     * @param  array{float, float}|null  $between
+     * @return array{float, float}|null
+     */
+    private static function atLeast(?array $between, BigRational $middle, BigRational $slope, BigRational $resolution): ?array
+    {
+        $half = $resolution->dividedBy(2)->dividedBy($slope->abs());
+
+        return $between === null ? null : [min($between[0], $middle->minus($half)->toFloat()), max($between[1], $middle->plus($half)->toFloat())];
     }
 
     /** @param  array{float, float}|null  $between */

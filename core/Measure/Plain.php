@@ -37,6 +37,26 @@ final class Plain
         return $day->format('Y') === $other->format('Y') ? $day->format('j F') : self::day($day);
     }
 
+    /** What was typed, in quotes; of long junk only its beginning. */
+    public static function quoted(string $typed): string
+    {
+        $typed = trim(preg_replace('/\s+/u', ' ', mb_scrub($typed)) ?? '');
+
+        return mb_strlen($typed) <= 40 ? "\"{$typed}\"" : '"'.mb_substr($typed, 0, 32).' …"';
+    }
+
+    /**
+     * `one`, `one or two`, `one, two or three`
+     *
+     * @param  non-empty-list<string>  $words
+     */
+    public static function either(array $words): string
+    {
+        $last = array_pop($words);
+
+        return $words === [] ? $last : implode(', ', $words)." or {$last}";
+    }
+
     /** The first letter small, as within a sentence. */
     public static function within(string $words): string
     {

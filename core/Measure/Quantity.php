@@ -41,19 +41,40 @@ final readonly class Quantity
      */
     public static function parse(string $written, ?Unit $assumed = null): self
     {
+        $written = strtr($written, ['’' => "'", '”' => '"']);
+        $together = self::twoUnits($written);
+        if ($together !== null) {
+            return $together;
+        }
         if (! preg_match('~^\s*([+\-−–]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞](?:[\d\s.,/⁄½⅓⅔¼¾⅛⅜⅝⅞\x{00A0}\x{202F}\']|-(?=\d))*)(.*?)\s*$~u', $written, $part)) {
-            throw new Unreadable(trim($written) === '' ? 'An amount is missing.' : "\"{$written}\" is not an amount. Write a number and a unit, like 1 3/4 qt.");
+            throw new Unreadable(trim($written) === '' ? 'An amount is missing.' : Plain::quoted($written).' is not an amount. Write a number and a unit, like 1 3/4 qt.');
         }
         [, $number, $word] = $part;
-        if (preg_match("/'\s*$/u", $number)) {
-            [$number, $word] = [rtrim($number, " '"), "'".$word];
+        if (preg_match("/('+)\s*$/u", $number, $marks)) {
+            [$number, $word] = [rtrim($number, " '"), $marks[1].$word];
         }
-        $unit = $word === '' ? $assumed : Unit::fromWord($word);
+        $unit = $word === '' ? $assumed : Unit::named($word);
         if ($unit === null) {
-            throw new Unreadable($word === '' ? "The unit is missing after {$number}. Write it like 1 3/4 qt." : "\"{$word}\" is not a unit known here.");
+            throw new Unreadable('The unit is missing after '.trim(Plain::quoted($number), '"').'. Write it like 1 3/4 qt.');
         }
 
         return self::of(WrittenNumber::parse($number), $unit);
+    }
+
+    /** `6 ft 2 in`, `1'6"`, `1 h 30 min`: so much in one unit and less than one of it in a smaller. */
+    private static function twoUnits(string $written): ?self
+    {
+        $number = '\d[\d.,]*(?:[ -]?(?:\d+/\d+|[½⅓⅔¼¾⅛⅜⅝⅞]))?';
+        if (! preg_match("~^\s*({$number})\s*(\p{L}+\.?|'|′)\s*({$number})\s*(\p{L}+\.?|''|\"|″)\s*$~u", $written, $part)) {
+            return null;
+        }
+        [$large, $small] = [Unit::fromWord($part[2]), Unit::fromWord($part[4])];
+        if ($large === null || $small === null || $large->dimension() !== $small->dimension()) {
+            return null;
+        }
+        [$much, $rest] = [self::of(WrittenNumber::parse($part[1]), $large), self::of(WrittenNumber::parse($part[3]), $small)];
+
+        return $rest->compareTo(self::of(1, $large)) < 0 ? $much->plus($rest) : null;
     }
 
     /** @throws Unreadable if the units measure different things */
@@ -118,15 +139,17 @@ final readonly class Quantity
         return ($whole->isZero() ? '' : "{$whole} ")."{$rest}/{$denominator} {$this->unit->symbol()}";
     }
 
+    /** A value written so finely is shown so; what comes of reckoning has at least two digits that tell. */
     private function inOwnUnit(): string
     {
         $places = $this->unit->places();
         $size = $this->value->abs();
-        while ($places < 6 && $size->isPositive() && $size->isLessThan(BigRational::nd(1, 10 ** $places))) {
+        while ($places < 6 && $size->isPositive() && $size->isLessThan(BigRational::nd(10, 10 ** $places))) {
             $places++;
         }
+        $finer = $this->rounded($this->unit->places() + 1);
 
-        return $this->rounded($places).' '.$this->unit->symbol();
+        return ($this->value->isEqualTo($finer) ? $finer : $this->rounded($places)).' '.$this->unit->symbol();
     }
 
     /** @throws Unreadable */

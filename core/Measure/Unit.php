@@ -15,6 +15,8 @@ use Brick\Math\BigRational;
 enum Unit: string
 {
     case Litre = 'L';
+    case Decilitre = 'dL';
+    case Centilitre = 'cL';
     case Millilitre = 'mL';
     case UsGallon = 'us_gal';
     case UsQuart = 'us_qt';
@@ -28,13 +30,17 @@ enum Unit: string
     case Centimetre = 'cm';
     case Metre = 'm';
     case Inch = 'in';
+    case Thou = 'thou';
     case Foot = 'ft';
     case Kilometre = 'km';
     case Mile = 'mi';
     case Kilopascal = 'kPa';
+    case Megapascal = 'MPa';
     case Bar = 'bar';
     case PoundPerSquareInch = 'psi';
+    case KilogramForcePerSquareCentimetre = 'kgf_cm2';
     case NewtonMetre = 'N_m';
+    case NewtonCentimetre = 'N_cm';
     case FootPound = 'ft_lbf';
     case InchPound = 'in_lbf';
     case KilogramForceMetre = 'kgf_m';
@@ -57,11 +63,11 @@ enum Unit: string
     public function dimension(): Dimension
     {
         return match ($this) {
-            self::Litre, self::Millilitre, self::UsGallon, self::UsQuart, self::UsPint, self::UsFluidOunce,
+            self::Litre, self::Decilitre, self::Centilitre, self::Millilitre, self::UsGallon, self::UsQuart, self::UsPint, self::UsFluidOunce,
             self::ImperialGallon, self::ImperialQuart, self::ImperialPint, self::ImperialFluidOunce => Dimension::Volume,
-            self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Foot, self::Kilometre, self::Mile => Dimension::Length,
-            self::Kilopascal, self::Bar, self::PoundPerSquareInch => Dimension::Pressure,
-            self::NewtonMetre, self::FootPound, self::InchPound, self::KilogramForceMetre => Dimension::Torque,
+            self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Thou, self::Foot, self::Kilometre, self::Mile => Dimension::Length,
+            self::Kilopascal, self::Megapascal, self::Bar, self::PoundPerSquareInch, self::KilogramForcePerSquareCentimetre => Dimension::Pressure,
+            self::NewtonMetre, self::NewtonCentimetre, self::FootPound, self::InchPound, self::KilogramForceMetre => Dimension::Torque,
             self::Newton, self::PoundForce, self::KilogramForce => Dimension::Force,
             self::DegreeCelsius, self::DegreeFahrenheit => Dimension::Temperature,
             self::Volt => Dimension::Voltage,
@@ -76,6 +82,8 @@ enum Unit: string
     {
         return BigRational::of(match ($this) {
             self::Litre => '1/1000',
+            self::Decilitre => '1/10000',
+            self::Centilitre => '1/100000',
             self::Millilitre => '1/1000000',
             self::UsGallon => '3785411784/1000000000000',
             self::UsQuart => '946352946/1000000000000',
@@ -86,14 +94,17 @@ enum Unit: string
             self::ImperialPint => '454609/800000000',
             self::ImperialFluidOunce => '454609/16000000000',
             self::Millimetre => '1/1000',
-            self::Centimetre => '1/100',
+            self::Centimetre, self::NewtonCentimetre => '1/100',
             self::Inch => '254/10000',
+            self::Thou => '254/10000000',
             self::Foot => '3048/10000',
             self::Kilometre => '1000',
             self::Mile => '1609344/1000',
             self::Kilopascal => '1000',
+            self::Megapascal => '1000000',
             self::Bar => '100000',
             self::PoundPerSquareInch => '44482216152605/6451600000',
+            self::KilogramForcePerSquareCentimetre => '980665/10',
             self::FootPound => '13558179483314004/10000000000000000',
             self::InchPound => '1129848290276167/10000000000000000',
             self::KilogramForceMetre, self::KilogramForce => '980665/100000',
@@ -131,6 +142,8 @@ enum Unit: string
             self::ImperialPint => 'imp pt',
             self::ImperialFluidOunce => 'imp fl oz',
             self::NewtonMetre => 'N·m',
+            self::NewtonCentimetre => 'N·cm',
+            self::KilogramForcePerSquareCentimetre => 'kgf/cm²',
             self::FootPound => 'ft·lbf',
             self::InchPound => 'in·lbf',
             self::KilogramForceMetre => 'kgf·m',
@@ -144,8 +157,8 @@ enum Unit: string
     public function places(): int
     {
         return match ($this) {
-            self::Millilitre, self::Kilopascal, self::InchPound, self::Newton, self::Gram, self::Second, self::DegreeFahrenheit, self::DegreeCelsius => 0,
-            self::Millimetre, self::Centimetre, self::PoundPerSquareInch, self::NewtonMetre, self::FootPound, self::PoundForce,
+            self::Millilitre, self::Centilitre, self::Thou, self::NewtonCentimetre, self::Kilopascal, self::InchPound, self::Newton, self::Gram, self::Second, self::DegreeFahrenheit, self::DegreeCelsius => 0,
+            self::Decilitre, self::Millimetre, self::Centimetre, self::PoundPerSquareInch, self::NewtonMetre, self::FootPound, self::PoundForce,
             self::Kilometre, self::Mile, self::Hour, self::Minute, self::Ounce, self::UsFluidOunce, self::ImperialFluidOunce => 1,
             self::Inch => 3,
             default => 2,
@@ -157,19 +170,20 @@ enum Unit: string
     {
         return match ($this) {
             self::Litre => self::UsQuart,
-            self::Millilitre => self::UsFluidOunce,
+            self::Decilitre, self::Centilitre, self::Millilitre => self::UsFluidOunce,
             self::UsGallon, self::UsQuart, self::UsPint, self::ImperialGallon, self::ImperialQuart, self::ImperialPint => self::Litre,
             self::UsFluidOunce, self::ImperialFluidOunce => self::Millilitre,
             self::Millimetre => self::Inch,
             self::Centimetre => self::Inch,
-            self::Inch => self::Millimetre,
+            self::Inch, self::Thou => self::Millimetre,
             self::Metre => self::Foot,
             self::Foot => self::Metre,
             self::Kilometre => self::Mile,
             self::Mile => self::Kilometre,
-            self::Kilopascal, self::Bar => self::PoundPerSquareInch,
+            self::Kilopascal, self::Megapascal, self::Bar, self::KilogramForcePerSquareCentimetre => self::PoundPerSquareInch,
             self::PoundPerSquareInch => self::Kilopascal,
             self::NewtonMetre, self::KilogramForceMetre => self::FootPound,
+            self::NewtonCentimetre => self::InchPound,
             self::FootPound, self::InchPound => self::NewtonMetre,
             self::Newton, self::KilogramForce => self::PoundForce,
             self::PoundForce => self::Newton,
@@ -181,6 +195,16 @@ enum Unit: string
             self::Pound => self::Kilogram,
             default => null,
         };
+    }
+
+    /**
+     * The unit a person means by a word.
+     *
+     * @throws Unreadable if the word is no unit, or more than one
+     */
+    public static function named(string $word): self
+    {
+        return self::fromWord($word) ?? throw new Unreadable(UnitWords::whichIs($word) ?? Plain::quoted($word).' is not a unit known here.');
     }
 
     /**

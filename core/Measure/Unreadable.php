@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace Core\Measure;
 
 /** Something typed that is no number, no quantity, or one of the wrong kind. The message is written for the person who typed it. */
-final class Unreadable extends \InvalidArgumentException
+class Unreadable extends \InvalidArgumentException
 {
 }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Core\Measure;
 
+use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
 
 /**
  * A number as a person writes it: `1.75`, `1,75`, `1 3/4`, `1¾`, `1-3/4`, `3/4`, `1,204.3`, `1 204,3`, `-12`.
  *
- * A single comma or dot is the decimal mark, except a comma before exactly three digits, which could be either and is refused.
+ * A single comma or dot is the decimal mark, except before exactly three digits, where it could as well set thousands apart; and `13/4` could be 1 3/4. What
+ * can be read two ways is refused with both.
  */
 final class WrittenNumber
 {
@@ -31,8 +33,9 @@ final class WrittenNumber
             throw new Unreadable('That number is too long to be read.');
         }
         foreach (self::VULGAR as $sign => $fraction) {
-            $text = trim(str_replace($sign, ' '.$fraction, $text));
+            $text = str_replace($sign, ' '.$fraction, $text);
         }
+        $text = trim(preg_replace('/ +/', ' ', $text) ?? '');
         $text = preg_replace('/^([+-]) /', '$1', $text) ?? '';
         $negative = str_starts_with($text, '-');
         $value = self::unsigned(ltrim($text, '+-'), $written);
@@ -41,7 +44,8 @@ final class WrittenNumber
     }
 
     /**
-     * A value off a meter, or an interval. These have hundredths at most, so a comma before three digits can only set thousands apart.
+     * A value off a meter, or an interval. These have hundredths at most, so a comma before three digits can only set thousands apart; a dot there is
+     * asked about.
      *
      * @throws Unreadable as {@see self::parse()}
      */
@@ -50,11 +54,24 @@ final class WrittenNumber
         return self::parse(preg_replace('/^([+-]?\d{1,3}),(\d{3})$/', '$1$2', trim($written)) ?? $written);
     }
 
+    /**
+     * A decimal as programs write it, its mark a dot; anything else as {@see self::parse()} reads it.
+     *
+     * @throws Unreadable
+     */
+    public static function ofProgram(string $written): BigRational
+    {
+        return preg_match('/^-?\d{1,30}(\.\d{1,30})?$/', $written) ? BigRational::of($written) : self::parse($written);
+    }
+
     private static function unsigned(string $text, string $written): BigRational
     {
         if (preg_match('~^(?:(\d+)[ -])?(\d+) ?/ ?(\d+)$~', $text, $part)) {
             if (ltrim($part[3], '0') === '') {
-                throw new Unreadable("\"{$written}\" divides by zero.");
+                throw new Unreadable(Plain::quoted($written).' divides by zero.');
+            }
+            if ($part[1] === '') {
+                self::refuseLostSpace($part[2], $part[3]);
             }
             $fraction = BigRational::nd($part[2], $part[3]);
 
@@ -65,13 +82,42 @@ final class WrittenNumber
         return BigRational::of($decimal);
     }
 
+    /**
+     * What one step of the last written digit stands for: a tenth for `7.5`, an eighth for `1 3/8`, one for `8`.
+     *
+     * @param  string  $written  a number, alone or with its unit
+     */
+    public static function resolution(string $written): BigRational
+    {
+        $written = strtr($written, array_map(fn (string $fraction): string => " {$fraction}", self::VULGAR) + ['⁄' => '/']);
+
+        return match (true) {
+            preg_match('~\d\s*/\s*0*([1-9]\d{0,9})~', $written, $part) === 1 => BigRational::nd(1, $part[1]),
+            preg_match('/\d[.,](\d{1,20})(?!\d)/', $written, $part) === 1 => BigRational::nd(1, BigInteger::of(10)->power(strlen($part[1]))),
+            default => BigRational::one(),
+        };
+    }
+
+    /** `13/4` may be 1 3/4 without its space. */
+    private static function refuseLostSpace(string $numerator, string $denominator): void
+    {
+        for ($digits = 1; $digits < strlen($numerator); $digits++) {
+            [$whole, $rest] = [substr($numerator, 0, $digits), substr($numerator, $digits)];
+            if (! str_starts_with($rest, '0') && (int) $rest < (int) $denominator && (int) $numerator > (int) $denominator) {
+                $quotient = intdiv((int) $numerator, (int) $denominator);
+                throw new Unreadable(sprintf('"%s/%s" can be read two ways. Write %s %s/%s or %s.', $numerator, $denominator, $whole, $rest, $denominator,
+                    (int) $numerator % (int) $denominator === 0 ? $quotient : sprintf('%d %d/%s', $quotient, (int) $numerator % (int) $denominator, $denominator)));
+            }
+        }
+    }
+
     private static function decimal(string $text, string $written): string
     {
+        if (preg_match('/^[1-9]\d{0,2}[,.]\d{3}$/', $text)) {
+            throw TwoWays::of($text);
+        }
         if (preg_match('/^(?:\d+\.?\d*|\.\d+)$/', $text)) {
             return rtrim(str_starts_with($text, '.') ? '0'.$text : $text, '.');
-        }
-        if (preg_match('/^[1-9]\d{0,2},\d{3}$/', $text)) {
-            throw new Unreadable(sprintf('"%s" can be read two ways. Write %s or %s.', $text, str_replace(',', '', $text), str_replace(',', '.', $text)));
         }
         if (preg_match('/^(?:\d+,\d*|,\d+)$/', $text)) {
             return self::decimal(str_replace(',', '.', $text), $written);
@@ -82,6 +128,6 @@ final class WrittenNumber
         if (preg_match("/^\d{1,3}(?:[. ']\d{3})+,\d+$/", $text)) {
             return str_replace(',', '.', str_replace(['.', ' ', "'"], '', $text));
         }
-        throw new Unreadable("\"{$written}\" is not a number. Write it like 1.75, 1,75 or 1 3/4.");
+        throw new Unreadable(Plain::quoted($written).' is not a number. Write it like 1.75, 1,75 or 1 3/4.');
     }
 }

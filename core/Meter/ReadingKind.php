@@ -11,6 +11,8 @@ enum ReadingKind: string
     case Repeat = 'repeat';
     case Lower = 'lower';
     case TooFast = 'too_fast';
+    /** It has counted to its end and begun again. */
+    case RolledOver = 'rolled_over';
     case Future = 'future';
 
     public function isPlausible(): bool

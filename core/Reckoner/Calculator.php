@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\BadInput;
+use Core\Form\Fields;
+
 /** One calculator: takes the fields of its contract and gives an answer with its reasons. */
 interface Calculator
 {

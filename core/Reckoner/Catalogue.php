@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\BadInput;
+use Core\Form\Fields;
+
 /** The calculators by name. */
 final class Catalogue
 {
@@ -43,6 +46,10 @@ final class Catalogue
     {
         $calculator = self::CALCULATORS[$name] ?? throw new UnknownCalculator("There is no calculator called \"{$name}\". There are: ".implode(', ', self::names()).'.');
 
-        return (new $calculator)->answer(new Fields($given), $now)->toArray();
+        $fields = new Fields($given);
+        $answer = (new $calculator)->answer($fields, $now);
+        $fields->refuseUnknown();
+
+        return $answer->toArray();
     }
 }

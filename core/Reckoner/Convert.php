@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Measure\Unreadable;
 
 /** One amount in another unit. */
@@ -28,6 +30,6 @@ final class Convert implements Calculator
         assert($quantity !== null && $result !== null);
         $why = sprintf('%s %s is %s %s.', $quantity->rounded(), $quantity->unit->symbol(), $result->rounded($places ?? 6), $result->unit->symbol());
 
-        return new Answer(['result' => Answer::quantity($result, $places)], $why, ['NIST SP 811 (2008), appendix B']);
+        return new Answer(['result' => Written::quantity($result, $places)], $why, ['NIST SP 811 (2008), appendix B']);
     }
 }

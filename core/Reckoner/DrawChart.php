@@ -7,6 +7,8 @@ namespace Core\Reckoner;
 use Brick\Math\BigDecimal;
 use Core\Chart\Column;
 use Core\Chart\ColumnChart;
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Measure\Plain;
 
 /** Which tasks fall due at which hours. */
@@ -41,7 +43,7 @@ final class DrawChart implements Calculator
         }
 
         return new Answer(
-            ['columns' => array_map(fn (Column $column): array => ['at' => Answer::number($column->at), 'tasks' => $column->tasks], $columns)],
+            ['columns' => array_map(fn (Column $column): array => ['at' => Written::number($column->at), 'tasks' => $column->tasks], $columns)],
             sprintf('%s between %s and %s h: first points, then by the anchor of each rule.', Plain::count(count($columns), 'column'), Plain::number($from ?? BigDecimal::zero()), Plain::number($to ?? BigDecimal::zero())),
             ['common practice'],
         );

@@ -8,7 +8,10 @@ use Brick\Math\BigDecimal;
 use Core\Forecast\Confidence;
 use Core\Forecast\MeterHistory;
 use Core\Forecast\Passage;
+use Core\Forecast\PossibleReadings;
 use Core\Forecast\Usage;
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Measure\Plain;
 use Core\Schedule\Day;
 
@@ -16,6 +19,8 @@ use Core\Schedule\Day;
 final class ForecastDue implements Calculator
 {
     private const SOURCES = ['Inverse Gaussian first passage: Chhikara and Folks, The Inverse Gaussian Distribution, 1989', 'common practice'];
+
+    private const MOST_PER_DAY = 24;
 
     public function answer(Fields $given, \DateTimeImmutable $now): Answer
     {
@@ -30,9 +35,9 @@ final class ForecastDue implements Calculator
         if (! $given->has('readings')) {
             $given->fault('readings', 'The readings are missing.');
         }
-        usort($pairs, fn (array $one, array $other): int => $one <=> $other);
-        foreach ($pairs as $index => [, $hours]) {
-            if ($hours < ($pairs[$index - 1][1] ?? 0)) {
+        $possible = PossibleReadings::of($pairs, self::MOST_PER_DAY);
+        foreach ($possible->kept as $index => [, $hours]) {
+            if ($hours < ($possible->kept[$index - 1][1] ?? 0)) {
                 $given->fault('readings', 'A reading is lower than the one before. Correct it, or count a new meter on from the old one.');
             }
         }
@@ -41,26 +46,30 @@ final class ForecastDue implements Calculator
         if ($today !== null && $pairs !== [] && max(array_column($pairs, 0)) > Day::number($today)) {
             $given->fault('readings', 'A reading lies after today.');
         }
+        $resting = array_values(array_filter(array_map(RuleFields::window(...), $given->rows('resting', 'the parts of the year in which it stands'))));
         $given->complete();
         assert($due !== null && $today !== null);
-        $history = MeterHistory::ofPairs($pairs);
-        $usage = Usage::learn($history);
+        $history = MeterHistory::ofPairs($possible->kept);
+        $usage = Usage::learn($history, resting: $resting);
+        $leftOut = ['left_out' => array_map(fn (array $reading): array => ['date' => Written::day(Day::of($reading[0])), 'hours' => $reading[1]], $possible->leftOut)];
+        $said = $possible->leftOut === [] ? '' : ' Left out, since no machine gains more than 24 h in a day: '.implode(', ', array_map(fn (array $reading): string => Plain::number(BigDecimal::of((string) $reading[1])).' h on '.Plain::day(Day::of($reading[0])), $possible->leftOut)).'.';
         $number = Day::number($today);
         if ($usage === null) {
-            return new Answer(['rate_per_week' => null, 'p10' => null, 'p50' => null, 'p90' => null, 'confidence' => Confidence::None->value],
-                $history->gains() === [] ? 'Two readings on different days are needed before anybody can tell.' : 'It has not been run between its readings, so nobody can tell.', self::SOURCES);
+            return new Answer(['rate_per_week' => null, 'p10' => null, 'p50' => null, 'p90' => null, 'confidence' => Confidence::None->value, ...$leftOut],
+                ($history->gains() === [] ? 'Two readings on different days are needed before anybody can tell.' : 'It has not been run between its readings, so nobody can tell.').$said, self::SOURCES);
         }
-        $passage = $usage->passage($due)?->notBefore($number);
+        $passage = $usage->passageFrom($number, $due);
         $rate = BigDecimal::of(sprintf('%.6F', $usage->perWeek($number)));
-        $day = fn (?int $number): ?string => $number === null ? null : Answer::day(Day::of($number));
+        $day = fn (?int $number): ?string => $number === null ? null : Written::day(Day::of($number));
 
         return new Answer([
-            'rate_per_week' => Answer::number($rate),
+            'rate_per_week' => Written::number($rate),
             'p10' => $day($passage?->p10),
             'p50' => $day($passage?->p50),
             'p90' => $day($passage?->p90),
             'confidence' => $usage->confidence($number)->value,
-        ], self::why($due, BigDecimal::of((string) $history->last()[1]), $rate, $passage, $usage->unreadDays($number), $today), self::SOURCES);
+            ...$leftOut,
+        ], self::why($due, BigDecimal::of((string) $history->last()[1]), $rate, $passage, $usage->unreadDays($number), $today).$said, self::SOURCES);
     }
 
     private static function why(BigDecimal $due, BigDecimal $run, BigDecimal $rate, ?Passage $passage, int $unread, \DateTimeImmutable $today): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\Fields;
 use Core\Inspect\Instrument\Belt;
 
 /** How far a belt gives under a force, against a limit stated for another. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Meter\Judgement;
 use Core\Meter\Reading;
 
@@ -18,19 +20,22 @@ final class JudgeReading implements Calculator
         if ($mostPerDay === 0) {
             $given->fault('max_per_day', 'The most that can be gained in a day must be above zero.');
         }
-        if ($previous !== null && $next !== null && $next->at < $previous->at) {
+        $perWeek = $given->optionalNumber('per_week', 'what is usual in a week', aboveZero: true);
+        if ($previous !== null && $next !== null && $previous->daysUntil($next) < 0) {
             $given->fault('next.at', 'This reading is older than the previous one. Swap them, or correct a date.');
         }
         $given->complete();
         assert($next !== null);
-        $judgement = Judgement::of($previous, $next, $mostPerDay, $now);
+        $judgement = Judgement::of($previous, $next, $mostPerDay, $now, perWeek: $perWeek?->toFloat());
 
-        return new Answer(array_filter([
+        return new Answer([
             'plausible' => $judgement->isPlausible(),
             'kind' => $judgement->kind->value,
-            'gained' => Answer::number($judgement->gained),
-            'suggestion' => Answer::number($judgement->suggestion),
-        ], fn (mixed $field): bool => $field !== null), $judgement->why, ['common practice']);
+            'gained' => Written::number($judgement->gained),
+            'far_above_usual' => $judgement->isFarAboveUsual,
+            'suggestion' => Written::number($judgement->suggestion()),
+            'suggestions' => array_map(Written::number(...), $judgement->suggestions()),
+        ], $judgement->why, ['common practice']);
     }
 
     private function reading(Fields $fields): ?Reading
@@ -38,6 +43,6 @@ final class JudgeReading implements Calculator
         $value = $fields->number('value', 'what the meter shows');
         $at = $fields->instant('at', 'the day of the reading');
 
-        return $value === null || $at === null ? null : new Reading($value, $at, $fields->isDayOnly('at'));
+        return $value === null || $at === null ? null : new Reading($value, $at, $fields->isDayOnly('at'), $fields->written('value'));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Schedule\Limit;
 use Core\Schedule\Point;
 use Core\Schedule\Rule;
@@ -30,18 +32,18 @@ final class JudgeStanding implements Calculator
         return new Answer([
             'state' => $standing->state->value,
             'due' => [
-                'hours' => Answer::number(($points['hours'] ?? null)?->at),
-                'km' => Answer::number(($points['km'] ?? null)?->at),
-                'date' => Answer::day($standing->dueDate()),
+                'hours' => Written::number(($points['hours'] ?? null)?->at),
+                'km' => Written::number(($points['km'] ?? null)?->at),
+                'date' => Written::day($standing->dueDate()),
             ],
             'remaining' => [
-                'hours' => Answer::number(($points['hours'] ?? null)?->remaining()),
-                'km' => Answer::number(($points['km'] ?? null)?->remaining()),
-                'days' => Answer::number(($points['date'] ?? null)?->remaining()),
+                'hours' => Written::number(($points['hours'] ?? null)?->remaining()),
+                'km' => Written::number(($points['km'] ?? null)?->remaining()),
+                'days' => Written::number(($points['date'] ?? null)?->remaining()),
             ],
             'limiting' => $standing->limiting?->limit->value,
-            'runs_for' => ['hours' => Answer::number($standing->runsFor())],
-            'share_used' => Answer::number($standing->shareUsed()),
+            'runs_for' => ['hours' => Written::number($standing->runsFor())],
+            'share_used' => Written::number($standing->shareUsed()),
             'notes' => $standing->notes,
         ], $standing->why(), ['common practice']);
     }
@@ -51,12 +53,15 @@ final class JudgeStanding implements Calculator
         return new Point($fields->optionalNumber('hours', 'the hours'), $fields->optionalNumber('km', 'the distance'), $fields->optionalDay('date', 'the day'));
     }
 
+    /** Something that the rule counts must be known of the present, else nothing can be judged. */
     private function requireNow(Fields $given, Rule $rule, Point $present): void
     {
-        foreach (Limit::cases() as $limit) {
-            if ($rule->uses($limit) && $present->along($limit) === null) {
-                $given->fault("now.{$limit->value}", 'The rule counts '.($limit === Limit::Date ? 'months' : $limit->value).', so the present '.$limit->value.' must be given.');
-            }
+        $counted = array_filter(Limit::cases(), $rule->uses(...));
+        if (array_filter($counted, fn (Limit $limit): bool => $present->along($limit) !== null) !== []) {
+            return;
+        }
+        foreach ($counted as $limit) {
+            $given->fault("now.{$limit->value}", 'The rule counts '.($limit === Limit::Date ? 'months' : $limit->value).', so the present '.$limit->value.' must be given.');
         }
     }
 }

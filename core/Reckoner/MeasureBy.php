@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\Fields;
 use Core\Inspect\Instrument;
 use Core\Inspect\Occasion;
 
@@ -18,7 +19,7 @@ abstract class MeasureBy implements Calculator
     {
         $judged = $this->instrument->judge($given, $this->limits($given), new Occasion($now));
 
-        return new Answer([...$judged->fields, 'verdict' => $judged->verdict?->value, 'do' => $judged->do], $judged->why, $judged->sources);
+        return new Answer([...$judged->fields, 'usable' => $judged->isUsable(), 'verdict' => $judged->verdict?->value, 'do' => $judged->do], $judged->why, $judged->sources);
     }
 
     protected function limits(Fields $given): Fields

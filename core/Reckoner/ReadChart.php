@@ -11,6 +11,7 @@ use Core\Chart\NotAChart;
 use Core\Chart\Question;
 use Core\Chart\WrittenRow;
 use Core\Chart\WrittenTable;
+use Core\Form\Fields;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;

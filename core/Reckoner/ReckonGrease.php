@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Core\Reckoner;
 
 use Brick\Math\BigDecimal;
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Grease\GreaseNeed;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
@@ -20,6 +22,7 @@ final class ReckonGrease implements Calculator
         $strokes = 0;
         $rows = $given->rows('points', 'the grease points');
         foreach ($rows as $row) {
+            $row->optionalText('name', 'the name of the point');
             $each = $row->has('strokes') ? $row->optionalWholeNumber('strokes', 'the strokes', self::MOST_STROKES) : $row->number('strokes', 'the strokes');
             $times = $row->optionalWholeNumber('times', 'the times', self::MOST_STROKES) ?? 1;
             $strokes += ($each instanceof BigDecimal ? 0 : $each ?? 0) * $times;
@@ -38,7 +41,7 @@ final class ReckonGrease implements Calculator
         assert($gun !== null);
         $need = GreaseNeed::of($strokes, $gun, $cartridge);
 
-        return new Answer(['strokes' => $need->strokes, 'grams' => Answer::quantity($need->grams), 'cartridges' => $need->cartridges],
+        return new Answer(['strokes' => $need->strokes, 'grams' => Written::quantity($need->grams), 'cartridges' => $need->cartridges],
             "{$need->strokes} strokes of {$gun->inWords()} are {$need->grams->inWords()}: {$need->cartridges} of {$cartridge->inWords()}.", ['common practice']);
     }
 }

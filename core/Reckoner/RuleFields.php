@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\Fields;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
@@ -53,7 +54,8 @@ final class RuleFields
         );
     }
 
-    private static function window(Fields $fields): ?YearWindow
+    /** A part of the year, or null with the fault noted. */
+    public static function window(Fields $fields): ?YearWindow
     {
         try {
             return YearWindow::between((string) $fields->optionalText('from', 'the first day'), (string) $fields->optionalText('to', 'the last day'), (string) $fields->optionalText('name', 'the name'));

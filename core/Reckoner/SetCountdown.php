@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Core\Reckoner;
 
 use Brick\Math\BigDecimal;
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Meter\Countdown;
 
 /** What to set on the machine's own countdown. */
@@ -20,9 +22,9 @@ final class SetCountdown implements Calculator
         $countdown = Countdown::until($nextDue, $meter, $step);
 
         return new Answer([
-            'remaining' => Answer::number($countdown->remaining),
-            'set' => Answer::number($countdown->set),
-            'rings_at' => Answer::number($countdown->ringsAt),
+            'remaining' => Written::number($countdown->remaining),
+            'set' => Written::number($countdown->set),
+            'rings_at' => Written::number($countdown->ringsAt),
             'verdict' => $countdown->set->isZero() ? 'act' : 'fit',
         ], $countdown->why, ['common practice']);
     }

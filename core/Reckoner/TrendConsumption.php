@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\Consumption;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
@@ -39,7 +41,7 @@ final class TrendConsumption implements Calculator
         $consumption = Consumption::of($topUps, $from, $to, $limit, Quantity::of(0, $topUps[0][1]->unit ?? $limit->unit ?? Unit::Litre));
 
         return new Answer([
-            'per_100h' => Answer::quantity($consumption->per100Hours),
+            'per_100h' => Written::quantity($consumption->per100Hours),
             'trend' => $consumption->trend->value,
             'verdict' => $consumption->verdict->value,
         ], $consumption->why, ['common practice']);

@@ -7,9 +7,12 @@ namespace Core\Reckoner;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\WearTrend;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Core\Measure\WrittenNumber;
 
 /** When a part that wears reaches its limit. */
 final class TrendWear implements Calculator
@@ -21,11 +24,13 @@ final class TrendWear implements Calculator
         $unit = null;
         $limit = $this->read($given, 'limit', 'the limit', $unit);
         $points = [];
+        $resolution = BigRational::zero();
         foreach ($given->rows('points', 'the measurements') as $row) {
             $hours = $row->number('hours', 'the hours');
             $value = $this->read($row, 'value', 'what was measured', $unit);
             if ($hours !== null && $value !== null) {
                 $points[] = [$hours, $value];
+                $resolution = BigRational::max($resolution, $this->resolution($row, $unit));
             }
         }
         if (! $given->has('points') || $points === []) {
@@ -34,13 +39,22 @@ final class TrendWear implements Calculator
         $falls = ! $given->has('falls') || $given->flag('falls', 'whether it falls');
         $given->complete();
         assert($limit !== null && $points !== []);
-        $trend = WearTrend::of($points, $limit, $falls);
+        $trend = WearTrend::of($points, $limit, $falls, resolution: $resolution);
 
         return new Answer([
             'slope_per_100h' => $trend->line === null ? null : $this->slope($trend->line->slope->multipliedBy(100), $unit),
             'limit_at' => ['p10' => self::hours($trend->p10), 'p50' => self::hours($trend->p50?->toFloat()), 'p90' => self::hours($trend->p90)],
             'verdict' => $trend->verdict->value,
         ], $trend->why, self::SOURCES);
+    }
+
+    /** One step of the last digit that was written, in the unit of the first value. */
+    private function resolution(Fields $row, ?Unit $unit): BigRational
+    {
+        $written = $row->written('value');
+        $own = $unit === null ? null : $row->quantity('value', 'what was measured', $unit)?->unit;
+
+        return $own === null || $unit === null ? WrittenNumber::resolution($written) : WrittenNumber::resolution($written)->multipliedBy($own->factor())->dividedBy($unit->factor());
     }
 
     /** A quantity in the unit of the first one read, or a bare number where that was bare. */
@@ -72,11 +86,11 @@ final class TrendWear implements Calculator
     {
         $value = $per100Hours->toScale(6, RoundingMode::HALF_UP)->stripTrailingZeros();
 
-        return $unit === null ? Answer::number($value) : ['value' => (string) $value, 'unit' => $unit->value, 'display' => "{$value->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros()} {$unit->symbol()} in 100 h"];
+        return $unit === null ? Written::number($value) : ['value' => (string) $value, 'unit' => $unit->value, 'display' => "{$value->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros()} {$unit->symbol()} in 100 h"];
     }
 
     private static function hours(?float $hours): int|float|null
     {
-        return $hours === null ? null : Answer::number(BigDecimal::of(sprintf('%.1F', $hours)));
+        return $hours === null ? null : Written::number(BigDecimal::of(sprintf('%.1F', $hours)));
     }
 }

@@ -17,16 +17,17 @@ final readonly class DatedCourse
      * @param  \DateTimeImmutable|null  $start  the machine's known beginning
      * @param  \DateTimeImmutable|null  $done  the day it was last done
      * @param  \DateTimeImmutable|null  $skipped  the day of the last point that was passed over on purpose
+     * @param  int  $met  the months of the last first point that is met, in whichever dimension
      * @return DuePoint|null null where nothing further comes, or nothing is known
      */
-    public function next(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $today, ?\DateTimeImmutable $skipped = null): ?DuePoint
+    public function next(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $today, ?\DateTimeImmutable $skipped = null, int $met = 0): ?DuePoint
     {
         $since = $done ?? $start;
-        $counted = $done === null || $skipped > $done ? $skipped : $done;
         if ($since === null) {
             return null;
         }
-        $point = $this->firstAfter($start, $counted) ?? $this->recurring($start, $counted, $counted ?? $since);
+        $counted = $done === null || $skipped > $done ? $skipped : $done;
+        $point = $this->firstAfter($start, $counted, $met) ?? $this->recurring($start, $counted, $counted ?? $since, $met);
         if ($point === null) {
             return null;
         }
@@ -37,30 +38,24 @@ final readonly class DatedCourse
             $length->multipliedBy($this->rule->early), $length->multipliedBy($this->rule->late));
     }
 
-    /** @return array{\DateTimeImmutable, int}|null the day and the interval's length in days */
-    private function firstAfter(?\DateTimeImmutable $start, ?\DateTimeImmutable $done): ?array
+    /** @return array{\DateTimeImmutable, int}|null the day, and how many days long the interval is whose shares its windows are */
+    private function firstAfter(?\DateTimeImmutable $start, ?\DateTimeImmutable $counted, int $met): ?array
     {
-        if ($start === null) {
+        $months = array_filter(array_map(fn (Interval $first): ?int => $first->months, $this->rule->first), fn (?int $months): bool => $months > $met);
+        if ($start === null || $months === []) {
             return null;
         }
-        $months = array_filter(array_map(fn (Interval $first): ?int => $first->months, $this->rule->first));
-        sort($months);
-        foreach ($months as $month) {
-            $point = Day::addMonths($start, $month);
-            $length = Day::number($point) - Day::number($start);
-            if ($done === null || ! $this->satisfies($done, $point, $length)) {
-                $every = $this->rule->every->months;
-                $counted = $done !== null && $every !== null && $this->rule->anchor === Anchor::FromDone ? Day::addMonths($done, $every) : $point;
-
-                return [min($point, $counted), $length];
-            }
+        $point = Day::addMonths($start, min($months));
+        $every = $this->rule->every->months;
+        if ($counted !== null && $every !== null && $this->rule->anchor === Anchor::FromDone && Day::addMonths($counted, $every) < $point) {
+            return $this->recurring($start, $counted, $counted, $met);
         }
 
-        return null;
+        return [$point, Day::number($point) - Day::number($start)];
     }
 
     /** @return array{\DateTimeImmutable, int}|null the day and the interval's length in days */
-    private function recurring(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $since): ?array
+    private function recurring(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $since, int $met): ?array
     {
         $every = $this->rule->every->months;
         if ($every === null) {
@@ -72,7 +67,7 @@ final readonly class DatedCourse
             return [$at, Day::number($at) - Day::number($since)];
         }
         // Points well before the last service are satisfied; the search begins at the one before it.
-        $count = $done === null ? 1 : max(1, intdiv(Day::monthsBetween($start, $done), $every));
+        $count = max(intdiv($met, $every) + 1, $done === null ? 1 : intdiv(Day::monthsBetween($start, $done), $every));
         $previous = Day::addMonths($start, ($count - 1) * $every);
         for (; ; $count++) {
             $at = Day::addMonths($start, $count * $every);

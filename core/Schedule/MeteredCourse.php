@@ -25,44 +25,45 @@ final readonly class MeteredCourse
      * @param  BigDecimal|null  $start  the machine's known beginning
      * @param  BigDecimal|null  $done  where it was last done
      * @param  BigDecimal|null  $skipped  the last point that was passed over on purpose
+     * @param  BigDecimal|null  $met  the last first point that is met, in whichever dimension
      * @return DuePoint|null null where nothing further comes, or nothing is known
      */
-    public function next(?BigDecimal $start, ?BigDecimal $done, BigDecimal $now, ?BigDecimal $skipped = null): ?DuePoint
+    public function next(?BigDecimal $start, ?BigDecimal $done, BigDecimal $now, ?BigDecimal $skipped = null, ?BigDecimal $met = null): ?DuePoint
     {
         $since = $done ?? $start;
-        $counted = $done === null || ($skipped !== null && $skipped->isGreaterThan($done)) ? $skipped : $done;
         if ($since === null) {
             return null;
         }
-        $interval = $this->every ?? $this->first[array_key_last($this->first) ?? 0];
-        $early = $interval->multipliedBy($this->rule->early);
-        $satisfied = $this->satisfied($start, $counted, $early);
-        $at = $this->firstAfter($satisfied, $counted) ?? match (true) {
-            $this->every === null => null,
-            $this->rule->anchor === Anchor::FromDone => ($counted ?? $since)->plus($this->every),
-            default => $this->multipleAfter($satisfied, $this->every),
-        };
+        $counted = $done === null || ($skipped !== null && $skipped->isGreaterThan($done)) ? $skipped : $done;
+        $passed = BigDecimal::max($start ?? BigDecimal::zero(), $met ?? BigDecimal::zero());
+        [$at, $interval] = $this->point($passed, $counted, $since) ?? [null, null];
 
-        return $at === null ? null : new DuePoint($this->limit, $since, $at, $now, $early, $interval->multipliedBy($this->rule->late));
+        return $at === null ? null : new DuePoint($this->limit, $since, $at, $now, $interval->multipliedBy($this->rule->early), $interval->multipliedBy($this->rule->late));
     }
 
-    /** A service satisfies every point up to the early window beyond it; a known beginning satisfies what lies before it. */
-    private function satisfied(?BigDecimal $start, ?BigDecimal $done, BigDecimal $early): BigDecimal
+    /** @return array{BigDecimal, BigDecimal}|null the point, and the interval whose shares its windows are */
+    private function point(BigDecimal $passed, ?BigDecimal $counted, BigDecimal $since): ?array
     {
+        $first = $this->firstAfter($passed);
+        $recurring = match (true) {
+            $this->every === null => null,
+            $this->rule->anchor === Anchor::FromDone => $first !== null && $counted === null ? null : ($counted ?? $since)->plus($this->every),
+            $first !== null => null,
+            default => $this->multipleAfter(BigDecimal::max($passed, $counted?->plus($this->every->multipliedBy($this->rule->early)) ?? $passed), $this->every),
+        };
+
         return match (true) {
-            $done === null => $start ?? BigDecimal::zero(),
-            $start === null => $done->plus($early),
-            default => BigDecimal::max($done->plus($early), $start),
+            $first !== null && ($recurring === null || $first->isLessThanOrEqualTo($recurring)) => [$first, $first],
+            $recurring !== null && $this->every !== null => [$recurring, $this->every],
+            default => null,
         };
     }
 
-    private function firstAfter(BigDecimal $satisfied, ?BigDecimal $done): ?BigDecimal
+    private function firstAfter(BigDecimal $passed): ?BigDecimal
     {
         foreach ($this->first as $point) {
-            if ($point->isGreaterThan($satisfied)) {
-                $counted = $done !== null && $this->every !== null && $this->rule->anchor === Anchor::FromDone ? $done->plus($this->every) : $point;
-
-                return BigDecimal::min($point, $counted);
+            if ($point->isGreaterThan($passed)) {
+                return $point;
             }
         }
 
@@ -71,8 +72,6 @@ final readonly class MeteredCourse
 
     private function multipleAfter(BigDecimal $satisfied, BigDecimal $every): BigDecimal
     {
-        $last = $this->first === [] ? $satisfied : BigDecimal::max($satisfied, $this->first[array_key_last($this->first)]);
-
-        return $last->dividedBy($every, 0, RoundingMode::DOWN)->plus(1)->multipliedBy($every);
+        return $satisfied->dividedBy($every, 0, RoundingMode::DOWN)->plus(1)->multipliedBy($every);
     }
 }

@@ -90,7 +90,7 @@ final readonly class Rail
             $widest->byDate => $widest->task->when,
             $unit === RailUnit::Days => Passage::on($widest->at->toInt()),
             $again => ($day = $use?->expectedDay($widest->at)) === null ? null : Passage::on($day),
-            default => $use?->passage($widest->at),
+            default => $use?->passageFrom(Day::number($today), $widest->at),
         };
         $when = $when === null || $when->p90 < Day::number($today) ? null : $when->notBefore(Day::number($today));
 

@@ -82,6 +82,35 @@ final readonly class Rule
     }
 
     /**
+     * The first points that are met: reached, or nearly, in any of their dimensions by one of the services, or before the machine's known beginning.
+     *
+     * @param  list<Point>  $services  and points passed over on purpose
+     * @return list<Interval>
+     */
+    public function firstPointsMet(?Point $start, array $services): array
+    {
+        return array_values(array_filter($this->first, fn (Interval $first): bool => array_filter(Limit::cases(), fn (Limit $limit): bool => $this->meets($first, $limit, $start, $services)) !== []));
+    }
+
+    /** @param  list<Point>  $services */
+    private function meets(Interval $first, Limit $limit, ?Point $start, array $services): bool
+    {
+        $from = $limit === Limit::Date && $first->months !== null ? $start?->date : null;
+        $at = $from === null ? $first->length($limit) : BigDecimal::of(Day::number(Day::addMonths($from, $first->months)));
+        if ($at === null) {
+            return false;
+        }
+        $early = $this->early->multipliedBy($from === null ? $at : $at->minus(Day::number($from)));
+        foreach ($services as $service) {
+            if ($service->along($limit)?->plus($early)->isGreaterThanOrEqualTo($at) === true) {
+                return true;
+            }
+        }
+
+        return $start?->along($limit)?->isGreaterThanOrEqualTo($at) === true;
+    }
+
+    /**
      * `every 100 h or 12 months, first at 25 h`, `in spring, 1 March to 15 April`, `when a check says so: water shows`
      *
      * @param  MeterUnit  $distance  the unit that distances are told in

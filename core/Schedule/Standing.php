@@ -48,9 +48,9 @@ final readonly class Standing
      */
     public static function of(Rule $rule, ?Point $start, array $done, Point $now, array $skipped = [], ?Call $call = null): self
     {
-        $points = [];
-        $notes = [];
-        $begun = $unjudged = false;
+        $points = $unjudged = [];
+        $begun = false;
+        $met = $rule->firstPointsMet($start, [...$done, ...$skipped]);
         foreach (array_filter(Limit::cases(), $rule->uses(...)) as $limit) {
             $last = self::furthest($done, $limit);
             $known = $last !== null || $start?->along($limit) !== null;
@@ -61,19 +61,21 @@ final readonly class Standing
                 default => null,
             };
             if ($note !== null) {
-                $notes[] = $note;
-                $unjudged = true;
+                $unjudged[] = $note;
 
                 continue;
             }
-            $point = self::along($limit, $rule, $start, $last, self::furthest($skipped, $limit), $now);
+            $point = self::along($limit, $rule, $start, $last, self::furthest($skipped, $limit), $now, $met);
             if ($point !== null) {
                 $points[$limit->value] = $point;
             }
         }
         $limiting = self::earliest($points);
-        $notes = [...$notes, ...self::remarks($rule, $start, $points[Limit::Hours->value] ?? null)];
-        $state = $limiting?->state() ?? (! $rule->comesByItself() || ($begun && ! $unjudged) ? State::Fresh : State::Unknown);
+        $notes = [...$unjudged, ...self::ahead($done, $now), ...self::remarks($rule, $start, $points[Limit::Hours->value] ?? null)];
+        $state = $limiting?->state() ?? (! $rule->comesByItself() || $begun ? State::Fresh : State::Unknown);
+        if ($unjudged !== [] && $state === State::Fresh) {
+            $state = State::Unknown;
+        }
         if ($call !== null && State::Due->isMoreUrgentThan($state)) {
             $state = State::Due;
         }
@@ -141,7 +143,7 @@ final readonly class Standing
             return sprintf('A check on %s called for it: %s.', Plain::day($this->call->on), rtrim($this->call->because, '.'));
         }
         if ($this->limiting !== null) {
-            return implode(' ', array_filter([$this->whence($this->limiting, $distance), self::left($this->limiting, $distance), $this->tightening($this->limiting, $distance)]));
+            return implode(' ', array_filter([$this->whence($this->limiting, $distance), self::left($this->limiting, $distance), $this->tightening($this->limiting, $distance), $this->state === State::Unknown ? $this->notes[0] ?? '' : '']));
         }
 
         return match (true) {
@@ -231,17 +233,19 @@ final readonly class Standing
         };
     }
 
-    private static function along(Limit $limit, Rule $rule, ?Point $start, ?Point $last, ?Point $skipped, Point $now): ?DuePoint
+    /** @param  list<Interval>  $met  the first points that are met */
+    private static function along(Limit $limit, Rule $rule, ?Point $start, ?Point $last, ?Point $skipped, Point $now, array $met): ?DuePoint
     {
         if ($limit === Limit::Date) {
             return $now->date === null ? null : self::earliest(array_filter([
-                (new DatedCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date),
+                (new DatedCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date, max([0, ...array_map(fn (Interval $first): int => $first->months ?? 0, $met)])),
                 (new SeasonCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date),
             ]));
         }
         $position = $now->along($limit);
+        $lastMet = BigDecimal::max(0, ...array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $met)));
 
-        return $position === null ? null : (new MeteredCourse($rule, $limit))->next($start?->along($limit), $last?->along($limit), $position, $skipped?->along($limit));
+        return $position === null ? null : (new MeteredCourse($rule, $limit))->next($start?->along($limit), $last?->along($limit), $position, $skipped?->along($limit), $lastMet);
     }
 
     /** @param  list<Point>  $done */
@@ -275,6 +279,27 @@ final readonly class Standing
         }
 
         return $earliest;
+    }
+
+    /**
+     * A service that lies ahead of what the machine shows: one of both is wrong.
+     *
+     * @param  list<Point>  $done
+     * @return list<string>
+     */
+    private static function ahead(array $done, Point $now): array
+    {
+        $notes = [];
+        foreach (Limit::cases() as $limit) {
+            [$last, $present] = [self::furthest($done, $limit)?->along($limit), $now->along($limit)];
+            if ($last !== null && $present !== null && $last->isGreaterThan($present)) {
+                $notes[] = $limit === Limit::Date
+                    ? 'A service is recorded for '.Plain::day(Day::of($last->toInt())).', which has not come yet.'
+                    : sprintf('A service is recorded at %s, and the meter stands at %s: one of both is wrong.', self::amount($limit, $last, MeterUnit::Kilometres), self::amount($limit, $present, MeterUnit::Kilometres));
+            }
+        }
+
+        return $notes;
     }
 
     /** @return list<string> */

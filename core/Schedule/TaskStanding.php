@@ -34,12 +34,12 @@ final readonly class TaskStanding
         $passages = $standing->isCalled() ? [Passage::on($today)] : [];
         foreach ($standing->points as $point) {
             $reached = ! $point->remaining()->isPositive();
-            $passage = match ($point->limit) {
-                Limit::Hours => $hours?->passage($point->at),
-                Limit::Distance => $km?->passage($point->at),
-                Limit::Date => Passage::on($point->at->toInt()),
+            $use = $point->limit === Limit::Distance ? $km : $hours;
+            $passages[] = match (true) {
+                $point->limit === Limit::Date => $reached ? Passage::on($point->at->toInt()) : Passage::on($point->at->toInt())->notBefore($today),
+                $reached => $use?->passage($point->at) ?? Passage::on($today),
+                default => $use?->passageFrom($today, $point->at),
             };
-            $passages[] = $reached ? $passage ?? Passage::on($today) : $passage?->notBefore($today);
         }
         $passages = array_values(array_filter($passages));
         $this->when = $passages === [] ? null : Passage::firstOf($passages);

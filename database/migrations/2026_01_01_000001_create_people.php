@@ -42,7 +42,7 @@ return new class extends Migration
             $table->unsignedSmallInteger('status')->nullable();
             $table->mediumText('body')->nullable();
             $table->string('etag', 20)->nullable();
-            $table->timestamp('created_at')->useCurrent()->index();
+            $table->dateTime('created_at')->index();
             $table->unique(['person_id', 'key']);
         });
     }

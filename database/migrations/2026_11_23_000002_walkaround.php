@@ -54,7 +54,7 @@ return new class extends Migration
             $table->string('advice', 500)->nullable();
             $table->string('limit_source', 16)->nullable();
             $table->json('values')->nullable()->comment('as typed');
-            $table->json('worn')->nullable()->comment('value, unit, limit, falls');
+            $table->json('worn')->nullable()->comment('value, unit, limit, resolution, falls');
             $table->string('note', 1000)->nullable();
             $table->dateTime('happened_at');
             $table->foreignId('person_id')->constrained('people');
@@ -74,7 +74,7 @@ return new class extends Migration
             $table->unsignedSmallInteger('width');
             $table->unsignedSmallInteger('height');
             $table->unsignedInteger('bytes');
-            $table->timestamp('created_at')->useCurrent();
+            $table->dateTime('created_at');
         });
 
         Schema::create('grease_points', function (Blueprint $table): void {
@@ -117,7 +117,7 @@ return new class extends Migration
             $table->foreignId('person_id')->constrained('people')->cascadeOnDelete();
             $table->char('fingerprint', 64);
             $table->json('result');
-            $table->timestamp('created_at')->useCurrent();
+            $table->dateTime('created_at')->index();
         });
 
         Schema::create('walk_lines', function (Blueprint $table): void {

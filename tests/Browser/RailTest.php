@@ -27,7 +27,7 @@ final class RailTest extends BrowserTestCase
             $clashes = $this->browser->script(<<<'JS'
                 const clashes = [];
                 for (const rail of document.querySelectorAll('[role=group]')) {
-                    const labels = [...rail.querySelectorAll('[data-stake]')].filter(stake => stake.innerText).map(stake => [stake.innerText, stake.getBoundingClientRect()]);
+                    const labels = [...rail.querySelectorAll('[data-stakes]')].filter(stake => stake.innerText).map(stake => [stake.innerText, stake.getBoundingClientRect()]);
                     const edge = rail.getBoundingClientRect();
                     for (const [text, box] of labels) {
                         if (box.left < edge.left - 2 || box.right > edge.right + 2) clashes.push(text + ' sticks out');
@@ -65,7 +65,7 @@ final class RailTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}");
         $this->browser->see('Rulebook');
-        $place = fn (): float => (float) $this->browser->script('return document.querySelector("[data-stake]").getBoundingClientRect().x - document.querySelector("[role=group]").getBoundingClientRect().x');
+        $place = fn (): float => (float) $this->browser->script('return document.querySelector("[data-stakes]").getBoundingClientRect().x - document.querySelector("[role=group]").getBoundingClientRect().x');
         $before = $place();
         $this->browser->keys('/');
         $this->browser->keys(mb_strtolower($machine['name']).' +2');

@@ -1,4 +1,5 @@
 import { answer, api, Refused, type Schemas } from '../api/client';
+import { now } from '../kit/clock';
 import { type KeptNote, store } from './store';
 
 export type Sent = { note: Schemas['Note']; observation?: Schemas['Observation'] };
@@ -106,9 +107,7 @@ async function sendAll(): Promise<void> {
 
 async function sendNotes(notes: KeptNote[]): Promise<void> {
   const db = await store();
-  const { results } = await answer(
-    api.POST('/walkaround/notes', { body: { sent_at: new Date().toISOString(), notes: notes.map(({ note }) => note) } }),
-  );
+  const { results } = await answer(api.POST('/walkaround/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }));
   const sent: Sent[] = [];
   for (const [index, result] of results.entries()) {
     const kept = notes[index];

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
+import { now } from '../kit/clock';
 import { type Answered, type Progress, store } from './store';
 
 /** How far a round has come, kept on this device from press to press. */
@@ -7,7 +8,7 @@ export function useProgress(name: string, day: string) {
   useEffect(() => {
     void (async () => {
       const before = await (await store()).get('rounds', name);
-      setProgress(before && before.day === day ? before : { started_at: new Date().toISOString(), day, answers: {}, ended: false });
+      setProgress(before && before.day === day ? before : { started_at: now().toISOString(), day, answers: {}, ended: false });
     })();
   }, [name, day]);
   const save = useCallback(

@@ -2,6 +2,7 @@ import { createContext, type ReactNode, useCallback, useContext, useEffect, useS
 import styled, { keyframes } from 'styled-components';
 import { Refused } from '../api/client';
 import { QuietButton } from './Button';
+import { now } from './clock';
 import { PHONE } from './theme';
 
 const SECONDS = 10;
@@ -25,7 +26,7 @@ const Strip = styled.div`
 
 export function UndoProvider({ children }: { children: ReactNode }) {
   const [done, setDone] = useState<Done | null>(null);
-  const tell = useCallback((text: string, undo?: () => Promise<unknown>) => setDone({ id: Date.now(), text, undo }), []);
+  const tell = useCallback((text: string, undo?: () => Promise<unknown>) => setDone({ id: now().getTime(), text, undo }), []);
   useEffect(() => {
     if (!done) return;
     const timer = setTimeout(() => setDone(null), SECONDS * 1000);

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { now } from './clock';
 
 const hours = new Intl.NumberFormat(undefined, { minimumFractionDigits: 1, maximumFractionDigits: 2 });
 const whole = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
@@ -48,8 +49,8 @@ export function sinceDay(day: string, today: string): string {
 
 /** Today by this device's own clock: what is kept here may be of yesterday. */
 export function deviceDay(): string {
-  const now = new Date();
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+  const at = now();
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 }
 
 /** The day before a day. */

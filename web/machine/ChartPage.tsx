@@ -7,6 +7,7 @@ import { chartQuery } from '../api/queries';
 import type { paths } from '../api/schema';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { now } from '../kit/clock';
 import { Choice, Field, Fields, WrongText } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
@@ -69,7 +70,7 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
       ...before,
       rows: [
         ...before.rows,
-        { key: `new-${before.rows.length}-${Date.now()}`, ruleId: null, task: '', kind: 'replace', marks: [], recurs: false, touched: true },
+        { key: `new-${before.rows.length}-${now().getTime()}`, ruleId: null, task: '', kind: 'replace', marks: [], recurs: false, touched: true },
       ],
     }));
   const put = (body: ChartBody) => (header: { 'Idempotency-Key'?: string }) =>

@@ -8,6 +8,7 @@ import { useWrite } from '../api/useWrite';
 import { keepNote } from '../kept/outbox';
 import { newId } from '../kept/store';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
+import { now } from '../kit/clock';
 import { DayField } from '../kit/DayField';
 import { Amount, Field, WrongText } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
@@ -314,7 +315,7 @@ const keepGrease = (sheet: Schemas['MachineSheet'], point: Schemas['Grease']['po
     {
       id: newId(),
       kind: 'grease',
-      at: new Date().toISOString(),
+      at: now().toISOString(),
       machine_id: sheet.id,
       point_id: point.id,
       strokes: point.strokes,

@@ -192,7 +192,7 @@ function Reading() {
   const { answer } = reckoned;
   const verdict =
     answer &&
-    (answer.plausible ? 'It can be right' : answer.suggestion === undefined ? 'It can hardly be right' : `Perhaps ${count(answer.suggestion)}`);
+    (answer.plausible ? 'It can be right' : !answer.suggestion ? 'It can hardly be right' : `Perhaps ${count(answer.suggestion)}`);
   return (
     <Calculator
       title="Whether a reading can be right"

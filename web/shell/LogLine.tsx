@@ -52,7 +52,7 @@ export function LogLine() {
       setReason('');
       setOpen(false);
       box.current?.blur();
-      await told(`${entry.machine}: ${entry.in_words} logged.`, entry);
+      await told(`${entry.machine}: ${entry.in_words} logged.${entry.doubt ? ` ${entry.doubt}` : ''}`, entry);
     },
   );
   useEffect(() => {

@@ -7,6 +7,7 @@ import { findingQuery, trendsQuery } from '../api/queries';
 import { keepNote } from '../kept/outbox';
 import { newId } from '../kept/store';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { now } from '../kit/clock';
 import { Field } from '../kit/Field';
 import { instant, longDay } from '../kit/format';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
@@ -127,7 +128,7 @@ function MendSlip({ machine, thing, onClose }: { machine: number; thing: { subje
       return;
     }
     await keepNote(
-      { id: newId(), kind: 'mended', at: new Date().toISOString(), machine_id: machine, subject: thing.subject, note },
+      { id: newId(), kind: 'mended', at: now().toISOString(), machine_id: machine, subject: thing.subject, note },
       `${thing.machine}: ${thing.title} put right`,
     );
     onClose();

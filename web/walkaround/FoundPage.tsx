@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { walkQuery } from '../api/queries';
 import { keepNote } from '../kept/outbox';
 import { newId } from '../kept/store';
+import { now } from '../kit/clock';
 import { Field } from '../kit/Field';
 import { HandsHead, HandsPage, Question } from '../kit/Hands';
 import { useTell } from '../kit/Undo';
@@ -28,7 +29,7 @@ export default function FoundPage() {
       return;
     }
     await keepNote(
-      { id: newId(), kind: 'look', at: new Date().toISOString(), machine_id: machine, ...saying, title: title.trim() },
+      { id: newId(), kind: 'look', at: now().toISOString(), machine_id: machine, ...saying, title: title.trim() },
       `${name}: ${title}, ${words}`,
       photos,
     );

@@ -5,6 +5,7 @@ import { walkQuery } from '../api/queries';
 import { keepNote, onSent } from '../kept/outbox';
 import { type Answered, type KeptNote, newId } from '../kept/store';
 import { useProgress } from '../kept/useProgress';
+import { now } from '../kit/clock';
 import { deviceDay } from '../kit/format';
 import { usePerson } from '../shell/Shell';
 import { roundSteps } from './roundSteps';
@@ -22,7 +23,7 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
   const round = { kind, started_at: progress?.started_at ?? '' };
   const note = (more: Partial<Schemas['Note']> & Pick<Schemas['Note'], 'kind'>): Schemas['Note'] => ({
     id: newId(),
-    at: new Date().toISOString(),
+    at: now().toISOString(),
     machine_id: machine,
     ...more,
   });

@@ -18,12 +18,17 @@ type Props = {
 
 /** A reading that can hardly be right: take the likely one, say why it is right, or tell of a new meter. */
 export function AskAgain({ refused, typed, reason, onReason, onSuggestion, onConfirm, onReplaceMeter }: Props) {
-  const { detail, suggestion, kind } = refused.problem;
+  const { detail, suggestions = [], kind } = refused.problem;
   return (
     <Question role="alert">
       <p>{detail}</p>
-      {suggestion && <MainButton onPress={() => onSuggestion(suggestion)}>Yes, log {count(Number(suggestion))}</MainButton>}
+      {suggestions.map((suggestion) => (
+        <MainButton key={suggestion} onPress={() => onSuggestion(suggestion)}>
+          {suggestions.length === 1 ? 'Yes, log' : 'Log'} {count(Number(suggestion))}
+        </MainButton>
+      ))}
       {kind === 'lower' && onReplaceMeter && <PlainButton onPress={onReplaceMeter}>The meter was replaced</PlainButton>}
+      {kind === 'rolled_over' && onReplaceMeter && <PlainButton onPress={onReplaceMeter}>It began again, count on from there</PlainButton>}
       <Field label={`Why ${typed} is right`} value={reason} onChange={onReason} placeholder="Ran through the storm" />
       <PlainButton isDisabled={reason.trim() === ''} onPress={onConfirm}>
         Log {typed} with this reason

@@ -37,7 +37,7 @@ export function LogHours({ line, onClose }: Props) {
     async ({ entry }) => {
       clear();
       onClose();
-      await told(`${line.name}: ${entry.in_words} logged.`, entry);
+      await told(`${line.name}: ${entry.in_words} logged.${entry.doubt ? ` ${entry.doubt}` : ''}`, entry);
     },
   );
   if (!meter) return null;

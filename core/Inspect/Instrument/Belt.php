@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -12,16 +14,14 @@ use Core\Inspect\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
-use Core\Reckoner\Answer;
-use Core\Reckoner\Fields;
 
 /**
  * How far a belt gives when its longest run is pressed in the middle. Over the few millimetres that matter a belt gives in proportion to the force,
- * so a limit stated for one force is scaled to the force used.
+ * so a limit stated for one force is scaled to one near it. A belt that hardly gives is too tight: bearings suffer.
  */
 final class Belt implements Instrument
 {
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [
             Ask::quantity('rest', 'At rest', Unit::Inch, like: 'deflection'),
@@ -32,17 +32,23 @@ final class Belt implements Instrument
 
     public function limits(): array
     {
-        return [Ask::quantity('deflection', 'It may give', Unit::Inch), Ask::quantity('force', 'when pressed with', Unit::PoundForce)];
+        return [Ask::quantity('deflection', 'It may give', Unit::Inch), Ask::quantity('least', 'and must give', Unit::Inch)->ifAny(), Ask::quantity('force', 'when pressed with', Unit::PoundForce)];
     }
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
     {
         $limit = $limits->measure('deflection', 'how far it may give', Dimension::Length);
+        $least = $limits->optionalMeasure('least', 'how far it must give', Dimension::Length, $limit?->unit);
         $limitForce = $limits->measure('force', 'the force of the limit', Dimension::Force);
         $force = $entered->optionalMeasure('force', 'the force', Dimension::Force, $limitForce?->unit) ?? $limitForce;
         $deflection = $this->deflection($entered, $limit?->unit);
         if ($force?->value->isZero() || $limitForce?->value->isZero()) {
             $entered->fault('force', 'The force must be above zero.');
+        } elseif ($force !== null && $limitForce !== null && self::isFar($force, $limitForce)) {
+            $entered->fault('force', "The limit is stated for {$limitForce->inWords()}. Press with half to twice as much: farther off a belt no longer gives in proportion.");
+        }
+        if ($limit !== null && $least !== null && $least->compareTo($limit) >= 0) {
+            $limits->fault('least', 'It must give less than it may.');
         }
         $limits->complete();
         $entered->complete();
@@ -50,16 +56,30 @@ final class Belt implements Instrument
 
         $share = $force->si()->dividedBy($limitForce->si());
         $allowed = Quantity::of($limit->to($deflection->unit)->value->multipliedBy($share), $deflection->unit);
-        $over = $deflection->compareTo($allowed) > 0 ? $deflection->minus($allowed) : Quantity::of(0, $deflection->unit);
-        $isOver = $over->value->isPositive();
+        $required = Quantity::of(($least ?? Quantity::of($limit->value->dividedBy(2), $limit->unit))->to($deflection->unit)->value->multipliedBy($share), $deflection->unit);
+        $nothing = Quantity::of(0, $deflection->unit);
+        $over = $deflection->compareTo($allowed) > 0 ? $deflection->minus($allowed) : $nothing;
+        $under = $deflection->compareTo($required) < 0 ? $required->minus($deflection) : $nothing;
         $scaled = $share->isEqualTo(1) ? '' : " (the limit is {$limit->inWords()} at {$limitForce->inWords()}; scaled to the force used)";
+        [$verdict, $found, $do] = match (true) {
+            $over->value->isPositive() => [Verdict::Act, ", so it is over by {$over->inWords()}.", 'Tighten it, run it, and check again.'],
+            $under->value->isPositive() => [Verdict::Act, "; less than {$required->inWords()} is too tight, by {$under->inWords()}.", 'Slacken it, run it, and check again: a tight belt kills bearings.'],
+            default => [Verdict::Fit, '.', ''],
+        };
 
         return new Judged(
-            $isOver ? Verdict::Act : Verdict::Fit,
-            "It gives {$deflection->inWords()}. The most at {$force->inWords()} is {$allowed->inWords()}{$scaled}".($isOver ? ", so it is over by {$over->inWords()}." : '.'),
-            $isOver ? 'Tighten it, run it, and check again.' : '',
-            ['deflection' => Answer::quantity($deflection), 'over_by' => Answer::quantity($over), 'allowed' => Answer::quantity($allowed)],
+            $verdict,
+            "It gives {$deflection->inWords()}. The most at {$force->inWords()} is {$allowed->inWords()}{$scaled}{$found}",
+            $do,
+            ['deflection' => Written::quantity($deflection), 'over_by' => Written::quantity($over), 'under_by' => Written::quantity($under), 'allowed' => Written::quantity($allowed), 'least' => Written::quantity($required)],
         );
+    }
+
+    private static function isFar(Quantity $force, Quantity $limit): bool
+    {
+        $share = $force->si()->dividedBy($limit->si());
+
+        return $share->isLessThan('1/2') || $share->isGreaterThan(2);
     }
 
     private function deflection(Fields $entered, ?Unit $unit): ?Quantity

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
 use Core\Inspect\Verdict;
-use Core\Reckoner\Fields;
 
 /** The water over the plates of a cart battery's cells, at the lowest cell. */
 final class CellWater implements Instrument
@@ -20,7 +20,7 @@ final class CellWater implements Instrument
         'bare' => ['plates bare', Verdict::Act, 'Cover the plates with distilled water, charge, then fill up. No sparks.'],
     ];
 
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [Ask::choice('water', 'Water in the lowest cell', array_map(fn (array $level): string => $level[0], self::LEVELS))];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -12,13 +14,11 @@ use Core\Inspect\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
-use Core\Reckoner\Answer;
-use Core\Reckoner\Fields;
 
 /** A clearance between two bounds, by gauge. */
 final class Clearance implements Instrument
 {
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [Ask::quantity('gap', 'Clearance', Unit::Inch, like: 'least')];
     }
@@ -42,7 +42,7 @@ final class Clearance implements Instrument
 
         $bounds = "{$least->inWords()} to {$most->inWords()} is right";
         $off = fn (Quantity $bound): string => Quantity::of($gap->value->minus($bound->to($gap->unit)->value)->abs(), $gap->unit)->inWords();
-        $fields = ['gap' => Answer::quantity($gap)];
+        $fields = ['gap' => Written::quantity($gap)];
 
         return match (true) {
             $gap->compareTo($most) > 0 => new Judged(Verdict::Act, "{$gap->inWords()} is {$off($most)} too wide; {$bounds}.", 'Take shims out until it is within.', $fields),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Glycol;
 use Core\Inspect\Instrument;
@@ -13,8 +15,6 @@ use Core\Inspect\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
-use Core\Reckoner\Answer;
-use Core\Reckoner\Fields;
 
 /** Whether the coolant stands the coldest night, by a tester that shows degrees or per cent. */
 final class Coolant implements Instrument
@@ -22,7 +22,7 @@ final class Coolant implements Instrument
     /** Nearer to the coldest night than this is watched: testers err by as much. */
     private const MARGIN = 3;
 
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [Ask::quantity('protects_to', 'The tester shows protection to', Unit::DegreeCelsius)->ifAny(), Ask::number('percent', 'or so much glycol, %')->ifAny()];
     }
@@ -57,7 +57,7 @@ final class Coolant implements Instrument
 
         $spare = $coldest->to(Unit::DegreeCelsius)->value->minus($protects->to(Unit::DegreeCelsius)->value);
         $why = ($percent === null ? '' : "{$percent} % {$glycol->value} glycol: ")."It protects to {$protects->inWords()}; the coldest night here is {$coldest->inWords()}.";
-        $fields = ['protects_to' => Answer::quantity($protects, 1)];
+        $fields = ['protects_to' => Written::quantity($protects, 1)];
         $sources = ['Glycol freezing points by volume: ASHRAE Handbook, Fundamentals, values from memory', 'common practice'];
 
         return match (true) {

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
 use Core\Inspect\Verdict;
 use Core\Measure\Plain;
-use Core\Reckoner\Fields;
 
 /** How long a fluid that draws water has been in, whatever it looks like. */
 final class FluidAge implements Instrument
 {
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [Ask::day('changed_on', 'Last changed on')];
     }

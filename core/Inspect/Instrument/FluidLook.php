@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
 use Core\Inspect\Ask;
 use Core\Inspect\CompartmentKind;
 use Core\Inspect\Condition;
@@ -11,16 +12,16 @@ use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
 use Core\Inspect\Seen;
-use Core\Reckoner\Fields;
 
 /** A fluid by its look and smell, and by what hangs on the magnet. */
 final class FluidLook implements Instrument
 {
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [
             Ask::several('seen', 'What is seen', array_combine(array_column(Seen::cases(), 'value'), array_map(fn (Seen $seen): string => $seen->label(), Seen::cases()))),
             Ask::flag('first_service', 'At the first service'),
+            Ask::flag('just_filled', 'Just filled'),
         ];
     }
 
@@ -45,12 +46,21 @@ final class FluidLook implements Instrument
             $entered->fault('seen', 'Say what is seen.');
         }
         $first = $entered->flag('first_service', 'whether it is the first service');
+        $justFilled = $entered->flag('just_filled', 'whether it was just filled');
         $limits->complete();
         $entered->complete();
         assert($kind !== null && $seen !== []);
-        $condition = Condition::of(CompartmentKind::from($kind), $seen, $first);
+        $conditions = Condition::of(CompartmentKind::from($kind), $seen, $first, $justFilled);
+        [$gravest] = $conditions;
 
-        return new Judged($condition->verdict, ucfirst(implode(', ', array_map(fn (Seen $one): string => $one->label(), $seen))).": {$condition->reading}.", $condition->do,
-            ['reading' => $condition->reading]);
+        return new Judged(
+            $gravest->verdict,
+            ucfirst(implode(', ', array_map(fn (Seen $one): string => $one->label(), $seen))).': '.implode('; ', array_column($conditions, 'reading')).'.',
+            $gravest->do,
+            [
+                'reading' => $gravest->reading,
+                'readings' => array_map(fn (Condition $condition): array => ['reading' => $condition->reading, 'verdict' => $condition->verdict->value, 'do' => $condition->do], $conditions),
+            ],
+        );
     }
 }

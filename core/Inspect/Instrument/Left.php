@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -13,13 +15,12 @@ use Core\Inspect\Worn;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
-use Core\Reckoner\Answer;
-use Core\Reckoner\Fields;
+use Core\Measure\WrittenNumber;
 
 /** What is left of a part that wears down: tread, lining, thread on an adjuster, a belt's width. The least of several readings counts. */
 final class Left implements Instrument
 {
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [Ask::quantity('left', 'Left of it, at the thinnest', Unit::Millimetre, like: 'least')];
     }
@@ -45,6 +46,6 @@ final class Left implements Instrument
             default => [Verdict::Fit, "{$left->inWords()} left; {$least->inWords()} is the least.", ''],
         };
 
-        return new Judged($verdict, $why, $do, ['left' => Answer::quantity($left)], worn: new Worn($left, $least));
+        return new Judged($verdict, $why, $do, ['left' => Written::quantity($left)], worn: new Worn($left, $least, WrittenNumber::resolution($entered->written('left'))));
     }
 }

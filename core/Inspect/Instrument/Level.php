@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\LevelMark;
+use Core\Inspect\LevelMethod;
 use Core\Inspect\LevelProtocol;
 use Core\Inspect\Occasion;
 use Core\Measure\Dimension;
 use Core\Measure\Unit;
-use Core\Reckoner\Answer;
-use Core\Reckoner\Fields;
 
 /** A fluid's level, taken as a reading only where it was read the way its housing asks for; what was poured in is logged with it. */
 final class Level implements Instrument
@@ -24,33 +25,46 @@ final class Level implements Instrument
 
     private const HELD = ['rested' => 'stick rested on its threads', 'screwed' => 'stick screwed in'];
 
-    public function asks(): array
+    /** Of how it was read only what its protocol asks for. */
+    public function asks(array $limits = []): array
     {
+        $method = LevelMethod::tryFrom($limits['method'] ?? '') ?? LevelMethod::Stick;
+        $marks = $method->marks();
+
         return [
-            Ask::choice('observed', 'It stands', array_combine(array_column(LevelMark::cases(), 'value'), array_map(fn (LevelMark $mark): string => $mark->label(), LevelMark::cases()))),
+            Ask::choice('observed', 'It stands', array_combine(array_column($marks, 'value'), array_map($method->label(...), $marks))),
             Ask::quantity('topped_up', 'Topped up with', Unit::Litre, like: 'most_per_100h')->ifAny(),
             Ask::flag('slope', 'Read on a slope'),
-            Ask::choice('engine', 'Engine', self::ENGINE)->ifAny(),
-            Ask::choice('temperature', 'Temperature', self::TEMPERATURE)->ifAny(),
-            Ask::number('waited', 'Minutes waited')->ifAny(),
-            Ask::choice('held', 'Stick', self::HELD)->ifAny(),
+            ...isset($limits['engine']) ? [Ask::choice('engine', 'Engine', self::ENGINE)] : [],
+            ...isset($limits['temperature']) ? [Ask::choice('temperature', 'Temperature', self::TEMPERATURE)] : [],
+            ...isset($limits['wait_minutes']) || isset($limits['latest_minutes']) ? [Ask::number('waited', 'Minutes waited')] : [],
+            ...isset($limits['held']) ? [Ask::choice('held', 'Stick', self::HELD)] : [],
         ];
     }
 
     public function limits(): array
     {
         return [
+            Ask::choice('method', 'Read by', array_combine(array_column(LevelMethod::cases(), 'value'), array_map(fn (LevelMethod $method): string => $method->word(), LevelMethod::cases())))->ifAny(),
             Ask::choice('engine', 'Read with', self::ENGINE)->ifAny(),
             Ask::choice('temperature', 'Read', self::TEMPERATURE)->ifAny(),
             Ask::number('wait_minutes', 'Minutes to wait')->ifAny(),
+            Ask::number('latest_minutes', 'Minutes at most')->ifAny(),
             Ask::choice('held', 'Stick', self::HELD)->ifAny(),
             Ask::quantity('most_per_100h', 'It may use in 100 h', Unit::Litre)->ifAny(),
         ];
     }
 
-    /** How a level is read, from its limits. */
-    public static function protocol(Fields $fields, string $wait = 'wait_minutes'): LevelProtocol
+    /**
+     * How a level is to be read, or was.
+     *
+     * @param  string  $wait  the name of the minutes
+     */
+    public static function protocol(Fields $fields, LevelMethod $method, string $wait = 'wait_minutes'): LevelProtocol
     {
+        if ($method !== LevelMethod::Stick && $fields->has('held')) {
+            $fields->fault('held', "What is read by a {$method->word()} has no stick to hold.");
+        }
         $one = fn (string $name, array $words, string $what): ?string => $fields->has($name) ? $fields->option($name, array_keys($words), $what) : null;
 
         return new LevelProtocol(
@@ -58,30 +72,32 @@ final class Level implements Instrument
             $one('temperature', self::TEMPERATURE, 'the temperature'),
             $fields->optionalWholeNumber($wait, 'the minutes', 24 * 60),
             $one('held', self::HELD, 'the way the stick is held'),
+            $fields->optionalWholeNumber('latest_minutes', 'the latest minute', 24 * 60),
         );
     }
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
     {
-        $protocol = self::protocol($limits);
-        $actual = self::protocol($entered, 'waited');
-        $observed = $entered->option('observed', array_column(LevelMark::cases(), 'value'), 'where it stands');
+        $method = $limits->choice('method', LevelMethod::Stick, 'what it is read by');
+        $protocol = self::protocol($limits, $method);
+        $actual = self::protocol($entered, $method, 'waited');
+        $observed = $entered->option('observed', array_column($method->marks(), 'value'), 'where it stands');
         $topUp = $entered->optionalMeasure('topped_up', 'what was topped up', Dimension::Volume, Unit::Litre);
         $slope = $entered->flag('slope', 'whether it stood on a slope');
         $limits->complete();
         $entered->complete();
 
-        return self::of(LevelMark::from((string) $observed), $protocol, $actual, $slope, $topUp === null ? [] : ['topped_up' => Answer::quantity($topUp)], $topUp?->inWords());
+        return self::of($method, LevelMark::from((string) $observed), $protocol, $actual, $slope, $topUp === null ? [] : ['topped_up' => Written::quantity($topUp)], $topUp?->inWords());
     }
 
     /** @param  array<string, mixed>  $fields */
-    public static function of(LevelMark $mark, LevelProtocol $protocol, LevelProtocol $actual, bool $onSlope, array $fields = [], ?string $toppedUp = null): Judged
+    public static function of(LevelMethod $method, LevelMark $mark, LevelProtocol $protocol, LevelProtocol $actual, bool $onSlope, array $fields = [], ?string $toppedUp = null): Judged
     {
         $first = $protocol->asksOf($actual, $onSlope);
         $poured = $toppedUp === null ? '' : " {$toppedUp} was poured in.";
 
         return $first === ''
-            ? new Judged($mark->verdict(), "It stands {$mark->label()}, read {$protocol->inWords()}.{$poured}", $mark->do(), $fields)
+            ? new Judged($mark->verdict(), "It stands {$method->label($mark)}, read {$protocol->inWords()}.{$poured}", $mark->do(), $fields)
             : new Judged(null, "This is not a reading: it is read {$protocol->inWords()}.{$poured}", $first, $fields);
     }
 }

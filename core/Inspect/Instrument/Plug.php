@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Form\Fields;
+use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -13,8 +15,7 @@ use Core\Inspect\Worn;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
-use Core\Reckoner\Answer;
-use Core\Reckoner\Fields;
+use Core\Measure\WrittenNumber;
 
 /** A spark plug by its gap and the colour of its nose. */
 final class Plug implements Instrument
@@ -26,7 +27,7 @@ final class Plug implements Instrument
         'oily' => ['oily', Verdict::Act, 'oil gets past the rings or the valve', 'Replace it, and follow the oil it uses.'],
     ];
 
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [
             Ask::quantity('gap', 'Gap', Unit::Inch, like: 'gap'),
@@ -61,8 +62,8 @@ final class Plug implements Instrument
             Verdict::hardest($verdict, $isOff ? Verdict::Act : Verdict::Fit, $unlike ? Verdict::Watch : Verdict::Fit),
             $why,
             implode(' ', $do),
-            ['gap' => Answer::quantity($gap)],
-            worn: new Worn($gap, Quantity::of($right->value->plus($tolerance->to($right->unit)->value), $right->unit), falls: false),
+            ['gap' => Written::quantity($gap)],
+            worn: new Worn($gap, Quantity::of($right->value->plus($tolerance->to($right->unit)->value), $right->unit), WrittenNumber::resolution($entered->written('gap')), falls: false),
         );
     }
 }

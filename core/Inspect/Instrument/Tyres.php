@@ -6,6 +6,7 @@ namespace Core\Inspect\Instrument;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Core\Form\Fields;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -13,7 +14,6 @@ use Core\Inspect\Occasion;
 use Core\Inspect\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Unit;
-use Core\Reckoner\Fields;
 
 /** Tyre pressures against the book's, front and rear. The book means cold tyres: a warm one shows more, so a warm reading only tells of a tyre that is low all the same. */
 final class Tyres implements Instrument
@@ -25,7 +25,7 @@ final class Tyres implements Instrument
 
     private const FAR = '1/4';
 
-    public function asks(): array
+    public function asks(array $limits = []): array
     {
         return [
             Ask::quantity('front_left', 'Front left', Unit::PoundPerSquareInch, like: 'front'),

@@ -47,15 +47,24 @@ final class SeasonTest extends TestCase
         Season::of([1.0]);
     }
 
-    public function test_a_history_keeps_the_last_reading_of_each_week_whatever_the_order(): void
+    public function test_two_readings_in_one_week_on_different_days_are_two_readings(): void
     {
         $monday = Day::number(new \DateTimeImmutable('2026-11-16T00:00:00Z'));
         self::assertSame($monday, MeterHistory::monday(MeterHistory::week($monday)));
         self::assertSame(MeterHistory::week($monday), MeterHistory::week($monday + 6), 'Monday to Sunday');
 
-        $history = MeterHistory::ofPairs([[$monday + 9, 30.0], [$monday, 10.0], [$monday + 4, 20.0]]);
-        self::assertSame([[$monday + 4, 20.0], [$monday + 9, 30.0]], $history->weekly);
-        self::assertSame([[$monday + 4, $monday + 9, 10.0]], $history->gains());
+        $history = MeterHistory::ofPairs([[$monday + 9, 30.0], [$monday, 10.0], [$monday + 4, 18.0], [$monday + 4, 20.0]]);
+        self::assertSame([[$monday, 10.0], [$monday + 4, 20.0], [$monday + 9, 30.0]], $history->readings, 'the last of each day');
+        self::assertSame([[$monday, $monday + 4, 10.0], [$monday + 4, $monday + 9, 10.0]], $history->gains());
+    }
+
+    public function test_of_a_long_history_the_first_reading_and_the_last_of_each_week_are_kept(): void
+    {
+        $monday = Day::number(new \DateTimeImmutable('2025-01-06T00:00:00Z'));
+        $history = MeterHistory::ofPairs(array_map(fn (int $day): array => [$monday + $day, (float) $day], range(0, 7 * 20 - 1)));
+
+        self::assertSame([$monday, $monday + 6, $monday + 13], array_slice(array_column($history->readings, 0), 0, 3));
+        self::assertCount(21, $history->readings);
     }
 
     public function test_a_gain_between_two_readings_is_spread_over_the_weeks_between(): void

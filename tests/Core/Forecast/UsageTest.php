@@ -7,10 +7,12 @@ namespace Tests\Core\Forecast;
 use Carbon\CarbonImmutable;
 use Core\Forecast\Confidence;
 use Core\Forecast\MeterHistory;
+use Core\Forecast\PossibleReadings;
 use Core\Forecast\SeasonalUse;
 use Core\Forecast\Usage;
 use Core\Schedule\Day;
 use Core\Schedule\MachineClass;
+use Core\Schedule\YearWindow;
 use Database\Demo\Coldbrook;
 use Database\Demo\DemoLife;
 use PHPUnit\Framework\TestCase;
@@ -106,6 +108,103 @@ final class UsageTest extends TestCase
         self::assertNull(Usage::learn(MeterHistory::ofPairs([[20_000, 5.0]])));
         self::assertNull(Usage::learn(MeterHistory::ofPairs([[20_000, 5.0], [20_090, 5.0]])));
         self::assertNull(self::steady(30, 0.01)?->passage(100_000), 'too far off to be told');
+    }
+
+    public function test_a_long_time_without_use_is_standing_and_not_a_rate_for_ever_after(): void
+    {
+        $back = Usage::learn(MeterHistory::ofPairs([[20_000, 100.0], [20_485, 100.0], [20_492, 110.0]]));
+        $passage = $back?->passage(150);
+
+        self::assertEqualsWithDelta(10, $back?->perWeek(20_492), 1, 'as it is used since it came back');
+        self::assertLessThan(60, ($passage->p50 ?? 0) - 20_492, '40 h to go are weeks, not five years');
+    }
+
+    public function test_a_meter_unread_for_long_gives_a_wide_band_that_begins_today(): void
+    {
+        $usage = self::steady(weeks: 30, perWeek: 10);
+        $today = 20_210 + 60;
+        $passage = $usage?->passageFrom($today, 420);
+
+        self::assertSame([$today, $today], [$passage?->p10, $passage?->p50], 'it may have been reached');
+        self::assertEqualsWithDelta(14, ($passage->p90 ?? 0) - $today, 4, 'or it has stood since');
+        self::assertSame(Confidence::Fair, $usage?->confidence($today));
+    }
+
+    public function test_a_machine_that_has_stopped_in_its_season_may_go_on_standing(): void
+    {
+        $readings = array_map(fn (int $week): array => [20_000 + 7 * $week, 10.0 * min($week, 60)], range(0, 75));
+        $usage = Usage::learn(MeterHistory::ofPairs($readings));
+        $passage = $usage?->passageFrom(20_525, 640);
+
+        self::assertSame(Confidence::Fair, $usage?->confidence(20_525));
+        self::assertGreaterThan(105, ($passage->p90 ?? 0) - 20_525, 'as long again as it has stood');
+    }
+
+    public function test_what_is_known_to_rest_is_not_reached_while_it_rests(): void
+    {
+        $november = Day::number(new \DateTimeImmutable('2026-11-01T00:00:00Z'));
+        $readings = array_map(fn (int $week): array => [$november - 7 * (30 - $week), 8.0 * $week], range(0, 30));
+        $usage = Usage::learn(MeterHistory::ofPairs($readings), resting: [YearWindow::between('11-01', '03-31')]);
+
+        self::assertSame('2027-04', Day::of($usage?->passage(260)?->p50 ?? 0)->format('Y-m'));
+    }
+
+    public function test_a_reading_that_cannot_be_is_left_out_and_told(): void
+    {
+        $possible = PossibleReadings::of([[20_000, 100.0], [20_007, 106.0], [20_014, 9100.0], [20_021, 118.0]], 24);
+        self::assertSame([[[20_000, 100.0], [20_007, 106.0], [20_021, 118.0]], [[20_014, 9100.0]]], [$possible->kept, $possible->leftOut]);
+
+        $first = PossibleReadings::of([[20_000, 10.0], [20_007, 1006.0], [20_014, 1012.0]], 24);
+        self::assertSame([[20_000, 10.0]], $first->leftOut, 'the one that no other agrees with');
+    }
+
+    /** What is assumed of the machines stands at {@see SimulatedYard}; what their class has done in the three years before is lent. */
+    public function test_of_the_bands_drawn_in_every_season_and_in_the_first_year_three_quarters_to_six_sevenths_hold(): void
+    {
+        $tally = self::simulate(new SimulatedYard(77), machines: 55);
+
+        foreach (['winter', 'spring', 'summer', 'autumn', 'first year', 'later years', 'good', 'standing in winter, asked in autumn'] as $when) {
+            [$bands, $held] = $tally[$when];
+            self::assertGreaterThan(400, $bands, $when);
+            self::assertEqualsWithDelta(0.80, $held / $bands, 0.05, "{$when}: {$held} of {$bands}");
+        }
+        self::assertGreaterThan(0.6, $tally['good after two years'][1] / $tally['good after two years'][0]);
+    }
+
+    /** @return array<string, array{int, int}> bands drawn and held, by when they were drawn */
+    private static function simulate(SimulatedYard $yard, int $machines): array
+    {
+        $tally = [];
+        foreach (SimulatedYard::kinds() as $kind) {
+            $lent = SeasonalUse::ofClass(array_map(fn (): MeterHistory => MeterHistory::ofPairs($yard->machine($kind, 18_000, 3 * 365)[1]), range(1, 4)));
+            for ($machine = 0; $machine < $machines; $machine++) {
+                $first = $yard->dayBetween(19_100, 19_464);
+                [$run, $readings] = $yard->machine($kind, $first, 7 * 365);
+                $history = MeterHistory::ofPairs($readings);
+                foreach ([...array_fill(0, 8, [45, 364]), ...array_fill(0, 14, [365, 4 * 365])] as [$youngest, $oldest]) {
+                    $age = $yard->dayBetween($youngest, $oldest);
+                    $usage = Usage::learn($history->until($first + $age), $lent);
+                    $at = $run[$age] + (end($run) - $run[0]) / 7 / 52 * $yard->between(0.5, 14);
+                    $band = $usage?->passageFrom($first + $age, $at);
+                    $reached = array_key_first(array_filter($run, fn (float $hours): bool => $hours >= $at));
+                    if ($band === null || $reached === null) {
+                        continue;
+                    }
+                    $held = (int) ($band->p10 <= $first + $reached && $first + $reached <= $band->p90);
+                    $isGood = $usage->confidence($first + $age) === Confidence::Good;
+                    $season = ['winter', 'spring', 'summer', 'autumn'][intdiv((int) gmdate('n', ($first + $age) * 86_400) % 12, 3)];
+                    $counts = [$season => $held, $age < 365 ? 'first year' : 'later years' => $held];
+                    $counts += $isGood ? ['good' => $held] : [];
+                    $counts += $age >= 730 ? ['good after two years' => (int) $isGood] : [];
+                    $counts += $season === 'autumn' && in_array($kind, SimulatedYard::STANDING_IN_WINTER, true) ? ['standing in winter, asked in autumn' => $held] : [];
+                    foreach ($counts as $when => $count) {
+                        $tally[$when] = [($tally[$when][0] ?? 0) + 1, ($tally[$when][1] ?? 0) + $count];
+                    }
+                }
+            }
+        }
+
+        return $tally;
     }
 
     /** The demo's history is invented, so this shows that the bands are honest about such histories, not that the trade wanders so. */

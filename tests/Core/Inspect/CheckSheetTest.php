@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inspect;
 
+use Core\Form\BadInput;
+use Core\Form\Fields;
 use Core\Inspect\Check;
 use Core\Inspect\CheckSheet;
 use Core\Inspect\LimitSource;
@@ -13,8 +15,6 @@ use Core\Inspect\SheetChange;
 use Core\Inspect\StarterSheet;
 use Core\Inspect\Verdict;
 use Core\Measure\Quantity;
-use Core\Reckoner\BadInput;
-use Core\Reckoner\Fields;
 use Core\Schedule\MachineClass;
 use Core\Schedule\YearWindow;
 use PHPUnit\Framework\TestCase;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inspect;
 
+use Core\Form\BadInput;
+use Core\Form\Fields;
 use Core\Inspect\Judged;
 use Core\Inspect\Measurement;
 use Core\Inspect\Occasion;
 use Core\Measure\Quantity;
-use Core\Reckoner\BadInput;
-use Core\Reckoner\Fields;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -42,7 +42,7 @@ final class InstrumentsTest extends TestCase
     {
         $judged = self::judge(Measurement::FreePlay, ['left' => '1 1/2 in', 'right' => '1 in'], self::PEDALS);
         self::assertSame('act', $judged->verdict?->value);
-        self::assertSame('Left has 1 1/2 in, over the right 1 in by 1/2 in; left and right differ by 1/2 in, at most 1/4 in is right.', $judged->why);
+        self::assertSame('Left has 1 1/2 in, over the target of 1 in by 1/2 in; left and right differ by 1/2 in, at most 1/4 in is allowed.', $judged->why);
         self::assertSame('0.5', $judged->fields['left_over_by']['value']);
 
         self::assertSame('fit', self::judge(Measurement::FreePlay, ['left' => '1', 'right' => '1 1/8'], self::PEDALS)->verdict?->value);

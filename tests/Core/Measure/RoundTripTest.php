@@ -31,9 +31,10 @@ final class RoundTripTest extends TestCase
     #[DataProvider('units')]
     public function test_a_shown_amount_typed_back_is_the_same_to_the_digits_shown(Unit $unit): void
     {
-        $shown = explode(' (', Quantity::of('1234.5', $unit)->display())[0];
-
-        self::assertSame(Quantity::of('1234.5', $unit)->rounded($unit->places())->__toString(), (string) Quantity::parse($shown)->rounded());
+        foreach (['1234.5', '0.03', '14.5'] as $typed) {
+            $shown = explode(' (', Quantity::of($typed, $unit)->display())[0];
+            self::assertSame($typed, (string) Quantity::parse($shown)->rounded(), "nothing that was typed is lost: {$shown}");
+        }
     }
 
     #[DataProvider('units')]
@@ -85,8 +86,9 @@ final class RoundTripTest extends TestCase
     /** @return iterable<array{string, string, string}> */
     public static function ambiguous(): iterable
     {
-        yield ['1,204', '1204', '1.204'];
-        yield ['12,500', '12500', '12.500'];
+        yield ['1,204', '1204', '1.2040'];
+        yield ['1.204', '1204', '1.2040'];
+        yield ['12,500', '12500', '12.5'];
     }
 
     public function test_a_comma_before_three_digits_off_a_meter_sets_thousands_apart(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Reckoner;
 
-use Core\Reckoner\BadInput;
+use Core\Form\BadInput;
 use Core\Reckoner\Catalogue;
 use Core\Reckoner\UnknownCalculator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -119,7 +119,7 @@ final class CalculatorsTest extends TestCase
         yield 'fields without headings' => ['chart-read', ['headings' => ['50'], 'rows' => [['task' => 'Oil', 'cells' => ['X', 'X']]]], ['rows.0.cells']];
         yield 'a part of the year that is none' => ['standing', ['rule' => ['windows' => [['from' => '13-01', 'to' => '04-15']]], 'now' => ['date' => '2026-05-14']], ['rule.windows.0.from', 'rule.every']];
         yield 'a rule of nothing' => ['standing', ['rule' => ['every' => []], 'now' => ['hours' => 1]], ['rule.every']];
-        yield 'nowhere to stand' => ['standing', ['rule' => ['every' => ['hours' => 50, 'months' => 12]], 'now' => ['hours' => 1]], ['now.date']];
+        yield 'nowhere to stand' => ['standing', ['rule' => ['every' => ['hours' => 50, 'months' => 12]], 'now' => ['km' => 1]], ['now.hours', 'now.date']];
         yield 'an anchor of his own' => ['standing', ['rule' => ['every' => ['hours' => 50], 'anchor' => 'moon'], 'now' => ['hours' => 1]], ['rule.anchor']];
         yield 'an interval of less than nothing' => ['standing', ['rule' => ['every' => ['hours' => -50]], 'now' => ['hours' => 1]], ['rule.every.hours', 'rule.every']];
         yield 'a window wider than the interval' => ['standing', ['rule' => ['every' => ['hours' => 50], 'early' => 3], 'now' => ['hours' => 1]], ['rule.early']];

@@ -7,8 +7,6 @@ namespace Tests\Core\Schedule;
 use Brick\Math\BigDecimal;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
-use Core\Schedule\Limit;
-use Core\Schedule\MeteredCourse;
 use Core\Schedule\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Standing;
@@ -22,22 +20,22 @@ final class CourseTest extends TestCase
 {
     use TestTrait;
 
-    /** "Chart: points are the first values, then multiples of every; a service at h satisfies every point up to h + early × every; next is the smallest point not satisfied." */
+    /** "Chart: points are the first values, then multiples of every; a service at h satisfies every point up to h + early × every; next is the smallest point not satisfied"; amended: "a first point's windows are shares of the first point itself". */
     public function test_the_charts_next_point_is_the_smallest_of_the_list_not_satisfied(): void
     {
         $this->forAll(Generators::choose(5, 400), Generators::seq(Generators::choose(1, 300)), Generators::choose(0, 30_000), Generators::elements('0', '0.05', '0.1', '0.3'))
             ->then(function (int $every, array $firsts, int $doneTenths, string $early): void {
                 $rule = new Rule(Interval::ofHours($every), array_map(Interval::ofHours(...), $firsts), Anchor::Chart, BigDecimal::of($early));
                 $done = BigDecimal::ofUnscaledValue($doneTenths, 1);
-                $satisfied = $done->plus(BigDecimal::of($early)->multipliedBy($every));
+                $reach = fn (int $interval): BigDecimal => $done->plus(BigDecimal::of($early)->multipliedBy($interval));
                 sort($firsts);
-                $points = $firsts;
+                $points = array_filter($firsts, fn (int $first): bool => $reach($first)->isLessThan($first));
                 for ($multiple = $every; $multiple <= 4_000; $multiple += $every) {
-                    if ($multiple > (int) ($firsts === [] ? 0 : max($firsts))) {
+                    if ($multiple > (int) ($firsts === [] ? 0 : max($firsts)) && $reach($every)->isLessThan($multiple)) {
                         $points[] = $multiple;
                     }
                 }
-                $expected = array_values(array_filter($points, fn (int $point): bool => $satisfied->isLessThan($point)))[0];
+                $expected = array_values($points)[0];
 
                 self::assertSame((string) $expected, (string) self::next($rule, '0', (string) $done));
             });
@@ -47,10 +45,10 @@ final class CourseTest extends TestCase
     {
         $this->forAll(Generators::choose(5, 400), Generators::choose(1, 300), Generators::choose(0, 5_000))->then(function (int $every, int $first, int $doneTenths): void {
             $done = BigDecimal::ofUnscaledValue($doneTenths, 1);
-            $satisfied = $done->plus(BigDecimal::of($every)->multipliedBy('0.1'));
+            $satisfied = $done->plus(BigDecimal::of($first)->multipliedBy('0.1'));
             $expected = $satisfied->isLessThan($first) ? BigDecimal::min($first, $done->plus($every)) : $done->plus($every);
 
-            self::assertTrue(self::next(new Rule(Interval::ofHours($every), [Interval::ofHours($first)]), '0', (string) $done)?->isEqualTo($expected));
+            self::assertTrue(self::next(new Rule(Interval::ofHours($every), [Interval::ofHours($first)]), '0', (string) $done)->isEqualTo($expected));
         });
     }
 
@@ -95,7 +93,6 @@ final class CourseTest extends TestCase
             $served = [];
             foreach ($slips as $percent) {
                 $next = self::next($rule, '0', $done);
-                self::assertNotNull($next);
                 $served[] = $next->toInt();
                 $done = (string) $next->plus(BigDecimal::of($every)->multipliedBy($percent)->dividedBy(100, 2));
             }
@@ -116,12 +113,13 @@ final class CourseTest extends TestCase
         $rule = new Rule(new Interval(BigDecimal::of(100), null, 12));
         $standing = Standing::of($rule, null, [new Point(date: new \DateTimeImmutable('2026-01-01'))], new Point(BigDecimal::of(900), null, new \DateTimeImmutable('2026-05-01')));
 
-        self::assertSame(['date', State::Fresh], [$standing->limiting?->limit->value, $standing->state]);
+        self::assertSame(['date', State::Unknown], [$standing->limiting?->limit->value, $standing->state]);
         self::assertStringContainsString('hours at the last service are not on record', $standing->notes[0]);
+        self::assertStringContainsString('are not on record', $standing->why());
     }
 
-    private static function next(Rule $rule, string $start, string $done): ?BigDecimal
+    private static function next(Rule $rule, string $start, string $done): BigDecimal
     {
-        return (new MeteredCourse($rule, Limit::Hours))->next(BigDecimal::of($start), BigDecimal::of($done), BigDecimal::zero())?->at->stripTrailingZeros();
+        return Standing::of($rule, new Point(BigDecimal::of($start)), [new Point(BigDecimal::of($done))], new Point(BigDecimal::of($done)))->points['hours']->at->stripTrailingZeros();
     }
 }

@@ -9,7 +9,9 @@ use Core\Schedule\Anchor;
 use Core\Schedule\DatedCourse;
 use Core\Schedule\Day;
 use Core\Schedule\Interval;
+use Core\Schedule\Point;
 use Core\Schedule\Rule;
+use Core\Schedule\Standing;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
@@ -71,9 +73,9 @@ final class DayTest extends TestCase
 
     public function test_a_first_month_comes_before_the_interval(): void
     {
-        $course = new DatedCourse(new Rule(new Interval(months: 12), [new Interval(months: 1)]));
-        $start = new \DateTimeImmutable('2026-01-15');
-        $due = fn (?string $done): string => Day::of($course->next($start, $done === null ? null : new \DateTimeImmutable($done), $start)?->at->toInt() ?? 0)->format('Y-m-d');
+        $rule = new Rule(new Interval(months: 12), [new Interval(months: 1)]);
+        $start = new Point(date: new \DateTimeImmutable('2026-01-15'));
+        $due = fn (?string $done): ?string => Standing::of($rule, $start, $done === null ? [] : [new Point(date: new \DateTimeImmutable($done))], $start)->dueDate()?->format('Y-m-d');
 
         self::assertSame('2026-02-15', $due(null));
         self::assertSame('2027-02-13', $due('2026-02-13'));

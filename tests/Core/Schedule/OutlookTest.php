@@ -37,7 +37,7 @@ final class OutlookTest extends TestCase
 
         self::assertSame('Engine oil', $outlook->leading()?->task->name);
         self::assertSame(State::Nearing, $outlook->state());
-        self::assertSame('Engine oil: due at 624.6 h, 250 h after 374.6 h. 18.6 h left, inside the early window. At 9 h a week now that is about 30 November, between 26 November and 5 December.', $outlook->why());
+        self::assertSame('Engine oil: due at 624.6 h, 250 h after 374.6 h. 18.6 h left, inside the early window. At 9 h a week now that is about 30 November, between 26 November and 6 December.', $outlook->why());
     }
 
     public function test_tasks_without_a_past_are_counted_and_asked_for(): void

@@ -26,7 +26,7 @@ final class StandingTest extends TestCase
     #[DataProvider('chart')]
     public function test_by_the_chart_a_service_satisfies_the_points_its_early_window_reaches(string $done, string $next, string $runsFor, int $notes): void
     {
-        $standing = Standing::of(self::every(400, Anchor::Chart), self::at('0'), [self::at($done)], self::at('371'));
+        $standing = Standing::of(self::every(400, Anchor::Chart), self::at('0'), [self::at($done)], self::at('771'));
 
         self::assertSame($next, (string) $standing->points['hours']->at);
         self::assertSame($runsFor, (string) $standing->runsFor());
@@ -41,6 +41,71 @@ final class StandingTest extends TestCase
         yield 'done at 359: not early enough to count' => ['359', '400', '41', 0];
         yield 'done late at 430' => ['430', '800', '370', 0];
         yield 'done very late, past a whole point' => ['765', '1200', '435', 0];
+    }
+
+    /** Handbook, section 4: hours, distance and date, whichever comes first; the calculators' contract, amended. */
+    public function test_a_first_point_met_in_one_dimension_is_met_in_all(): void
+    {
+        $rule = new Rule(new Interval(BigDecimal::of(100), null, 12), [new Interval(BigDecimal::of(50), null, 1)]);
+        $start = new Point(BigDecimal::zero(), null, new \DateTimeImmutable('2026-01-01T00:00:00Z'));
+        $after = fn (string $hours, string $day): Point => new Point(BigDecimal::of($hours), null, new \DateTimeImmutable("{$day}T00:00:00Z"));
+        $byMonth = Standing::of($rule, $start, [$after('12', '2026-02-01')], $after('20', '2026-02-10'));
+        $byHours = Standing::of($rule, $start, [$after('50', '2026-01-12')], $after('55', '2026-01-20'));
+        $byNeither = Standing::of($rule, $start, [$after('12', '2026-01-10')], $after('20', '2026-01-20'));
+
+        self::assertSame(['112', '2027-02-01'], [(string) $byMonth->points['hours']->at, $byMonth->dueDate()?->format('Y-m-d')]);
+        self::assertSame(['150', '2027-01-12'], [(string) $byHours->points['hours']->at, $byHours->dueDate()?->format('Y-m-d')]);
+        self::assertSame(['50', '2026-02-01'], [(string) $byNeither->points['hours']->at, $byNeither->dueDate()?->format('Y-m-d')]);
+    }
+
+    public function test_by_the_chart_a_first_point_met_by_its_date_is_left_behind_in_hours_too(): void
+    {
+        $rule = new Rule(new Interval(BigDecimal::of(200)), [new Interval(BigDecimal::of(300), null, 6)], Anchor::Chart);
+        $start = new Point(BigDecimal::zero(), null, new \DateTimeImmutable('2026-01-01T00:00:00Z'));
+        $done = new Point(BigDecimal::of(80), null, new \DateTimeImmutable('2026-07-01T00:00:00Z'));
+
+        self::assertSame('400', (string) Standing::of($rule, $start, [$done], $done)->points['hours']->at);
+    }
+
+    /** A tenth of a first point of 20 h is 2 h, not the 20 h that a tenth of the interval of 200 h is. */
+    #[DataProvider('firstWindows')]
+    public function test_the_windows_of_a_first_point_are_shares_of_that_first_point(string $hours, State $state): void
+    {
+        self::assertSame($state, Standing::of(new Rule(Interval::ofHours(200), [Interval::ofHours(20)]), self::at('0'), [], self::at($hours))->state);
+    }
+
+    /** @return iterable<array{string, State}> */
+    public static function firstWindows(): iterable
+    {
+        yield ['17.9', State::Fresh];
+        yield ['18', State::Nearing];
+        yield ['20', State::Due];
+        yield ['22', State::Due];
+        yield ['22.1', State::Past];
+    }
+
+    public function test_a_service_well_before_a_first_point_does_not_meet_it(): void
+    {
+        self::assertSame('20', (string) Standing::of(new Rule(Interval::ofHours(200), [Interval::ofHours(20)], Anchor::Chart), self::at('0'), [self::at('5')], self::at('6'))->points['hours']->at);
+    }
+
+    public function test_what_cannot_be_judged_is_not_fresh(): void
+    {
+        $rule = new Rule(new Interval(BigDecimal::of(100), null, 12));
+        $done = new Point(BigDecimal::of(400));
+        $standing = fn (string $hours): Standing => Standing::of($rule, null, [$done], new Point(BigDecimal::of($hours), null, new \DateTimeImmutable('2026-05-14T00:00:00Z')));
+
+        self::assertSame([State::Unknown, ['The day of the last service is not on record, so only the rest is judged.']], [$standing('410')->state, $standing('410')->notes]);
+        self::assertSame([State::Nearing, State::Due, State::Past], [$standing('495')->state, $standing('505')->state, $standing('520')->state], 'what can be judged is, where it presses');
+    }
+
+    public function test_a_service_ahead_of_the_meter_is_noted(): void
+    {
+        $standing = Standing::of(self::every(100), self::at('0'), [self::at('620')], self::at('600'));
+
+        self::assertSame(['A service is recorded at 620 h, and the meter stands at 600 h: one of both is wrong.'], $standing->notes);
+        self::assertSame([], Standing::of(self::every(100), self::at('0'), [self::at('600')], self::at('600'))->notes);
+        self::assertSame(['A service is recorded for 15 May 2026, which has not come yet.'], Standing::of(new Rule(new Interval(months: 6)), null, [self::on('2026-05-15')], self::on('2026-05-14'))->notes);
     }
 
     public function test_every_400_from_done(): void

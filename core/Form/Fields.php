@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Reckoner;
+namespace Core\Form;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
@@ -18,7 +18,15 @@ use Core\Measure\WrittenNumber;
  */
 final class Fields
 {
-    private Faults $faults;
+    private const UNKNOWN = 'There is no such field here. Look at its name again, or leave it out.';
+
+    private readonly Faults $faults;
+
+    /** @var array<string, true> the names that were asked for */
+    private array $known = [];
+
+    /** @var list<self> the fields within these */
+    private array $inner = [];
 
     /** @param  array<mixed>  $given */
     public function __construct(private readonly array $given, private readonly string $path = '', ?Faults $faults = null)
@@ -28,13 +36,42 @@ final class Fields
 
     public function has(string $name): bool
     {
-        return isset($this->given[$name]);
+        return $this->given($name) !== null;
+    }
+
+    /** What was given by a name, which is known from now on. */
+    private function given(string $name): mixed
+    {
+        $this->known[$name] = true;
+
+        return $this->given[$name] ?? null;
     }
 
     /** @throws BadInput if any field was at fault */
     public function complete(): void
     {
         $this->faults->refuse();
+    }
+
+    /**
+     * To be asked when all that may be given has been read.
+     *
+     * @throws BadInput if anything was given by a name that nobody asked for
+     */
+    public function refuseUnknown(): void
+    {
+        $this->noteUnknown();
+        $this->complete();
+    }
+
+    private function noteUnknown(): void
+    {
+        foreach (array_diff_key($this->given, $this->known) as $name => $unknown) {
+            $this->fault((string) $name, self::UNKNOWN);
+        }
+        foreach ($this->inner as $fields) {
+            $fields->noteUnknown();
+        }
     }
 
     public function fault(string $name, string $message): void
@@ -51,7 +88,7 @@ final class Fields
     /** A bare number, null where it is not given. */
     public function optionalNumber(string $name, string $what, bool $aboveZero = false): ?BigDecimal
     {
-        $value = $this->given[$name] ?? null;
+        $value = $this->given($name);
         if ($value === null) {
             return null;
         }
@@ -68,7 +105,7 @@ final class Fields
     /** Plain text as it was given, null where it is not. */
     public function optionalText(string $name, string $what): ?string
     {
-        $given = $this->given[$name] ?? null;
+        $given = $this->given($name);
         if ($given !== null && ! is_string($given)) {
             $this->fault($name, ucfirst($what).' is text.');
 
@@ -81,7 +118,7 @@ final class Fields
     /** False where it is not given. */
     public function flag(string $name, string $what): bool
     {
-        $given = $this->given[$name] ?? false;
+        $given = $this->given($name) ?? false;
         if (! is_bool($given)) {
             $this->fault($name, ucfirst($what).' is true or false.');
         }
@@ -93,7 +130,7 @@ final class Fields
     public function texts(string $name, string $what): array
     {
         $texts = [];
-        $given = $this->given[$name] ?? [];
+        $given = $this->given($name) ?? [];
         foreach (is_array($given) && array_is_list($given) && count($given) <= 10_000 ? $given : [false] as $text) {
             if ($text !== null && ! is_string($text)) {
                 $this->fault($name, ucfirst($what).' is a list of texts.');
@@ -110,7 +147,8 @@ final class Fields
     public function namedTexts(string $name, string $what): array
     {
         $texts = [];
-        foreach (is_array($this->given[$name] ?? []) ? $this->given[$name] ?? [] : ['' => null] as $key => $text) {
+        $given = $this->given($name) ?? [];
+        foreach (is_array($given) ? $given : ['' => null] as $key => $text) {
             if (! is_string($text)) {
                 $this->fault($name, ucfirst($what).' is a set of named texts.');
 
@@ -147,15 +185,17 @@ final class Fields
         if (! $this->required($name, $what)) {
             return null;
         }
-        $given = $this->given[$name];
+        $given = $this->given($name);
         try {
             if (is_string($given) || ($assumed !== null && (is_int($given) || is_float($given)))) {
                 return Quantity::parse(is_string($given) ? $given : self::decimal($given), $assumed);
             }
             if (is_array($given) && is_string($given['unit'] ?? null) && is_scalar($given['value'] ?? null) && ! is_bool($given['value'])) {
-                $unit = Unit::tryFrom($given['unit']) ?? Unit::fromWord($given['unit']) ?? throw new Unreadable("\"{$given['unit']}\" is not a unit known here.");
+                foreach (array_diff(array_keys($given), ['value', 'unit', 'display']) as $unknown) {
+                    $this->fault("{$name}.{$unknown}", self::UNKNOWN);
+                }
 
-                return Quantity::of(WrittenNumber::parse(self::decimal($given['value'])), $unit);
+                return Quantity::of(WrittenNumber::ofProgram(self::decimal($given['value'])), Unit::tryFrom($given['unit']) ?? Unit::named($given['unit']));
             }
             throw new Unreadable(ucfirst($what).' is written with its unit, like "1 3/4 qt", or as {"value", "unit"}.');
         } catch (Unreadable $unreadable) {
@@ -174,7 +214,7 @@ final class Fields
     /** A quantity of one kind, null where it is not given. */
     public function optionalMeasure(string $name, string $what, Dimension $dimension, ?Unit $assumed = null): ?Quantity
     {
-        if (! $this->has($name) || $this->given[$name] === '') {
+        if (! $this->has($name) || $this->given($name) === '') {
             return null;
         }
         $quantity = $this->quantity($name, $what, $assumed);
@@ -192,13 +232,14 @@ final class Fields
         if (! $this->required($name, $what)) {
             return null;
         }
-        $given = $this->given[$name];
-        $unit = is_string($given) ? Unit::tryFrom($given) ?? Unit::fromWord($given) : null;
-        if ($unit === null) {
-            $this->fault($name, is_string($given) ? "\"{$given}\" is not a unit known here." : ucfirst($what).' is the name of a unit.');
-        }
+        $given = $this->given($name);
+        try {
+            return is_string($given) ? Unit::tryFrom($given) ?? Unit::named($given) : throw new Unreadable(ucfirst($what).' is the name of a unit.');
+        } catch (Unreadable $unreadable) {
+            $this->fault($name, $unreadable->getMessage());
 
-        return $unit;
+            return null;
+        }
     }
 
     /** A day, null where it is not given. */
@@ -215,7 +256,7 @@ final class Fields
         if (! $this->required($name, $what)) {
             return null;
         }
-        $given = $this->given[$name];
+        $given = $this->given($name);
         if (is_string($given) && preg_match('/^(\d{4})-(\d{2})-(\d{2})(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:?\d{2})?)?$/', $given, $part)
             && checkdate((int) $part[2], (int) $part[3], (int) $part[1]) && (int) $part[1] >= 1900 && (int) $part[1] < 2200) {
             try {
@@ -231,7 +272,7 @@ final class Fields
     /** Whether an instant was given as a day only. */
     public function isDayOnly(string $name): bool
     {
-        return is_string($this->given[$name] ?? null) && strlen($this->given[$name]) === 10;
+        return is_string($this->given($name)) && strlen($this->given($name)) === 10;
     }
 
     /**
@@ -242,7 +283,7 @@ final class Fields
      */
     public function choice(string $name, \BackedEnum $default, string $what): \BackedEnum
     {
-        $given = $this->given[$name] ?? null;
+        $given = $this->given($name);
         if ($given === null) {
             return $default;
         }
@@ -254,10 +295,19 @@ final class Fields
         return $choice ?? $default;
     }
 
+    /** The number within a field as it was written, of a quantity its value; empty where there is none. */
+    public function written(string $name): string
+    {
+        $given = $this->given($name);
+        $value = is_array($given) ? $given['value'] ?? null : $given;
+
+        return is_string($value) || is_int($value) || is_float($value) ? self::decimal($value) : '';
+    }
+
     /** What is given, as text; null where it is no single value. */
     public function scalar(string $name): ?string
     {
-        $given = $this->given[$name] ?? null;
+        $given = $this->given($name);
 
         return is_string($given) || is_int($given) || is_float($given) ? self::decimal($given) : null;
     }
@@ -267,7 +317,7 @@ final class Fields
     {
         $written = $this->scalar($name);
         try {
-            return $written === null ? null : WrittenNumber::parse($written)->toBigDecimal();
+            return $written === null ? null : WrittenNumber::ofProgram($written)->toBigDecimal();
         } catch (Unreadable|MathException) {
             return null;
         }
@@ -283,7 +333,7 @@ final class Fields
         if (! $this->required($name, $what)) {
             return null;
         }
-        $given = $this->given[$name];
+        $given = $this->given($name);
         if (! is_string($given) || ! in_array($given, $words, true)) {
             $this->fault($name, ucfirst($what).' is one of '.implode(', ', $words).'.');
 
@@ -299,19 +349,19 @@ final class Fields
         if (! $this->required($name, $what)) {
             return new self([], "{$this->path}{$name}.", $this->faults);
         }
-        $given = $this->given[$name];
+        $given = $this->given($name);
         if (! is_array($given) || ($given !== [] && array_is_list($given))) {
             $this->fault($name, ucfirst($what).' is a set of named values.');
             $given = [];
         }
 
-        return new self($given, "{$this->path}{$name}.", $this->faults);
+        return $this->inner[] = new self($given, "{$this->path}{$name}.", $this->faults);
     }
 
     /** @return list<self> the rows of a list; empty where it is not given or at fault */
     public function rows(string $name, string $what): array
     {
-        $given = $this->given[$name] ?? [];
+        $given = $this->given($name) ?? [];
         if (! is_array($given) || ! array_is_list($given) || count($given) > 10_000) {
             $this->fault($name, ucfirst($what).' is a list of at most 10,000.');
 
@@ -322,7 +372,7 @@ final class Fields
             if (! is_array($row)) {
                 $this->fault("{$name}.{$index}", 'Each of these is a set of named values.');
             } else {
-                $rows[] = new self($row, "{$this->path}{$name}.{$index}.", $this->faults);
+                $rows[] = $this->inner[] = new self($row, "{$this->path}{$name}.{$index}.", $this->faults);
             }
         }
 
@@ -331,7 +381,7 @@ final class Fields
 
     private function required(string $name, string $what): bool
     {
-        if ($this->has($name) && $this->given[$name] !== '') {
+        if ($this->has($name) && $this->given($name) !== '') {
             return true;
         }
         $this->fault($name, ucfirst($what).' is missing.');
@@ -346,7 +396,7 @@ final class Fields
                 throw new Unreadable(ucfirst($what).' is a number.');
             }
 
-            return WrittenNumber::parse(self::decimal($value))->toBigDecimal();
+            return WrittenNumber::ofProgram(self::decimal($value))->toBigDecimal();
         } catch (Unreadable $unreadable) {
             $this->fault($name, $unreadable->getMessage());
         } catch (MathException) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Reckoner;
+namespace Core\Form;
 
 /** The faults found so far in what was given. */
 final class Faults

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Reckoner;
+namespace Core\Form;
 
 /** What was given cannot be reckoned with. Every field at fault carries its messages, in the trade's words. */
 final class BadInput extends \InvalidArgumentException
