@@ -121,6 +121,9 @@ final class EntryController
         $new = $isReading
             ? ($this->logReading)($machine, $entry->meter?->unit->isDistance() === true ? GivenReading::distance($given['value']) : GivenReading::hours($given['value']), $circumstances, ['corrects_id' => $entry->id])
             : ($this->recordService)($machine, $given['rule_ids'], $this->serviceReadings($given), $circumstances, $entry->id);
+        foreach ($isReading ? $entry->parts : [] as $part) {
+            ($this->logReading)($machine, new GivenReading($part->shownValue() ?? BigDecimal::zero(), (string) $part->typed, $part->meter?->unit->isDistance() === true), $circumstances, ['part_of_id' => $new->id]);
+        }
 
         return $this->written($request, $machine, $new);
     }

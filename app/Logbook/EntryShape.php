@@ -36,7 +36,7 @@ final class EntryShape
             'device' => $entry->device,
             'note' => $entry->note,
             'doubt' => $entry->doubt,
-            'readings' => ($entry->kind === EntryKind::Reading ? collect([$entry]) : $entry->parts)->map(self::reading(...))->values()->all(),
+            'readings' => ($entry->kind === EntryKind::Reading ? collect([$entry, ...$entry->parts]) : $entry->parts)->map(self::reading(...))->values()->all(),
             'tasks' => $entry->tasks->map(fn (EntryTask $task): array => ['rule_id' => $task->rule_id, 'task' => $task->task, 'kind' => $task->kind->value])->all(),
             'confirmed_because' => $entry->confirmed_because ?? $entry->parts->value('confirmed_because'),
             'corrects_id' => $entry->corrects_id,
@@ -61,7 +61,7 @@ final class EntryShape
 
         return match ($entry->kind) {
             EntryKind::MachineAdded => 'Entered in the book',
-            EntryKind::Reading => self::shown($entry),
+            EntryKind::Reading => self::shown($entry).($at === '' ? '' : ", {$at}"),
             EntryKind::Service => ($at === '' ? '' : "At {$at}: ").$entry->tasks->map(fn (EntryTask $task): string => self::done($task))->implode(', ').($entry->observations->isEmpty() ? '' : '. Put right: '.WalkWords::mended($entry)),
             EntryKind::MeterReplaced => 'Meter replaced: '.$entry->parts->map(self::shown(...))->implode(', then '),
             EntryKind::StoodDown => 'Stood down',

@@ -11,10 +11,12 @@ use App\Yard\Meter;
 use App\Yard\Yard;
 use App\Yard\YardLine;
 use Brick\Math\BigDecimal;
+use Core\LogLine\LoggedValue;
 use Core\LogLine\LogLine;
 use Core\LogLine\NotUnderstood;
 use Core\LogLine\Parser;
 use Core\Measure\Plain;
+use Core\Meter\Judgement;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -37,16 +39,28 @@ final readonly class LogLineController
         }
         $machine = Machine::query()->with('meters')->findOrFail($line->machineId);
         try {
-            [$meter, $when, $value] = $this->reading($line, $machine);
+            $readings = $this->readings($line, $machine);
         } catch (Refusal $refusal) {
             return $this->notUnderstood($refusal->problem->errors['text'][0] ?? $refusal->problem->detail);
         }
-        $judgement = $this->logReading->judge($meter, $value, $when);
+        $when = When::read($line->day?->format('Y-m-d'), $this->yard, 'text');
         $day = $when->dayOnly ? ' on '.Plain::day($this->yard->dayOf($when->at)) : '';
-        $sentence = "{$machine->name} at ".Plain::number($value)." {$meter->unit->value}{$day}. {$judgement->why}";
-        $suggestion = $judgement->suggestion === null ? [] : [mb_strtolower($machine->name).' '.$judgement->suggestion];
+        $at = implode(', ', array_map(fn (array $reading): string => Plain::number($reading[1]->value)." {$reading[0]->unit->value}", $readings));
+        $judgements = array_map(fn (array $reading): Judgement => $this->logReading->judge($reading[0], $reading[1]->value, $when, $reading[1]->typed), $readings);
+        $suggestions = [];
+        foreach ($judgements as $index => $judgement) {
+            foreach ($judgement->suggestions() as $suggestion) {
+                $suggestions[] = $this->lineWith($machine, $readings, $index, $suggestion, $line->dayWords);
+            }
+        }
 
-        return new JsonResponse(['understood' => true, 'sentence' => $sentence, 'suggestions' => $suggestion, 'machine_id' => $machine->id, 'asks' => ! $judgement->isPlausible()]);
+        return new JsonResponse([
+            'understood' => true,
+            'sentence' => "{$machine->name} at {$at}{$day}. ".implode(' ', array_column($judgements, 'why')),
+            'suggestions' => $suggestions,
+            'machine_id' => $machine->id,
+            'asks' => array_filter($judgements, fn (Judgement $judgement): bool => ! $judgement->isPlausible()) !== [],
+        ]);
     }
 
     public function store(Request $request): JsonResponse
@@ -61,9 +75,12 @@ final readonly class LogLineController
         if (Gate::denies('log', $machine)) {
             throw new AuthorizationException;
         }
-        [$meter, , $value] = $this->reading($line, $machine);
         $circumstances = Circumstances::of($request, $line->day?->format('Y-m-d'));
-        $entry = ($this->logReading)($machine, new GivenReading($value, $given['text'], $meter->unit->isDistance()), $circumstances, field: 'text');
+        $entry = null;
+        foreach ($this->readings($line, $machine) as [, $given]) {
+            $written = ($this->logReading)($machine, $given, $circumstances, $entry === null ? [] : ['part_of_id' => $entry->id], 'text');
+            $entry ??= $written;
+        }
         $person = $request->user();
         assert($person instanceof Person);
 
@@ -84,16 +101,36 @@ final readonly class LogLineController
         return (new Parser($names->all(), $this->yard->today()))->parse($text);
     }
 
-    /** @return array{Meter, When, BigDecimal} the meter meant, the moment, and what it showed */
-    private function reading(LogLine $line, Machine $machine): array
+    /**
+     * @return non-empty-list<array{Meter, GivenReading}> each meter meant, and what it showed
+     *
+     * @throws Refusal if the machine has no such meter
+     */
+    private function readings(LogLine $line, Machine $machine): array
     {
         $when = When::read($line->day?->format('Y-m-d'), $this->yard, 'text');
-        $meter = $machine->meterAt($when->at, $line->unit?->isDistance()) ?? throw Refusal::field('text', "{$machine->name} has no such meter.");
-        if ($line->unit !== null && $line->unit !== $meter->unit) {
-            throw Refusal::field('text', "{$machine->name}'s meter counts {$meter->unit->value}.");
-        }
-        $last = $line->isGain ? $this->logReading->lastBefore($meter, $when) : null;
 
-        return [$meter, $when, $line->isGain ? $line->value->plus($last->value ?? BigDecimal::of($meter->shown_when_fitted)) : $line->value];
+        return array_map(function (LoggedValue $logged) use ($machine, $when): array {
+            $meter = $machine->meterAt($when->at, $logged->unit?->isDistance()) ?? throw Refusal::field('text', "{$machine->name} has no such meter.");
+            if ($logged->unit !== null && $logged->unit !== $meter->unit) {
+                throw Refusal::field('text', "{$machine->name}'s meter counts {$meter->unit->value}.");
+            }
+            $last = $logged->isGain ? $this->logReading->lastBefore($meter, $when) : null;
+            $value = $logged->isGain ? $logged->value->plus($last->value ?? BigDecimal::of($meter->shown_when_fitted)) : $logged->value;
+
+            return [$meter, new GivenReading($value, $logged->typed, $meter->unit->isDistance())];
+        }, $line->values);
+    }
+
+    /**
+     * The line with one of its values as it was probably meant.
+     *
+     * @param  non-empty-list<array{Meter, GivenReading}>  $readings
+     */
+    private function lineWith(Machine $machine, array $readings, int $index, BigDecimal $meant, string $dayWords): string
+    {
+        $values = array_map(fn (array $reading, int $at): string => ($at === $index ? $meant : $reading[1]->value).(count($readings) === 1 ? '' : " {$reading[0]->unit->value}"), $readings, array_keys($readings));
+
+        return implode(' ', array_filter([mb_strtolower($machine->name), ...$values, $dayWords]));
     }
 }

@@ -15,15 +15,17 @@ final class ChartReader
 {
     private const LONGEST_TASK = 80;
 
-    private const LEAVE_OUT = 'leave_out';
+    /** What replacing a part does for it at the same time. */
+    private const MET_BY_REPLACING = [TaskKind::Inspect, TaskKind::Clean, TaskKind::Adjust];
 
     private readonly Questions $questions;
 
-    /** @var list<Heading> */
-    private readonly array $headings;
+    private readonly ChartHeadings $headings;
+
+    private readonly MarkLegend $legend;
 
     /** @var list<string> */
-    private array $remarks = [];
+    private array $remarks;
 
     /** @var list<ChartRow> */
     private array $rows = [];
@@ -34,23 +36,28 @@ final class ChartReader
     /** @var array<int, string> by row: the bigger task that it names */
     private array $named = [];
 
-    /** @param  array<string, string>  $answers  by the id of their question */
-    private function __construct(private readonly WrittenTable $table, array $answers, private readonly MeterUnit $unit)
+    /**
+     * @param  array<string, string>  $answers  by the id of their question
+     *
+     * @throws NotAChart
+     */
+    private function __construct(WrittenTable $table, array $answers, private readonly MeterUnit $unit)
     {
         $this->questions = new Questions($answers);
-        $this->headings = $table->understood($unit);
+        $this->headings = ChartHeadings::of($table, $unit, $this->questions);
+        $this->legend = MarkLegend::of($table->rows, $this->questions);
+        $this->remarks = $this->headings->remarks;
     }
 
     /**
      * @param  array<string, string>  $answers  by the id of their question
      * @param  MeterUnit  $unit  of bare numbers in the headings
      *
-     * @throws NotAChart if something in it can be no part of a chart
+     * @throws NotAChart if no part of it can be a chart
      */
     public static function read(WrittenTable $table, array $answers = [], MeterUnit $unit = MeterUnit::Hours): ChartReading
     {
         $reader = new self($table, $answers, $unit);
-        $reader->understandHeadings();
         foreach ($table->rows as $row) {
             $reader->readRow($row);
         }
@@ -58,57 +65,66 @@ final class ChartReader
             throw new NotAChart('No row has a mark under a heading that is understood.');
         }
 
-        return new ChartReading($reader->withContainers(), $reader->questions->open(), $reader->remarks);
-    }
-
-    private function understandHeadings(): void
-    {
-        $understood = array_filter($this->headings, fn (Heading $heading): bool => $heading->kind !== HeadingKind::Unknown);
-        if ($understood === []) {
-            throw new NotAChart('No heading is an interval. Head the columns like 50, every 50 h, first 25 h or yearly.');
-        }
-        foreach (array_diff_key($this->headings, $understood) as $index => $heading) {
-            if (array_filter($this->table->rows, fn (WrittenRow $row): bool => ! MarkWords::isNothing($row->cells[$index])) !== []) {
-                $name = $heading->text === '' ? 'Column '.($index + 2) : "\"{$heading->text}\"";
-                $this->questions->ask(new Question("column:{$index}", "{$name} is no interval that is understood here. Head it like 50, every 50 h, first 25 h, yearly or spring, or leave the column out.", [self::LEAVE_OUT => 'Leave it out'], self::LEAVE_OUT));
-            }
-        }
+        return new ChartReading($reader->withContainers(), $reader->questions->open(), $reader->remarks, $reader->headings->all);
     }
 
     private function readRow(WrittenRow $row): void
     {
-        $marks = array_filter($row->cells, fn (string $cell, int $index): bool => ! MarkWords::isNothing($cell) && $this->headings[$index]->kind->countsTime(), ARRAY_FILTER_USE_BOTH);
+        $under = fn (\Closure $counts): array => array_filter($row->cells, fn (string $cell, int $index): bool => ! MarkWords::isNothing($cell) && $counts($this->headings->all[$index]->kind), ARRAY_FILTER_USE_BOTH);
+        $marks = $under(fn (HeadingKind $kind): bool => $kind->countsTime());
+        foreach (array_keys($under(fn (HeadingKind $kind): bool => $kind === HeadingKind::Walkaround)) as $index) {
+            $this->remarks[] = "\"{$row->task}\" is marked {$this->headings->all[$index]->name($index)}: that belongs to the walkaround, not to the rulebook.";
+        }
         if ($marks === []) {
-            $this->remarks[] = $row->task === '' ? "Line {$row->line} has no task and no mark." : "Line {$row->line}, \"{$row->task}\", has no mark and is taken for a heading.";
+            $this->remarkUnmarked($row);
 
             return;
         }
-        if ($row->task === '' || mb_strlen($row->task) > self::LONGEST_TASK) {
-            throw new NotAChart($row->task === '' ? "Line {$row->line} has marks but no task." : "Line {$row->line}: a task is named in at most ".self::LONGEST_TASK.' letters.');
+        $task = $this->task($row);
+        if ($task !== null) {
+            $row = new WrittenRow($row->line, $task, $row->cells, $row->surplus, $row->recurs);
+            $this->addRows($row, $this->byKind($row, $marks), $this->anchor($row));
         }
-        $this->addRows($row, $this->byKind($row, $marks), $this->anchor($row));
+    }
+
+    private function remarkUnmarked(WrittenRow $row): void
+    {
+        $hasAny = array_filter($row->cells, fn (string $cell): bool => ! MarkWords::isNothing($cell)) !== [];
+        if ($row->task === '') {
+            $this->remarks[] = "Line {$row->line} has no task and no mark.";
+        } elseif (! $hasAny) {
+            $this->remarks[] = "Line {$row->line}, \"".mb_substr($row->task, 0, self::LONGEST_TASK).'", has no mark and is taken for a heading.';
+        }
+    }
+
+    /** What the row is called; null where it is left out, or that is still asked. */
+    private function task(WrittenRow $row): ?string
+    {
+        $cut = mb_substr($row->task, 0, self::LONGEST_TASK);
+        $answers = array_filter([
+            $row->task === '' ? $this->questions->ask(new Question("task:{$row->line}", "Line {$row->line} has marks but no task. Name it in the table and paste it again, or leave it out.", [Questions::LEAVE_OUT => 'Leave the line out'], Questions::LEAVE_OUT)) ?? '' : null,
+            $cut === $row->task ? null : $this->questions->ask(new Question("task:{$row->line}", "Line {$row->line}: a task is named in at most ".self::LONGEST_TASK.' letters.', ['cut' => "Call it \"{$cut}\"", Questions::LEAVE_OUT => 'Leave the line out'], 'cut')) ?? '',
+            $row->surplus === 0 ? null : $this->questions->ask(new Question("fields:{$row->line}", "Line {$row->line} has {$row->surplus} more fields than there are headings.", ['cut' => 'Leave the last ones out', Questions::LEAVE_OUT => 'Leave the line out'], 'cut')) ?? '',
+        ], fn (?string $answer): bool => $answer !== null);
+
+        return array_diff($answers, ['cut']) === [] ? $cut : null;
     }
 
     /**
      * The columns marked for each kind of work; none for what is still asked.
      *
-     * @param  array<int, string>  $marks  by column
+     * @param  non-empty-array<int, string>  $marks  by column
      * @return array<string, list<int>>
      */
     private function byKind(WrittenRow $row, array $marks): array
     {
-        $work = $this->cellUnder(HeadingKind::Work, $row);
-        $given = $work === '' ? null : MarkWords::kind($work) ?? throw new NotAChart("Line {$row->line}: \"{$work}\" is no work known here. Use replace, inspect, clean, adjust, lubricate, check level or sample.");
-        $said = array_unique(array_filter(array_map(MarkWords::kind(...), $marks)), SORT_REGULAR);
-        $alone = count($said) === 1 ? reset($said) : null;
+        $work = $this->headings->cell(HeadingKind::Work, $row);
+        $given = $work === '' ? null : MarkWords::kind($work) ?? $this->questions->askKind("work:{$row->line}", "Line {$row->line}: \"".mb_substr($work, 0, 40)."\" is no work known here. What is done: {$row->task}?", TaskKind::cases(), MarkWords::guess($row->task));
+        if ($work !== '' && $given === null) {
+            return [];
+        }
         $byKind = [];
-        foreach ($marks as $index => $mark) {
-            $kind = $given ?? MarkWords::kind($mark) ?? match (true) {
-                MarkWords::mayMean($mark) !== [] => $this->letter($mark),
-                MarkWords::isPlain($mark) => $alone ?? MarkWords::kindIn($row->task)
-                    ?? $this->questions->askKind("work:{$row->line}", "What is done: {$row->task}?", TaskKind::cases(), MarkWords::guess($row->task)),
-                default => throw new NotAChart("Line {$row->line}, under \"{$this->headings[$index]->text}\": \"".mb_substr($mark, 0, 40).'" is no mark. Use X, or a word like replace or inspect.'),
-            };
+        foreach ($this->legend->kinds($row, $marks, $given) as $index => $kind) {
             if ($kind !== null) {
                 $byKind[$kind->value][] = $index;
             }
@@ -122,37 +138,43 @@ final class ChartReader
     {
         foreach ($byKind as $value => $columns) {
             $kind = TaskKind::from($value);
-            $key = self::key($written->task, $value);
-            if (isset($this->rowOf[$key])) {
-                throw new NotAChart("Line {$written->line}: \"{$written->task}\" stands there twice.");
+            $task = $this->ownName($written, $value);
+            if ($task === null) {
+                continue;
             }
-            $container = $this->cellUnder(HeadingKind::ContainedIn, $written);
-            $row = $this->row($written, $kind, $columns, $anchor);
-            $replaced = $byKind[TaskKind::Replace->value] ?? [];
-            if ($row === null && $kind !== TaskKind::Replace && $replaced !== []) {
-                // Where it is replaced it is not looked at as well: the marks for both together may show the interval.
-                $row = $this->row($written, $kind, [...$columns, ...$replaced], $anchor);
-                $container = $row === null ? $container : "{$written->task} (".TaskKind::Replace->value.')';
-            }
-            $row ??= $this->irregular($written, $kind, $columns);
+            $replaced = in_array($kind, self::MET_BY_REPLACING, true) ? $byKind[TaskKind::Replace->value] ?? [] : [];
+            $row = $this->row($written, $kind, $columns, $replaced, $anchor);
             if ($row !== null) {
-                $this->rowOf[$key] = count($this->rows);
-                if ($container !== '') {
-                    $this->named[count($this->rows)] = $container;
+                $container = $this->headings->cell(HeadingKind::ContainedIn, $written);
+                $this->rowOf[self::key($task, $value)] = count($this->rows);
+                if ($container !== '' || $replaced !== []) {
+                    $this->named[count($this->rows)] = $container === '' ? "{$written->task} (".TaskKind::Replace->value.')' : $container;
                 }
-                $this->rows[] = $row;
+                $this->rows[] = $task === $written->task ? $row : $row->called($task);
             }
         }
     }
 
+    /** The task's name, told apart from one that stands there already; null where it is left out, or that is still asked. */
+    private function ownName(WrittenRow $row, string $kind): ?string
+    {
+        if (! isset($this->rowOf[self::key($row->task, $kind)])) {
+            return $row->task;
+        }
+        $answer = $this->questions->ask(new Question("twice:{$row->line}", "Line {$row->line}: \"{$row->task}\" stands there twice.", [Questions::LEAVE_OUT => 'Leave the second out', 'both' => 'Keep both'], Questions::LEAVE_OUT));
+
+        return $answer === 'both' ? mb_substr($row->task, 0, self::LONGEST_TASK - 11)." (line {$row->line})" : null;
+    }
+
     /**
-     * The row that some columns amount to, or null where no interval fits.
+     * The row that some columns amount to; null where it is left out, or something is still asked.
      *
      * @param  list<int>  $columns
+     * @param  list<int>  $replaced  those where it is replaced, and so not looked at as well: the marks for both together may show the interval
      */
-    private function row(WrittenRow $written, TaskKind $kind, array $columns, Anchor $anchor): ?ChartRow
+    private function row(WrittenRow $written, TaskKind $kind, array $columns, array $replaced, Anchor $anchor): ?ChartRow
     {
-        $marked = $this->columns($columns);
+        $marked = $this->headings->under($columns);
         [$first, $every] = [$marked->first(), $marked->every()];
         foreach ([Limit::Hours, Limit::Distance] as $limit) {
             $marks = $marked->positions($limit);
@@ -160,11 +182,15 @@ final class ChartReader
                 continue;
             }
             $after = $marked->lastFirst($limit);
-            $inference = $written->recurs && count($marks) === 1 ? Inference::recurring($marks[0]) : Inference::of((new MarkedColumns($this->headings))->positions($limit), $marks, $after);
+            $inference = $this->infer($written, $marks, $this->headings->under($replaced)->positions($limit), $limit, $after);
             if ($inference === null) {
+                return $this->irregular($written, $kind, $marks, $limit);
+            }
+            $again = $this->comesAgain($written, $kind, $inference, $marks, $limit);
+            if ($again === null) {
                 return null;
             }
-            $again = ! $inference->open || $this->farEnd($written->task, $marks[count($marks) - 1], $limit) !== 'once';
+            $inference = $again && $inference->every === null ? Inference::recurring($marks[0]) : $inference;
             foreach ([...$inference->first, ...($again || $inference->every === null ? [] : [$inference->every])] as $point) {
                 $first[] = MarkedColumns::interval($limit, $point);
             }
@@ -178,45 +204,74 @@ final class ChartReader
             };
         }
 
-        return new ChartRow($written->task, $kind, $first, $every, $anchor, $marked->windows(), line: $written->line);
+        return new ChartRow($written->task, $kind, $first, $every, $anchor, $marked->windows(), line: $written->line, condition: $marked->condition());
     }
 
-    /** @param  list<int>  $columns */
-    private function irregular(WrittenRow $row, TaskKind $kind, array $columns): ?ChartRow
+    /**
+     * By its own marks where these are plain multiples, else by those together with the marks of its replacement, else by a first point and what follows.
+     *
+     * @param  non-empty-list<int>  $marks
+     * @param  list<int>  $replaced
+     */
+    private function infer(WrittenRow $written, array $marks, array $replaced, Limit $limit, int $after): ?Inference
     {
-        $marked = $this->columns($columns);
-        $limit = $marked->positions(Limit::Hours) === [] ? Limit::Distance : Limit::Hours;
-        $marks = $marked->positions($limit);
+        if ($written->recurs && count($marks) === 1) {
+            return Inference::recurring($marks[0]);
+        }
+        $columns = $this->headings->everywhere()->positions($limit);
+        $own = Inference::of($columns, $marks, $after);
+        if ($replaced === [] || $own?->isPlain() === true) {
+            return $own;
+        }
+        $together = array_values(array_unique([...$marks, ...$replaced]));
+        sort($together);
+        $both = Inference::of($columns, $together, $after);
+
+        return $both?->isPlain() === true ? $both : $own;
+    }
+
+    /**
+     * Whether it comes again and again; null where that is still asked. A single mark says neither.
+     *
+     * @param  non-empty-list<int>  $marks
+     */
+    private function comesAgain(WrittenRow $written, TaskKind $kind, Inference $inference, array $marks, Limit $limit): ?bool
+    {
+        $at = $this->inWords($marks[count($marks) - 1], $limit);
+        $answers = ['every' => "Again and again, every {$at}", 'once' => 'Once only'];
+        if ($inference->open) {
+            $answer = $this->questions->ask(new Question('far_end', "{$written->task} is marked at {$at}, and the chart ends before that could show again. What do such marks mean?", ['every' => 'Again and again after as many', 'once' => 'Once only'], 'every'));
+
+            return $answer === null ? null : $answer === 'every';
+        }
+        if ($inference->every !== null) {
+            return true;
+        }
+        $answer = $this->questions->ask(new Question("once:{$written->line}:{$kind->value}", "{$written->task} is marked at {$at} alone. Once, or again and again?", $answers, 'every'));
+
+        return $answer === null ? null : $answer === 'every';
+    }
+
+    /** @param  non-empty-list<int>  $marks */
+    private function irregular(WrittenRow $row, TaskKind $kind, array $marks, Limit $limit): ?ChartRow
+    {
         $at = implode(', ', array_map(fn (int $mark): string => $this->inWords($mark, $limit), $marks));
         $answer = $this->questions->ask(new Question("row:{$row->line}:{$kind->value}", "{$row->task} is marked at {$at}, which is no regular interval. What is meant?",
-            ['once_each' => 'Once at each of these', self::LEAVE_OUT => 'Leave the row out']));
+            ['once_each' => 'Once at each of these', Questions::LEAVE_OUT => 'Leave the row out']));
 
         return $answer !== 'once_each' ? null
             : new ChartRow($row->task, $kind, array_map(fn (int $mark): Interval => MarkedColumns::interval($limit, $mark), $marks), new Interval, line: $row->line);
     }
 
-    private function farEnd(string $task, int $mark, Limit $limit): ?string
-    {
-        return $this->questions->ask(new Question('far_end', "{$task} is marked at {$this->inWords($mark, $limit)}, and the chart ends before that could show again. What do such marks mean?",
-            ['every' => 'Again and again after as many', 'once' => 'Once only'], 'every'));
-    }
-
-    private function letter(string $mark): ?TaskKind
-    {
-        $letter = mb_strtoupper(trim($mark));
-        $kinds = MarkWords::mayMean($mark);
-
-        return $this->questions->askKind("letter:{$letter}", "What does {$letter} mean in this chart?", $kinds, $kinds[0] ?? TaskKind::Inspect);
-    }
-
     private function anchor(WrittenRow $row): Anchor
     {
-        $counted = mb_strtolower($this->cellUnder(HeadingKind::Counted, $row));
+        $counted = mb_strtolower($this->headings->cell(HeadingKind::Counted, $row));
 
         return match ($counted) {
             '', 'from_done', 'from the day it was done' => Anchor::FromDone,
             'chart', 'by the chart' => Anchor::Chart,
-            default => throw new NotAChart("Line {$row->line}: \"{$counted}\" is no way of counting. Write \"by the chart\" or \"from the day it was done\"."),
+            default => Anchor::tryFrom((string) $this->questions->ask(new Question("counted:{$row->line}", "Line {$row->line}: \"".mb_substr($counted, 0, 40).'" is no way of counting known here. From where is the next one counted?',
+                [Anchor::FromDone->value => 'From the day it was done', Anchor::Chart->value => 'By the chart'], Anchor::FromDone->value))) ?? Anchor::FromDone,
         };
     }
 
@@ -226,31 +281,14 @@ final class ChartReader
         $rows = $this->rows;
         foreach ($this->named as $index => $bigger) {
             $at = preg_match('/^(.*) \((\w+)\)$/', $bigger, $part) ? $this->rowOf[self::key($part[1], $part[2])] ?? null : null;
-            if ($at === null || $at === $index) {
-                $this->remarks[] = "\"{$rows[$index]->task}\" counts with \"{$bigger}\", which is not in the chart.";
-            } else {
+            if ($at !== null && $at !== $index) {
                 $rows[$index] = $rows[$index]->containedIn($at);
+            } elseif ($this->questions->open() === []) {
+                $this->remarks[] = "\"{$rows[$index]->task}\" counts with \"{$bigger}\", which is not in the chart.";
             }
         }
 
         return array_values($rows);
-    }
-
-    private function cellUnder(HeadingKind $kind, WrittenRow $row): string
-    {
-        foreach ($this->headings as $index => $heading) {
-            if ($heading->kind === $kind) {
-                return $row->cells[$index];
-            }
-        }
-
-        return '';
-    }
-
-    /** @param  list<int>  $columns */
-    private function columns(array $columns): MarkedColumns
-    {
-        return new MarkedColumns(array_map(fn (int $index): Heading => $this->headings[$index], $columns));
     }
 
     private function inWords(int $position, Limit $limit): string

@@ -19,6 +19,7 @@ final readonly class ChartRow
      * @param  list<YearWindow>  $windows
      * @param  int|null  $containedIn  the row, counted from nothing, that counts as this one too
      * @param  int|null  $line  where it stood in the table
+     * @param  string|null  $condition  what must be found for it to fall due
      */
     public function __construct(
         public string $task,
@@ -29,12 +30,18 @@ final readonly class ChartRow
         public array $windows = [],
         public ?int $containedIn = null,
         public ?int $line = null,
+        public ?string $condition = null,
     ) {
     }
 
     public function containedIn(int $row): self
     {
-        return new self($this->task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $row, $this->line);
+        return new self($this->task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $row, $this->line, $this->condition);
+    }
+
+    public function called(string $task): self
+    {
+        return new self($task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $this->containedIn, $this->line, $this->condition);
     }
 
     /** Whether a chart has a mark for it under a heading. */
@@ -46,6 +53,7 @@ final readonly class ChartRow
             HeadingKind::First => array_filter($this->first, $interval->equals(...)) !== [],
             HeadingKind::Every => array_filter(Limit::cases(), fn (Limit $limit): bool => $interval->gives($limit) && ! $this->every->only($limit)->equals($interval->only($limit))) === [],
             HeadingKind::At => $this->fallsOn($interval),
+            HeadingKind::Condition => $this->condition !== null,
             HeadingKind::Season => in_array($heading->season, $this->windows),
             default => false,
         };

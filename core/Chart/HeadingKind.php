@@ -21,11 +21,17 @@ enum HeadingKind
     case Counted;
     /** The bigger task that counts as this one too. */
     case ContainedIn;
+    /** Only when somebody says so: `as required`. */
+    case Condition;
+    /** So often that it belongs to the round: `daily`. */
+    case Walkaround;
+    /** A number that can be read two ways. */
+    case TwoWays;
     case Unknown;
 
     /** Whether a mark under it says when. */
     public function countsTime(): bool
     {
-        return in_array($this, [self::At, self::Every, self::First, self::Season], true);
+        return in_array($this, [self::At, self::Every, self::First, self::Season, self::Condition], true);
     }
 }

@@ -29,6 +29,12 @@ final readonly class Inference
     ) {
     }
 
+    /** Multiples of its interval alone, with no first point before them. */
+    public function isPlain(): bool
+    {
+        return $this->first === [] && $this->every !== null && ! $this->fromDone;
+    }
+
     public static function recurring(int $every): self
     {
         return new self([], $every);

@@ -11,7 +11,16 @@ final class MarkWords
 {
     private const NOTHING = ['', '-', '–', '—', '.', 'no', '0'];
 
-    private const PLAIN = ['x', '×', '•', '●', '○', '◦', '·', '*', '+', '✓', '✔', '✗', '✘', 'yes', 'y', '1', 'o'];
+    /** Marks that say when, not what; those that are one sign to the eye together. */
+    private const SIGNS = [
+        'X' => ['x', '×', '✗', '✘'],
+        '●' => ['●', '•'],
+        '○' => ['○', '◦', 'o'],
+        '·' => ['·'],
+        '*' => ['*'],
+        '+' => ['+'],
+        '✓' => ['✓', '✔', 'yes', 'y', '1'],
+    ];
 
     private const WORDS = [
         'replace' => TaskKind::Replace, 'change' => TaskKind::Replace, 'renew' => TaskKind::Replace, 'r' => TaskKind::Replace,
@@ -35,10 +44,22 @@ final class MarkWords
         return in_array(self::plain($cell), self::NOTHING, true);
     }
 
-    /** A mark that says when, not what. */
-    public static function isPlain(string $cell): bool
+    /** The sign of a mark that says when, not what; null where it is none. */
+    public static function sign(string $cell): ?string
     {
-        return in_array(self::plain($cell), self::PLAIN, true);
+        foreach (self::SIGNS as $sign => $written) {
+            if (in_array(self::plain($cell), $written, true)) {
+                return $sign;
+            }
+        }
+
+        return null;
+    }
+
+    /** The likeliest work for one of several signs: an open one looks, a full one replaces. */
+    public static function guessSign(string $sign): TaskKind
+    {
+        return in_array($sign, ['○', '·', '+'], true) ? TaskKind::Inspect : TaskKind::Replace;
     }
 
     public static function kind(string $cell): ?TaskKind

@@ -32,6 +32,14 @@ final readonly class MarkedColumns
         return array_values(array_filter(array_map(fn (Heading $heading): ?YearWindow => $heading->season, $this->of(HeadingKind::Season))));
     }
 
+    /** What must be found, in the heading's own words; null where no such column is among them. */
+    public function condition(): ?string
+    {
+        $headings = $this->of(HeadingKind::Condition);
+
+        return $headings === [] ? null : mb_strtolower(rtrim($headings[0]->text, '.'));
+    }
+
     /** The shortest along each dimension of the intervals marked. */
     public function every(): Interval
     {

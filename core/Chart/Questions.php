@@ -9,6 +9,8 @@ use Core\Schedule\TaskKind;
 /** What a chart leaves open, and what was answered. */
 final class Questions
 {
+    public const LEAVE_OUT = 'leave_out';
+
     /** @var array<string, Question> by id */
     private array $open = [];
 

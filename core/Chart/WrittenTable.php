@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
-use Core\Meter\MeterUnit;
-
 /** A table as a spreadsheet or a CSV file has it: headings above, a task at the beginning of every row. */
 final readonly class WrittenTable
 {
@@ -21,17 +19,6 @@ final readonly class WrittenTable
      */
     public function __construct(public array $headings, public array $rows)
     {
-    }
-
-    /**
-     * What each heading stands for.
-     *
-     * @param  MeterUnit  $unit  of bare numbers
-     * @return list<Heading>
-     */
-    public function understood(MeterUnit $unit): array
-    {
-        return array_map(fn (string $text): Heading => Heading::read($text, $unit), $this->headings);
     }
 
     /**
@@ -56,10 +43,8 @@ final readonly class WrittenTable
         $width = count($lines[array_key_first($lines)]);
         $rows = [];
         foreach ($lines as $line => $cells) {
-            if (count($cells) > $width) {
-                throw new NotAChart("Line {$line} has ".count($cells)." fields, the headings have {$width}. Copy the table whole.");
-            }
-            $rows[] = new WrittenRow($line, $cells[0], array_pad(array_slice($cells, 1), $width - 1, ''));
+            $surplus = count(array_filter(array_slice($cells, $width), fn (string $cell): bool => $cell !== ''));
+            $rows[] = new WrittenRow($line, $cells[0], array_pad(array_slice($cells, 1, $width - 1), $width - 1, ''), $surplus);
         }
         $headings = array_shift($rows);
         if (count($rows) > self::MOST_ROWS || $width > self::MOST_COLUMNS) {

@@ -4,23 +4,19 @@ declare(strict_types=1);
 
 namespace Core\LogLine;
 
-use Brick\Math\BigDecimal;
-use Core\Meter\MeterUnit;
-
-/** What a typed log line means: a reading of one machine's meter, or what was gained since the last. */
+/** What a typed log line means: readings of one machine's meters, or what was gained since the last. */
 final readonly class LogLine
 {
     /**
-     * @param  bool  $isGain  the value was written with a plus and adds to the last reading
-     * @param  MeterUnit|null  $unit  null where none was written
+     * @param  non-empty-list<LoggedValue>  $values  one for each meter
      * @param  \DateTimeImmutable|null  $day  null for now
+     * @param  string  $dayWords  the day as it was written
      */
     public function __construct(
         public string $machineId,
-        public BigDecimal $value,
-        public bool $isGain,
-        public ?MeterUnit $unit,
+        public array $values,
         public ?\DateTimeImmutable $day,
+        public string $dayWords = '',
     ) {
     }
 }

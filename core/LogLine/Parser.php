@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Core\LogLine;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Core\Measure\Plain;
+use Core\Measure\TwoWays;
 use Core\Measure\Unreadable;
 use Core\Measure\WrittenNumber;
 use Core\Meter\MeterUnit;
 
 /**
- * Reads the one-line log: a machine, a value, and if need be a unit and a day, in any order. The grammar is set out in docs/log-line.md.
+ * Reads the one-line log: a machine, what its meter or both its meters show, and if need be units and a day, in any order. The grammar is set out in docs/log-line.md.
  */
 final readonly class Parser
 {
@@ -40,33 +43,92 @@ final readonly class Parser
             throw new NotUnderstood('Write a machine and what its meter shows, like heron 412.6.');
         }
         [$machineId, $words] = $this->takeMachine($words);
-        [$day, $words] = (new DayWords($this->today))->take($words);
-        [$unit, $words] = $this->takeUnit($words);
+        [$day, $dayWords, $words] = (new DayWords($this->today))->take($words);
+        [$written, $words] = $this->takeValues($words);
         $words = array_values(array_filter($words, fn (string $word): bool => ! in_array(mb_strtolower($word), self::FILLERS, true)));
         $name = $this->names[$machineId];
-        if ($words === []) {
-            throw new NotUnderstood("What does {$name}'s meter show? Add it to the line, like ".mb_strtolower($name).' 412.6.');
+        $line = fn (string $value): string => implode(' ', array_filter([mb_strtolower($name), $value, $dayWords]));
+        if ($words !== []) {
+            throw new NotUnderstood(Plain::quoted(implode(' ', $words)).' is not understood here. After the machine comes what its meter shows, like '.$line('412.6').'.');
         }
-        if (count($words) > 1) {
-            throw new NotUnderstood('"'.implode(' ', $words).'" is not understood here. After the machine comes what its meter shows, like '.mb_strtolower($name).' 412.6.');
+        if ($written === []) {
+            throw new NotUnderstood("What does {$name}'s meter show? Add it to the line, like ".$line('412.6').'.');
         }
 
-        return new LogLine($machineId, $this->value($words[0]), str_starts_with($words[0], '+'), $unit, $day);
+        return new LogLine($machineId, $this->values($written, $line), $day, $dayWords);
     }
 
-    /** @throws NotUnderstood */
+    /**
+     * @param  non-empty-list<array{string, MeterUnit|null}>  $written  numbers with their units
+     * @param  \Closure(string): string  $line  the whole line with other values
+     * @return non-empty-list<LoggedValue>
+     *
+     * @throws NotUnderstood
+     */
+    private function values(array $written, \Closure $line): array
+    {
+        if (count($written) > 2 || (count($written) === 2 && ($written[0][1] === null || $written[1][1] === null || $written[0][1]->isDistance() === $written[1][1]->isDistance()))) {
+            throw new NotUnderstood('Two values are an hour meter\'s and an odometer\'s, each with its unit, like '.$line('412.6 h 8120 km').'.');
+        }
+        $values = [];
+        foreach ($written as $index => [$number, $unit]) {
+            try {
+                $values[] = new LoggedValue($this->value($number), ltrim($number, '+'), str_starts_with($number, '+'), $unit);
+            } catch (TwoWays $asked) {
+                $with = fn (string $reading): string => $line(implode(' ', array_map(fn (array $each, int $at): string => ($at === $index ? (str_starts_with($number, '+') ? '+' : '').self::toHundredths($reading) : $each[0]).($each[1] === null ? '' : " {$each[1]->value}"), $written, array_keys($written))));
+                throw new NotUnderstood(Plain::quoted($number).' can be read two ways.', array_map($with, $asked->readings));
+            } catch (Unreadable $unreadable) {
+                throw new NotUnderstood($unreadable->getMessage());
+            }
+        }
+
+        return $values;
+    }
+
+    /** @throws Unreadable */
     private function value(string $word): BigDecimal
     {
-        try {
-            $value = WrittenNumber::ofMeter($word);
-        } catch (Unreadable $unreadable) {
-            throw new NotUnderstood($unreadable->getMessage());
+        if (preg_match('/^([+]?)(\d{1,5}):([0-5]\d)$/', $word, $part)) {
+            return BigRational::nd((int) $part[2] * 60 + (int) $part[3], 60)->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
         }
+        $value = WrittenNumber::ofMeter($word);
         if ($value->isNegative()) {
-            throw new NotUnderstood("A meter never shows less than nothing: \"{$word}\".");
+            throw new Unreadable('A meter never shows less than nothing: '.Plain::quoted($word).'.');
         }
 
         return $value->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
+    }
+
+    private static function toHundredths(string $decimal): string
+    {
+        return (string) BigDecimal::of($decimal)->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return array{list<array{string, MeterUnit|null}>, list<string>} numbers with the units that stand at or after them, and the other words
+     */
+    private function takeValues(array $words): array
+    {
+        $values = $rest = [];
+        foreach ($words as $word) {
+            $word = rtrim($word, ',');
+            $unit = self::UNITS[mb_strtolower($word)] ?? null;
+            if ($unit !== null) {
+                $last = array_key_last($values);
+                if ($last === null || $values[$last][1] !== null) {
+                    $rest[] = $word;
+                } else {
+                    $values[$last][1] = $unit;
+                }
+            } elseif (preg_match('~^([+\-]?[\d.,:/½⅓⅔¼¾⅛⅜⅝⅞\']*\d[\d.,:/\']*)(\p{L}*)$~u', $word, $part) && ($part[2] === '' || isset(self::UNITS[mb_strtolower($part[2])]))) {
+                $values[] = [$part[1], self::UNITS[mb_strtolower($part[2])] ?? null];
+            } else {
+                $rest[] = $word;
+            }
+        }
+
+        return [$values, $rest];
     }
 
     /**
@@ -93,7 +155,7 @@ final readonly class Parser
                 return [(string) array_key_first($begun), self::without($words, $at, 1)];
             }
             if ($begun !== []) {
-                throw new NotUnderstood('"'.$word.'" could be '.self::listed(array_values($begun)).'.', self::rewritten($words, $at, array_values($begun)));
+                throw new NotUnderstood(Plain::quoted($word).' could be '.self::listed(array_values($begun)).'.', self::rewritten($words, $at, array_values($begun)));
             }
         }
 
@@ -109,11 +171,11 @@ final readonly class Parser
             }
             $close = $this->namesLike(mb_strtolower($word));
             if ($close !== []) {
-                return new NotUnderstood("No machine is called \"{$word}\". Did you mean ".self::listed($close).'?', self::rewritten($words, $at, $close));
+                return new NotUnderstood('No machine is called '.Plain::quoted($word).'. Did you mean '.self::listed($close).'?', self::rewritten($words, $at, $close));
             }
         }
 
-        return new NotUnderstood('No machine of this yard is named in "'.implode(' ', $words).'".');
+        return new NotUnderstood('No machine of this yard is named in '.Plain::quoted(implode(' ', $words)).'.');
     }
 
     /** @return list<string> the names that at most two slips of a finger tell from a word, and of these the most alike */
@@ -127,27 +189,6 @@ final readonly class Parser
         }
 
         return $alike === [] ? [] : array_keys($alike, max($alike), true);
-    }
-
-    /**
-     * @param  list<string>  $words
-     * @return array{MeterUnit|null, list<string>}
-     */
-    private function takeUnit(array $words): array
-    {
-        foreach ($words as $at => $word) {
-            $word = mb_strtolower($word);
-            if (isset(self::UNITS[$word])) {
-                return [self::UNITS[$word], self::without($words, $at, 1)];
-            }
-            if (preg_match('/^([+\-]?[\d.,]+)([a-z]+)$/', $word, $part) && isset(self::UNITS[$part[2]])) {
-                $words[$at] = $part[1];
-
-                return [self::UNITS[$part[2]], array_values($words)];
-            }
-        }
-
-        return [null, $words];
     }
 
     /**

@@ -32,8 +32,7 @@ final class ReadChart implements Calculator
         }
         $given->complete();
         try {
-            $table = $grid ?? WrittenTable::parse((string) $text);
-            $reading = ChartReader::read($table, $answers, $unit);
+            $reading = ChartReader::read($grid ?? WrittenTable::parse((string) $text), $answers, $unit);
         } catch (NotAChart $refused) {
             $given->fault('text', $refused->getMessage());
             $given->complete();
@@ -43,7 +42,7 @@ final class ReadChart implements Calculator
         $distance = $unit->isDistance() ? $unit : MeterUnit::Kilometres;
 
         return new Answer([
-            'rows' => array_map(fn (ChartRow $row): array => self::row($row, $table->understood($unit), $distance), $reading->rows),
+            'rows' => array_map(fn (ChartRow $row): array => self::row($row, $reading->headings, $distance), $reading->rows),
             'questions' => array_map(fn (Question $question): array => [
                 'id' => $question->id,
                 'ask' => $question->ask,
@@ -67,7 +66,7 @@ final class ReadChart implements Calculator
             if (count($cells) !== count($headings)) {
                 $row->fault('cells', 'A row has a field under each heading.');
             }
-            $rows[] = new WrittenRow($index + 1, $row->optionalText('task', 'the task') ?? '', $cells, $row->flag('recurs', 'whether it recurs'));
+            $rows[] = new WrittenRow($index + 1, $row->optionalText('task', 'the task') ?? '', $cells, recurs: $row->flag('recurs', 'whether it recurs'));
         }
         if (count($rows) > WrittenTable::MOST_ROWS || count($headings) > WrittenTable::MOST_COLUMNS) {
             $given->fault('rows', 'A chart has at most '.WrittenTable::MOST_ROWS.' rows and '.WrittenTable::MOST_COLUMNS.' columns.');
@@ -94,11 +93,12 @@ final class ReadChart implements Calculator
             'first' => array_map($every, $row->first),
             'every' => $every($row->every),
             'windows' => array_map(fn (YearWindow $window): array => ['name' => $window->name, 'from' => $window->from(), 'to' => $window->to()], $row->windows),
+            'condition' => $row->condition,
             'anchor' => $row->anchor->value,
             'contained_in' => $row->containedIn,
             'line' => $row->line,
             'marks' => array_map($row->isMarkedUnder(...), $headings),
-            'in_words' => (new Rule($row->every, $row->first, windows: $row->windows))->inWords($distance),
+            'in_words' => (new Rule($row->every, $row->first, windows: $row->windows, condition: $row->condition))->inWords($distance),
         ];
     }
 }

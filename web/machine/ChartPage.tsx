@@ -86,12 +86,13 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
   const take = (rows: Understood[], whole: boolean) => {
     const taken = new Set(rows.map((row) => `${row.task.toLowerCase()} ${row.kind}`));
     save.send({
-      rows: rows.map(({ task, kind, first, every, windows, anchor, contained_in }) => ({
+      rows: rows.map(({ task, kind, first, every, windows, condition, anchor, contained_in }) => ({
         task,
         kind,
         first,
         every,
         windows,
+        condition,
         anchor,
         contained_in_row: contained_in,
       })),

@@ -7,6 +7,7 @@ export type Understood = {
   first: Schemas['Interval'][];
   every: Schemas['Interval'];
   windows: Schemas['YearWindow'][];
+  condition: string | null;
   anchor: 'from_done' | 'chart';
   contained_in: number | null;
   in_words: string;
@@ -74,8 +75,8 @@ export function chartBody(draft: ChartDraft, understood: Map<string, Understood>
     rows: touched.flatMap((row) => {
       const rule = understood.get(row.key);
       if (!rule) return [];
-      const { task, kind, first, every, windows, anchor } = rule;
-      return [row.ruleId === null ? { task, kind, first, every, windows, anchor } : { rule_id: row.ruleId, task, kind, first, every, windows }];
+      const { task, kind, first, every, windows, condition, anchor } = rule;
+      return [row.ruleId === null ? { task, kind, first, every, windows, condition, anchor } : { rule_id: row.ruleId, task, kind, first, every, windows }];
     }),
     remove: draft.removed,
   };

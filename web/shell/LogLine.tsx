@@ -107,7 +107,7 @@ export function LogLine() {
               typed={`"${text.trim()}"`}
               reason={reason}
               onReason={setReason}
-              onSuggestion={(value) => take(likelyLine(text, value))}
+              onSuggestion={(value) => take(likelyLine(text, log.refused?.problem.typed ?? '', value))}
               onConfirm={() => log.send(text.trim(), reason)}
             />
           ) : (
@@ -127,7 +127,7 @@ export function LogLine() {
   );
 }
 
-/** The line with its last number replaced by the one that was probably meant. */
-function likelyLine(text: string, value: string): string {
-  return text.replace(/\+?[\d.,]+(?!.*\d)/, value);
+/** The line with the number that was asked about replaced by the one that was probably meant; what it gained becomes what it shows. */
+function likelyLine(text: string, typed: string, value: string): string {
+  return text.replace(text.includes(`+${typed}`) ? `+${typed}` : typed, value);
 }

@@ -73,8 +73,8 @@ final class ChartTest extends TestCase
         yield 'a first service among the points' => ["Gear oil\t\tR\t\t\tR\t\t\t\tR", 'Gear oil: replace first 50 h, every 200 h, by the chart'];
         yield 'a first service off the multiples shows the chart' => ["Gear oil\t\t\t\tR\tR\t\t\t\tR", 'Gear oil: replace first 150 h, every 200 h, by the chart'];
         yield 'counted on from the first' => ["Belt\t\tI\t\t\tI\t\t\tI", 'Belt: inspect first 50 h, every 150 h'];
-        yield 'once only' => ["Nuts\t\tA", 'Nuts: adjust first 50 h'];
         yield 'hours and a year' => ["Engine oil\t\t\tR\t\tR\t\tR\t\tR\tX", 'Engine oil: replace every 100 h or 12 months'];
+        yield 'inspected at each, replaced at every second' => ["Air cleaner\t\tI\tR\tI\tR\tI\tR\tI\tR", 'Air cleaner: inspect every 50 h, counts with row 1; Air cleaner: replace every 100 h'];
         yield 'inspected, and replaced at the fourth' => ["Air cleaner\t\tinspect\tinspect\tinspect\treplace\tinspect\tinspect\tinspect\treplace", 'Air cleaner: inspect every 50 h, counts with row 1; Air cleaner: replace every 200 h'];
     }
 
@@ -88,6 +88,115 @@ final class ChartTest extends TestCase
         $answered = self::read($table, ['letter:C' => 'clean', 'work:3' => 'inspect', 'row:3:inspect' => 'once_each', 'row:4:lubricate' => 'leave_out', 'far_end' => 'once']);
         self::assertSame([], $answered->questions);
         self::assertSame(['Air cleaner: clean every 50 h', 'Filter bowl: inspect first 50 h, first 200 h', 'Coolant: replace first 200 h'], array_map(self::inWords(...), $answered->rows));
+    }
+
+    /** What recurs or comes once without having been written so is asked. */
+    public function test_a_row_with_one_mark_is_asked_about_once_or_every(): void
+    {
+        $table = "Task\t50 h\t100 h\t150 h\t200 h\nNuts\tA\nBelt\t\tI\nGrease\tX\tX\tX\tX";
+
+        self::assertSame(['once:2:adjust', 'once:3:inspect'], array_map(fn (Question $question): string => $question->id, self::read($table)->questions));
+        self::assertSame(['Nuts: adjust first 50 h', 'Belt: inspect every 100 h', 'Grease: lubricate every 50 h'], array_map(self::inWords(...), self::read($table, ['once:2:adjust' => 'once', 'once:3:inspect' => 'every'])->rows));
+    }
+
+    public function test_different_marks_in_one_row_are_different_acts_and_each_is_asked_about(): void
+    {
+        foreach ([['O', 'X', '○', 'X'], ['○', '●', '○', '●'], ['o', 'x', '○', 'X']] as [$open, $full, $openSign, $fullSign]) {
+            $table = "Task\t100 h\t200 h\t300 h\t400 h\nAir cleaner\t{$open}\t{$open}\t{$open}\t{$full}\nFuel filter\t\t{$full}\t\t{$full}\nGrease points\t{$full}\t{$full}\t{$full}\t{$full}";
+            $questions = self::read($table)->questions;
+            self::assertSame(["mark:{$openSign}", "mark:{$fullSign}"], array_map(fn (Question $question): string => $question->id, $questions));
+            self::assertSame(['inspect', 'replace'], array_map(fn (Question $question): ?string => $question->suggested, $questions));
+
+            $answered = self::read($table, ["mark:{$openSign}" => 'clean', "mark:{$fullSign}" => 'replace', 'far_end' => 'every']);
+            self::assertSame([], $answered->questions);
+            self::assertSame(['Air cleaner: clean every 100 h, counts with row 1', 'Air cleaner: replace every 400 h', 'Fuel filter: replace every 200 h', 'Grease points: lubricate every 100 h'], array_map(self::inWords(...), $answered->rows), 'what a task names itself it keeps');
+        }
+    }
+
+    #[DataProvider('headings')]
+    public function test_headings_are_understood_as_manuals_print_them(string $heading, string $understood): void
+    {
+        $reading = self::read("Task\t{$heading}\tYearly\nReplace oil\tX\t");
+
+        self::assertSame($understood, implode('; ', [...array_map(self::inWords(...), $reading->rows), ...$reading->remarks]));
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function headings(): iterable
+    {
+        foreach ([
+            'Every 100 h or yearly' => 'Replace oil: replace every 100 h or 12 months',
+            'Every 200 Hrs.' => 'Replace oil: replace every 200 h',
+            'Every 100 hours of operation' => 'Replace oil: replace every 100 h',
+            'every 250 operating hours' => 'Replace oil: replace every 250 h',
+            'First 20-25 h' => 'Replace oil: replace first 20 h; "First 20-25 h" is taken for 20 h, the earlier.',
+            'After first 50 h' => 'Replace oil: replace first 50 h',
+            'Break-in (50 hours)' => 'Replace oil: replace first 50 h',
+            'every 100 h/1600 km' => 'Replace oil: replace every 100 h or 1,600 km',
+            'Every 6 months / 100 h' => 'Replace oil: replace every 100 h or 6 months',
+            '12 Months or 400 Hours, whichever comes first' => 'Replace oil: replace every 400 h or 12 months',
+            'Every 100 h or every 2 years' => 'Replace oil: replace every 100 h or 24 months',
+            'As required' => 'Replace oil: replace when as required',
+            'when necessary.' => 'Replace oil: replace when when necessary',
+        ] as $heading => $understood) {
+            yield $heading => [$heading, $understood];
+        }
+    }
+
+    public function test_hours_and_miles_stand_in_one_heading(): void
+    {
+        $reading = ChartReader::read(WrittenTable::parse("Task\tevery 100 h/1600 mi\nReplace oil\tX"), [], MeterUnit::Miles);
+
+        self::assertSame('Replace oil: replace every 100 h or 1,600 mi', self::inWords($reading->rows[0], MeterUnit::Miles));
+    }
+
+    public function test_what_is_done_daily_or_weekly_goes_to_the_walkaround(): void
+    {
+        $reading = self::read("Task\tDaily\tEvery week\tEvery 10 h or daily\tevery 50 h\nCheck oil level\tX\t\t\t\nTyres\t\tX\t\t\nScreen\t\t\tX\tX");
+
+        self::assertSame(['Screen: clean every 50 h'], array_map(self::inWords(...), self::read("Task\tDaily\tevery 50 h\nClean screen\tX\t\nScreen\t\tC", ['letter:C' => 'clean'])->rows));
+        self::assertSame(['"Check oil level" is marked "Daily": that belongs to the walkaround, not to the rulebook.', '"Tyres" is marked "Every week": that belongs to the walkaround, not to the rulebook.', '"Screen" is marked "Every 10 h or daily": that belongs to the walkaround, not to the rulebook.'], $reading->remarks);
+    }
+
+    public function test_a_heading_that_can_be_read_two_ways_is_asked(): void
+    {
+        $table = "Task\tevery 1.000 h\nReplace oil\tX";
+        self::assertSame(['heading:0'], array_map(fn (Question $question): string => $question->id, self::read($table)->questions));
+        self::assertSame(['every 1000 h', 'every 1 h'], array_values(self::read($table)->questions[0]->options));
+
+        self::assertSame(['Replace oil: replace every 1,000 h'], array_map(self::inWords(...), self::read($table, ['heading:0' => 'thousands'])->rows));
+        self::assertSame(['Replace oil: replace every 1 h'], array_map(self::inWords(...), self::read($table, ['heading:0' => 'decimal'])->rows));
+    }
+
+    /** @param  array<string, string>  $answers */
+    #[DataProvider('oddities')]
+    public function test_one_odd_cell_never_refuses_the_whole_paste(string $odd, array $answers, string $understood): void
+    {
+        $table = "Task\tWork\tCounted\tevery 50 h\tyearly\nGrease points\t\t\tX\t\n{$odd}\nBrake fluid\treplace\t\t\tX";
+        $asked = self::read($table);
+
+        self::assertSame(array_keys($answers), array_map(fn (Question $question): string => $question->id, $asked->questions));
+        self::assertContains('Brake fluid: replace every 12 months', array_map(self::inWords(...), $asked->rows), 'the rest is understood');
+        $answered = self::read($table, $answers);
+        self::assertSame([], $answered->questions);
+        self::assertSame(array_values(array_filter(['Grease points: lubricate every 50 h', $understood, 'Brake fluid: replace every 12 months'])), array_map(self::inWords(...), $answered->rows));
+    }
+
+    /** @return iterable<string, array{string, array<string, string>, string}> */
+    public static function oddities(): iterable
+    {
+        $long = str_repeat('long ', 30);
+        yield 'no such mark beside its work' => ["Belt\tinspect\t\tX\tmaybe", ['cell:3:3' => 'leave_out'], 'Belt: inspect every 50 h'];
+        yield 'no such mark' => ["Belt\t\t\tmaybe\tI", ['cell:3:2' => 'leave_out'], 'Belt: inspect every 12 months'];
+        yield 'a mark that means something' => ["Belt\t\t\tmaybe\tI", ['cell:3:2' => 'inspect'], 'Belt: inspect every 50 h or 12 months'];
+        yield 'no task' => ["\t\t\tX\t", ['task:3' => 'leave_out'], ''];
+        yield 'a task too long' => ["{$long}\tinspect\t\tX\t", ['task:3' => 'cut'], mb_substr($long, 0, 80).': inspect every 50 h'];
+        yield 'too many fields' => ["Belt\tinspect\t\tX\t\tsee page 12", ['fields:3' => 'cut'], 'Belt: inspect every 50 h'];
+        yield 'a line to be left out for its fields' => ["Belt\tinspect\t\tX\t\tsee page 12", ['fields:3' => 'leave_out'], ''];
+        yield 'twice, left out' => ["Grease points\t\t\tX\t", ['twice:3' => 'leave_out'], ''];
+        yield 'twice, both kept' => ["Grease points\t\t\tX\t", ['twice:3' => 'both'], 'Grease points (line 3): lubricate every 50 h'];
+        yield 'no such work' => ["Belt\tdance\t\tX\t", ['work:3' => 'adjust'], 'Belt: adjust every 50 h'];
+        yield 'no such way of counting' => ["Belt\tinspect\tby the moon\tX\t", ['counted:3' => 'chart'], 'Belt: inspect every 50 h, by the chart'];
     }
 
     public function test_an_answer_that_was_not_offered_is_asked_again(): void
@@ -139,13 +248,8 @@ final class ChartTest extends TestCase
         yield 'nothing' => ["\n \n", 'Nothing was pasted'];
         yield 'one line' => ["Oil\t50\t100", 'Copy the headings too'];
         yield 'no heading is an interval' => ["Task\tapples\tpears\nOil\tX\tX", 'No heading is an interval'];
-        yield 'too many fields' => ["Task\t50\nOil\tX\tX", 'Line 2 has 3 fields, the headings have 2'];
-        yield 'no such mark' => ["Task\t50\t100\nOil\tX\tmaybe", 'Line 2, under "100": "maybe" is no mark'];
-        yield 'no task' => ["Task\t50\n\tX", 'Line 2 has marks but no task'];
-        yield 'twice' => ["Task\t50\nOil\tR\noil\tR", 'Line 3: "oil" stands there twice'];
         yield 'no marks at all' => ["Task\t50\nOil\t", 'No row has a mark'];
         yield 'not text' => ["Task\t50\nOil\t\xFF", 'not text that can be read'];
-        yield 'no such work' => ["Task\tWork\t50\nOil\tdance\tX", '"dance" is no work known here'];
         yield 'a book' => [str_repeat("Task\t50\n", 20_000), 'far more than a chart'];
     }
 
@@ -220,6 +324,7 @@ final class ChartTest extends TestCase
             ...array_map(fn (Interval $first): string => 'first '.$first->inWords($distance), $row->first),
             $row->every->isEmpty() ? '' : 'every '.$row->every->inWords($distance),
             $row->windows === [] ? '' : 'in '.implode(' and ', array_map(fn (YearWindow $window): string => $window->inWords(), $row->windows)),
+            $row->condition === null ? '' : "when {$row->condition}",
             $row->anchor === Anchor::Chart ? 'by the chart' : '',
             $row->containedIn === null ? '' : "counts with row {$row->containedIn}",
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\LogLine;
 
+use Core\LogLine\LoggedValue;
 use Core\LogLine\NotUnderstood;
 use Core\LogLine\Parser;
 use Core\Meter\MeterUnit;
@@ -18,8 +19,17 @@ final class ParserTest extends TestCase
     public function test_lines_are_read_in_any_order(string $line, string $machine, string $value, bool $gain = false, ?MeterUnit $unit = null, ?string $day = null): void
     {
         $read = self::parse($line);
+        [$logged] = $read->values;
 
-        self::assertSame([$machine, $value, $gain, $unit, $day], [$read->machineId, (string) $read->value, $read->isGain, $read->unit, $read->day?->format('Y-m-d')]);
+        self::assertCount(1, $read->values);
+        self::assertSame([$machine, $value, $gain, $unit, $day], [$read->machineId, (string) $logged->value, $logged->isGain, $logged->unit, $read->day?->format('Y-m-d')]);
+    }
+
+    public function test_hours_and_kilometres_stand_in_one_line(): void
+    {
+        $values = self::parse('wren 8,120 km 412.6h yesterday')->values;
+
+        self::assertSame([['8120', MeterUnit::Kilometres], ['412.6', MeterUnit::Hours]], array_map(fn (LoggedValue $logged): array => [(string) $logged->value, $logged->unit], $values));
     }
 
     /** @return iterable<string, array{0: string, 1: string, 2: string, 3?: bool, 4?: MeterUnit|null, 5?: string|null}> */
@@ -44,6 +54,16 @@ final class ParserTest extends TestCase
             ['heron 412.6 may 12', '1', '412.6', false, null, '2026-05-12'],
             ['heron 412.6 20.12.', '1', '412.6', false, null, '2025-12-20'],
             ['heron 412.6 2026-04-30', '1', '412.6', false, null, '2026-04-30'],
+            ['heron 412.6 5/13', '1', '412.6', false, null, '2026-05-13'],
+            ['heron 412.6 13/5', '1', '412.6', false, null, '2026-05-13'],
+            ['heron 412.6 5/5', '1', '412.6', false, null, '2026-05-05'],
+            ['heron 412.6 12/24/2025', '1', '412.6', false, null, '2025-12-24'],
+            ['heron 412.6 14 may 2025', '1', '412.6', false, null, '2025-05-14'],
+            ['may 14 2025 heron 412.6', '1', '412.6', false, null, '2025-05-14'],
+            ['heron 412.6 2 days ago', '1', '412.6', false, null, '2026-05-12'],
+            ['1 week ago heron 412.6', '1', '412.6', false, null, '2026-05-07'],
+            ['heron +1:30', '1', '1.5', true],
+            ['heron 29 feb 2024 412.6', '1', '412.6', false, null, '2024-02-29'],
         ] as $case) {
             yield $case[0] => $case;
         }
@@ -73,6 +93,14 @@ final class ParserTest extends TestCase
         yield 'more than is known yet' => ['heron 412.6 oil', 'not understood here'];
         yield 'a fraction of nothing' => ['heron 3/0', 'divides by zero'];
         yield 'no such day' => ['heron 3 31.2.', 'There is no day'];
+        yield 'a point that may set thousands apart' => ['heron 1.204 yesterday', 'two ways', ['heron 1204 yesterday', 'heron 1.2 yesterday']];
+        yield 'and keeps its unit and its neighbour' => ['wren 412.6 h 8.120 km', 'two ways', ['wren 412.6 h 8120 km', 'wren 412.6 h 8.12 km']];
+        yield 'a day that would jump a year' => ['heron 412.6 15 may', '15 May 2025. Write its year'];
+        yield 'a day that has not come' => ['heron 412.6 2026-05-20', 'has not come yet'];
+        yield 'a day and a month that could be each other' => ['heron 412.6 5/4', 'Write 5 april or 4 may'];
+        yield 'two values of one meter' => ['heron 412.6 413.6', 'each with its unit'];
+        yield 'two hours' => ['heron 412.6 h 3 h', 'each with its unit'];
+        yield 'long junk' => ['heron '.str_repeat('x', 150), 'xxx …'];
         yield 'less than nothing' => ['heron -3', 'less than nothing'];
     }
 

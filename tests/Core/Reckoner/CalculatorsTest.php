@@ -33,7 +33,7 @@ final class CalculatorsTest extends TestCase
     {
         $answer = self::reckon('reading', ['previous' => ['value' => 24.6, 'at' => '2026-05-08'], 'next' => ['value' => 412.6, 'at' => '2026-05-14']]);
 
-        self::assertSame([false, 'too_fast', 388, 41.26], [$answer['plausible'], $answer['kind'], $answer['gained'], $answer['suggestion']]);
+        self::assertSame([false, 'too_fast', 388, null, [41.6, 42.6]], [$answer['plausible'], $answer['kind'], $answer['gained'], $answer['suggestion'], $answer['suggestions']]);
         self::assertSame('future', self::reckon('reading', ['previous' => ['value' => 1, 'at' => '2026-05-08'], 'next' => ['value' => 2, 'at' => '2031-01-01']])['kind']);
     }
 
