@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
-import { Refused } from './api/client';
 import { sessionQuery } from './api/queries';
-import { Empty, Page, Sheet } from './kit/Sheet';
+import { Reading } from './kit/Reading';
 import { SignIn } from './people/SignIn';
 import { Shell } from './shell/Shell';
+import { Signboard } from './shell/Signboard';
 import { YardPage } from './yard/YardPage';
 
 const MachinePage = lazy(() => import('./machine/MachinePage'));
@@ -38,54 +38,50 @@ if (/^\/walkaround\/\d+/.test(location.pathname)) void loadRound();
 /** The yard to whoever is signed in; otherwise the gate. */
 export function App() {
   const session = useQuery(sessionQuery);
-  if (session.isPending) return null;
-  if (session.isError) {
+  if (session.isPending || session.isError) {
     return (
-      <Page>
-        <Sheet>
-          <Empty>{session.error instanceof Refused ? session.error.problem.detail : 'The yard does not answer.'}</Empty>
-        </Sheet>
-      </Page>
+      <>
+        <Signboard />
+        <Reading error={session.error} />
+      </>
     );
   }
   const { person, first_visit: firstVisit, yard } = session.data;
   if (firstVisit)
     return (
-      <Suspense fallback={null}>
+      <Suspense fallback={<Reading />}>
         <FirstKeeper />
       </Suspense>
     );
   if (!person) return <SignIn yard={yard} />;
   return (
-    <Suspense fallback={null}>
-      <Routes>
-        <Route element={<Shell person={person} />}>
-          <Route path="/yard" element={<YardPage />} />
-          <Route path="/machines/new" element={<AddMachinePage />} />
-          <Route path="/machines/:machine" element={<MachinePage />} />
-          <Route path="/machines/:machine/edit" element={<EditMachinePage />} />
-          <Route path="/machines/:machine/service" element={<ServicePage />} />
-          <Route path="/machines/:machine/meter" element={<MeterPage />} />
-          <Route path="/machines/:machine/chart" element={<ChartPage />} />
-          <Route path="/machines/:machine/rules/new" element={<RulePage />} />
-          <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
-          <Route path="/machines/:machine/findings/:subject" element={<FindingPage />} />
-          <Route path="/machines/:machine/checks" element={<SheetPage />} />
-          <Route path="/machines/:machine/grease" element={<GreasePage />} />
-          <Route path="/walkaround" element={<WalkaroundPage />} />
-          <Route path="/walkaround/waiting" element={<WaitingPage />} />
-          <Route path="/walkaround/labels" element={<LabelsPage />} />
-          <Route path="/walkaround/:machine" element={<StartPage />} />
-          <Route path="/walkaround/:machine/grease" element={<GreaseRoundPage />} />
-          <Route path="/walkaround/:machine/found" element={<FoundPage />} />
-          <Route path="/walkaround/:machine/:kind" element={<RoundPage />} />
-          <Route path="/logbook" element={<LogbookPage />} />
-          <Route path="/reckoner" element={<ReckonerPage />} />
-          <Route path="/people" element={<PeoplePage />} />
-          <Route path="/account" element={<AccountPage />} />
-          <Route path="*" element={<Navigate to="/yard" replace />} />
-        </Route>
-      </Routes>
-    </Suspense>
+    <Routes>
+      <Route element={<Shell person={person} />}>
+        <Route path="/yard" element={<YardPage />} />
+        <Route path="/machines/new" element={<AddMachinePage />} />
+        <Route path="/machines/:machine" element={<MachinePage />} />
+        <Route path="/machines/:machine/edit" element={<EditMachinePage />} />
+        <Route path="/machines/:machine/service" element={<ServicePage />} />
+        <Route path="/machines/:machine/meter" element={<MeterPage />} />
+        <Route path="/machines/:machine/chart" element={<ChartPage />} />
+        <Route path="/machines/:machine/rules/new" element={<RulePage />} />
+        <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
+        <Route path="/machines/:machine/findings/:subject" element={<FindingPage />} />
+        <Route path="/machines/:machine/checks" element={<SheetPage />} />
+        <Route path="/machines/:machine/grease" element={<GreasePage />} />
+        <Route path="/walkaround" element={<WalkaroundPage />} />
+        <Route path="/walkaround/waiting" element={<WaitingPage />} />
+        <Route path="/walkaround/labels" element={<LabelsPage />} />
+        <Route path="/walkaround/:machine" element={<StartPage />} />
+        <Route path="/walkaround/:machine/grease" element={<GreaseRoundPage />} />
+        <Route path="/walkaround/:machine/found" element={<FoundPage />} />
+        <Route path="/walkaround/:machine/:kind" element={<RoundPage />} />
+        <Route path="/logbook" element={<LogbookPage />} />
+        <Route path="/reckoner" element={<ReckonerPage />} />
+        <Route path="/people" element={<PeoplePage />} />
+        <Route path="/account" element={<AccountPage />} />
+        <Route path="*" element={<Navigate to="/yard" replace />} />
+      </Route>
+    </Routes>
   );
 }

@@ -107,7 +107,7 @@ final readonly class LogReading
     private function question(Judgement $judgement, GivenReading $given): string
     {
         return $judgement->why.match (true) {
-            $judgement->suggestions() !== [] => ' Did you mean '.Plain::either(array_map(Plain::number(...), $judgement->suggestions())).'?',
+            $judgement->suggestions() !== [] => ' Did you mean '.Plain::either(array_map(Plain::number(...), $judgement->suggestions())).($judgement->kind === ReadingKind::Lower ? ', or was the meter replaced?' : '?'),
             $judgement->kind === ReadingKind::Lower => ' Was the meter replaced?',
             $judgement->kind === ReadingKind::RolledOver => ' Has it?',
             default => ' Is that so?',

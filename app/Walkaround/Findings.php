@@ -62,7 +62,7 @@ final class Findings
      */
     private static function threads(Collection $looks): array
     {
-        $looks = $looks->groupBy(fn (Observation $look): string => $look->round_id === null || $look->mended ? "alone {$look->id}" : "round {$look->round_id}")
+        $looks = $looks->groupBy(fn (Observation $look): string => $look->round_id === null || $look->said === Said::Mended ? "alone {$look->id}" : "round {$look->round_id}")
             ->map(fn (Collection $same): Observation => $same->sortBy([fn (Observation $one, Observation $other): int => [$other->verdict?->rank(), $other->happened_at] <=> [$one->verdict?->rank(), $one->happened_at]])->firstOrFail())
             ->keyBy(fn (Observation $look): string => $look->toSighting()->id);
 
@@ -88,7 +88,7 @@ final class Findings
     private static function lastClosed(int $machineId, string $subject): ?string
     {
         return DB::table('observations as closing')->where(['machine_id' => $machineId, 'subject' => $subject, 'verdict' => Verdict::Fit])->whereNull('struck_at')
-            ->where(fn ($sound) => $sound->where('mended', true)->orWhereNotExists(fn ($worse) => $worse->from('observations as worse')->whereColumn('worse.round_id', 'closing.round_id')
+            ->where(fn ($sound) => $sound->where('said', Said::Mended)->orWhereNotExists(fn ($worse) => $worse->from('observations as worse')->whereColumn('worse.round_id', 'closing.round_id')
                 ->whereColumn('worse.subject', 'closing.subject')->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT)))
             ->orderByDesc('happened_at')->value('happened_at');
     }

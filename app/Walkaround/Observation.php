@@ -27,7 +27,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $title
  * @property Said $said
  * @property Verdict|null $verdict null where it was not looked at, or read at the wrong moment
- * @property bool $mended
  * @property string|null $words what was seen, or the measurement with its limit
  * @property string|null $advice
  * @property LimitSource|null $limit_source
@@ -49,7 +48,7 @@ final class Observation extends Model
 
     protected function casts(): array
     {
-        return ['said' => Said::class, 'verdict' => Verdict::class, 'limit_source' => LimitSource::class, 'mended' => 'boolean', 'values' => 'array', 'worn' => 'array', 'happened_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime'];
+        return ['said' => Said::class, 'verdict' => Verdict::class, 'limit_source' => LimitSource::class, 'values' => 'array', 'worn' => 'array', 'happened_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime'];
     }
 
     /** @return BelongsTo<Person, $this> */
@@ -76,7 +75,7 @@ final class Observation extends Model
 
     public function toSighting(): Sighting
     {
-        return new Sighting(sprintf('%012d', $this->id), $this->happened_at, $this->verdict ?? Verdict::Fit, $this->mended);
+        return new Sighting(sprintf('%012d', $this->id), $this->happened_at, $this->verdict ?? Verdict::Fit, $this->said === Said::Mended);
     }
 
     /** @return array<string, mixed> as the contract's `Observation` */

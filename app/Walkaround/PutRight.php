@@ -26,7 +26,7 @@ final readonly class PutRight
     {
         $title = $this->sheets->titleOf($machine, $subject) ?? throw Refusal::field($field, "Nobody has ever looked at that on {$machine->name}.");
         Observation::query()->create([
-            'uuid' => $uuid, 'machine_id' => $machine->id, 'entry_id' => $entry->id, 'subject' => $subject, 'title' => $title, 'said' => Said::Mended, 'verdict' => Verdict::Fit, 'mended' => true,
+            'uuid' => $uuid, 'machine_id' => $machine->id, 'entry_id' => $entry->id, 'subject' => $subject, 'title' => $title, 'said' => Said::Mended, 'verdict' => Verdict::Fit,
             'note' => $circumstances->note, 'happened_at' => $circumstances->when->at, 'person_id' => $circumstances->by?->id,
         ]);
     }

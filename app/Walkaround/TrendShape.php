@@ -31,7 +31,8 @@ final class TrendShape
     /** @return array<string, mixed> as the contract's `Trends` */
     public static function of(Machine $machine, CheckSheet $sheet): array
     {
-        $looks = Observation::query()->telling()->where('machine_id', $machine->id)->where(fn ($query) => $query->whereNotNull('worn')->orWhere('mended', true)->orWhereNotNull('values->topped_up'))
+        // What was poured in counts, whether or not its level was read as it should be.
+        $looks = Observation::query()->whereNull('struck_at')->where('machine_id', $machine->id)->where(fn ($query) => $query->whereNotNull('worn')->orWhere('said', Said::Mended)->orWhereNotNull('values->topped_up'))
             ->orderBy('happened_at')->orderBy('id')->get()->groupBy('subject');
         $run = RunAt::of($machine);
         $wear = $used = [];
@@ -56,7 +57,7 @@ final class TrendShape
      */
     private static function sinceNew(Collection $looks): Collection
     {
-        $new = $looks->where('mended', true)->last();
+        $new = $looks->where('said', Said::Mended)->last();
 
         return $new === null ? $looks : $looks->filter(fn (Observation $look): bool => $look->happened_at > $new->happened_at);
     }
@@ -164,8 +165,8 @@ final class TrendShape
      */
     private static function followedFrom(Machine $machine, string $subject, Collection $looks): CarbonImmutable
     {
-        return $looks->where('mended', true)->last()?->happened_at
-            ?? CarbonImmutable::parse((string) Observation::query()->telling()->where(['machine_id' => $machine->id, 'subject' => $subject])->min('happened_at'), 'UTC');
+        return $looks->where('said', Said::Mended)->last()?->happened_at
+            ?? CarbonImmutable::parse((string) Observation::query()->whereNull('struck_at')->where(['machine_id' => $machine->id, 'subject' => $subject])->min('happened_at'), 'UTC');
     }
 
     private static function volume(?string $written): ?Quantity

@@ -13,6 +13,7 @@ use App\Yard\Yard;
 use App\Yard\YardLine;
 use Core\Form\BadInput;
 use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
@@ -23,6 +24,12 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class WriteNotes
 {
+    /** As long as a device may sit in a drawer with what it sent. */
+    private const DAYS_KEPT = 30;
+
+    /** One batch in so many clears away the old ones. */
+    private const CLEARED_EVERY = 100;
+
     public function __construct(private WriteNote $writeNote, private Yard $yard)
     {
     }
@@ -48,12 +55,21 @@ final readonly class WriteNotes
                 : $this->write($by, $note, $machines[$note['machine_id']] ?? null, $device, $behind, $fingerprint, $touched)];
             $written[$note['id']] ??= end($results)['status'] === 'written' ? (object) ['fingerprint' => $fingerprint, 'result' => '{}'] : null;
         }
+        if (random_int(1, self::CLEARED_EVERY) === 1) {
+            self::prune();
+        }
         foreach ($touched->reckoned() as $machine) {
             YardLine::rewrite($machine->unsetRelations());
         }
         WalkLine::rewrite($touched->walked());
 
         return $results;
+    }
+
+    /** Forgets which notes were sent long ago. A look sent again after that meets its own id in the book. */
+    public static function prune(): void
+    {
+        DB::table('sent_notes')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
     }
 
     /** @return array<string, mixed> */
@@ -81,6 +97,9 @@ final readonly class WriteNotes
 
                 return $result;
             });
+        } catch (UniqueConstraintViolationException) {
+            // Sent so long ago that only the book still knows it.
+            return ['status' => 'already'];
         } catch (Refusal|ValidationException|BadInput|AuthorizationException $refusal) {
             return self::refused(Problem::from($refusal));
         }

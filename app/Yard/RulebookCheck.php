@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Contract\Refusal;
+use Core\Schedule\ComesRound;
+use Core\Schedule\NeverDue;
 use Core\Schedule\Rulebook;
 use Core\Schedule\RulebookLine;
 
@@ -24,7 +26,7 @@ final readonly class RulebookCheck
     {
         try {
             $rule->toCore();
-        } catch (\InvalidArgumentException) {
+        } catch (NeverDue) {
             throw Refusal::field("{$path}every", 'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.');
         }
         $this->refuseLoose($machine, $rule, $path);
@@ -37,9 +39,10 @@ final readonly class RulebookCheck
         $lines = $others->map(fn (Rule $other): RulebookLine => $other->toLine(fn ($core) => $core))->all();
         try {
             new Rulebook($rule->retired ? $lines : [...$lines, $rule->toLine(fn ($core) => $core)]);
-        } catch (\InvalidArgumentException $refused) {
-            $field = $rule->retired ? 'retired' : (str_contains($refused->getMessage(), 'itself') && $rule->contained_in_id !== null ? 'contained_in' : 'goes_with');
-            throw Refusal::field($path.$field, $rule->retired ? $refused->getMessage().' Give it an interval of its own first.' : 'These two would each wait for the other.');
+        } catch (ComesRound $circle) {
+            throw Refusal::field($path.($circle->byContaining ? 'contained_in' : 'goes_with'), 'These two would each wait for the other.');
+        } catch (NeverDue $refused) {
+            throw Refusal::field($path.($rule->retired ? 'retired' : 'goes_with'), "{$refused->getMessage()} Give it an interval of its own first.");
         }
     }
 

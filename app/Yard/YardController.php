@@ -37,7 +37,6 @@ final readonly class YardController
         return $this->yard->respond([
             ...$this->yard->toRecord(),
             'today' => $this->yard->today()->format('Y-m-d'),
-            'week' => (int) $this->yard->today()->format('W'),
             'machines' => (int) $counts->sum(),
             'headline' => Headline::of($this->firstNames($counts), $counts->all()),
             'severities' => $this->severities(),

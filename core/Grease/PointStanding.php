@@ -7,7 +7,7 @@ namespace Core\Grease;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Core\Measure\Plain;
-use Core\Schedule\Limit;
+use Core\Schedule\Day;
 use Core\Schedule\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Standing;
@@ -61,9 +61,12 @@ final readonly class PointStanding
         if ($point->every->hours !== null && $before->hours !== null && $last->hours !== null) {
             return $last->hours->minus($before->hours)->toBigRational()->isLessThan($share->multipliedBy($point->every->hours));
         }
-        $days = (int) $before->day->diff($last->day)->days;
+        if ($point->every->months === null) {
+            return false;
+        }
+        $interval = Day::number(Day::addMonths($before->day, $point->every->months)) - Day::number($before->day);
 
-        return $days < ($point->every->length(Limit::Date)?->toInt() ?? 1) * 30 / 4;
+        return $share->multipliedBy($interval)->isGreaterThan(Day::number($last->day) - Day::number($before->day));
     }
 
     private static function since(GreasePoint $point, GreaseTick $last, ?BigDecimal $now, \DateTimeImmutable $today): string

@@ -58,12 +58,6 @@ final readonly class Check
         return $this->degrees === [] ? Degree::usual() : $this->degrees;
     }
 
-    /** Whether some way of being not fine takes the machine out of use at once. */
-    public function standsDown(): bool
-    {
-        return array_filter($this->degrees(), fn (Degree $degree): bool => $degree->verdict === Verdict::StandDown) !== [];
-    }
-
     /**
      * What was measured, held against this machine's limits.
      *

@@ -73,7 +73,7 @@ final readonly class Parser
         $values = [];
         foreach ($written as $index => [$number, $unit]) {
             try {
-                $values[] = new LoggedValue($this->value($number), ltrim($number, '+'), str_starts_with($number, '+'), $unit);
+                $values[] = new LoggedValue($this->value($number), $number, str_starts_with($number, '+'), $unit);
             } catch (TwoWays $asked) {
                 $with = fn (string $reading): string => $line(implode(' ', array_map(fn (array $each, int $at): string => ($at === $index ? (str_starts_with($number, '+') ? '+' : '').self::toHundredths($reading) : $each[0]).($each[1] === null ? '' : " {$each[1]->value}"), $written, array_keys($written))));
                 throw new NotUnderstood(Plain::quoted($number).' can be read two ways.', array_map($with, $asked->readings));

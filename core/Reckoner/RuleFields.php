@@ -7,6 +7,8 @@ namespace Core\Reckoner;
 use Core\Form\Fields;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\NeverDue;
+use Core\Schedule\NoWindow;
 use Core\Schedule\Rule;
 use Core\Schedule\Source;
 use Core\Schedule\YearWindow;
@@ -27,10 +29,13 @@ final class RuleFields
         $windows = array_values(array_filter(array_map(self::window(...), $fields->rows('windows', 'the parts of the year'))));
         try {
             return new Rule($every, $first, $anchor, $early, $late, $source, $book, $windows, $fields->optionalText('condition', 'the condition'));
-        } catch (\InvalidArgumentException $refused) {
-            $fields->fault(str_contains($refused->getMessage(), 'window') ? 'early' : 'every', $refused->getMessage());
+        } catch (NoWindow $refused) {
+            $fields->fault($refused->which, $refused->getMessage());
+        } catch (NeverDue $refused) {
+            $fields->fault('every', $refused->getMessage());
+        }
 
-            return null;
+        return null;
         }
     }
 

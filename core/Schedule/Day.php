@@ -19,11 +19,6 @@ final class Day
         return new \DateTimeImmutable('@'.$number * 86400);
     }
 
-    public static function after(\DateTimeImmutable $day, int $days): \DateTimeImmutable
-    {
-        return self::of(self::number($day) + $days);
-    }
-
     /** The same day of a later month, or that month's last day where it has no such day. */
     public static function addMonths(\DateTimeImmutable $day, int $months): \DateTimeImmutable
     {

@@ -26,7 +26,8 @@ final readonly class Rule
      * @param  string|null  $condition  what a check must say for it to fall due
      * @param  array<string, Tightening>  $tightenings  by the name of their limit: how the interval came to be shorter than the rulebook has it
      *
-     * @throws \InvalidArgumentException if the rule never falls due, or a window is not from nothing to the whole interval
+     * @throws NeverDue if the rule never falls due
+     * @throws NoWindow if a window is not from nothing to the whole interval
      */
     public function __construct(
         public Interval $every,
@@ -42,13 +43,13 @@ final readonly class Rule
     ) {
         $this->early = $early ?? BigDecimal::of(self::USUAL_WINDOW);
         $this->late = $late ?? BigDecimal::of(self::USUAL_WINDOW);
-        foreach ([$this->early, $this->late] as $share) {
+        foreach (['early' => $this->early, 'late' => $this->late] as $which => $share) {
             if ($share->isNegative() || $share->isGreaterThan(1)) {
-                throw new \InvalidArgumentException('A window is a share of the interval, from 0 to 1.');
+                throw new NoWindow($which);
             }
         }
         if (! $this->comesByItself() && $condition === null) {
-            throw new \InvalidArgumentException('A rule needs an interval, a first point, a part of the year or a condition.');
+            throw new NeverDue('A rule needs an interval, a first point, a part of the year or a condition.');
         }
     }
 

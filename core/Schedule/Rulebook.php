@@ -13,16 +13,21 @@ final readonly class Rulebook
     /**
      * @param  list<RulebookLine>  $lines
      *
-     * @throws \InvalidArgumentException if tasks contain or accompany each other in a circle, or a task that goes with none has no rule
+     * @throws ComesRound if tasks contain or accompany each other in a circle
+     * @throws NeverDue if a task that goes with none has no rule
      */
     public function __construct(array $lines)
     {
         $this->lines = array_column(array_map(fn (RulebookLine $line): array => [$line->task->id, $line], $lines), 1, 0);
         foreach ($this->lines as $line) {
-            $this->refuseCircle($line, fn (RulebookLine $one): ?string => $one->containedIn);
-            $this->refuseCircle($line, fn (RulebookLine $one): ?string => $one->goesWith);
+            if ($this->comesRound($line, fn (RulebookLine $one): ?string => $one->containedIn)) {
+                throw ComesRound::byContaining($line->task);
+            }
+            if ($this->comesRound($line, fn (RulebookLine $one): ?string => $one->goesWith)) {
+                throw ComesRound::byGoingWith($line->task);
+            }
             if ($line->rule === null && $this->named($line->goesWith) === null) {
-                throw new \InvalidArgumentException("{$line->task->name} never falls due.");
+                throw new NeverDue("{$line->task->name} never falls due.");
             }
         }
     }
@@ -39,28 +44,6 @@ final readonly class Rulebook
         }
 
         return $standings;
-    }
-
-    /**
-     * Every task that is done along with those chosen: what they contain and what goes with them.
-     *
-     * @param  list<string>  $ids
-     * @return list<string> of the rest
-     */
-    public function alongWith(array $ids): array
-    {
-        $along = [];
-        foreach ($this->lines as $line) {
-            if (in_array($line->task->id, $ids, true)) {
-                continue;
-            }
-            $bigger = array_map(fn (RulebookLine $line): string => $line->task->id, $this->containers($line));
-            if (array_intersect($bigger, $ids) !== [] || in_array($line->goesWith, $ids, true)) {
-                $along[] = $line->task->id;
-            }
-        }
-
-        return $along;
     }
 
     /** @param  array<string, RuleFacts>  $facts */
@@ -97,14 +80,16 @@ final readonly class Rulebook
     }
 
     /** @param  \Closure(RulebookLine): ?string  $next */
-    private function refuseCircle(RulebookLine $line, \Closure $next): void
+    private function comesRound(RulebookLine $line, \Closure $next): bool
     {
         $seen = [];
         for ($at = $line; $at !== null; $at = $this->named($next($at))) {
             if (isset($seen[$at->task->id])) {
-                throw new \InvalidArgumentException("{$line->task->name} would come round to itself.");
+                return true;
             }
             $seen[$at->task->id] = true;
         }
+
+        return false;
     }
 }

@@ -91,12 +91,13 @@ final class DemoLife
             $this->takeOver();
         }
         $factor = $this->factorToFinish();
-        for ($day = $this->begins->addDay(); $day <= $this->today->subDays($this->machine->unreadDays); $day = $day->addDay()) {
+        $lastRead = $this->today->subDays($this->machine->unreadDays);
+        for ($day = $this->begins->addDay(); $day <= $lastRead; $day = $day->addDay()) {
             $worked = $this->work($day, $factor);
             if ($this->replaceMeter($day)) {
                 continue;
             }
-            if ($worked && $this->chance->getInt(1, 100) <= 45 || $day->equalTo($this->today->subDays($this->machine->unreadDays))) {
+            if ($worked && $this->chance->getInt(1, 100) <= 45 || $day->equalTo($lastRead)) {
                 $this->read($day, $this->driver());
             }
             if (! $this->machine->unknownHistory && $day->isWeekday()) {
@@ -176,7 +177,7 @@ final class DemoLife
             return;
         }
         $by = $this->chance->getInt(0, 1) === 1 ? 'tamsin' : 'piet';
-        $this->services[] = ['at' => $day->setTime(15, $this->chance->getInt(0, 59)), 'hours' => $this->hours(), 'km' => $this->odometer(), 'tasks' => [...$due, ...$nearing], 'by' => $by, 'note' => $this->isBusy($day->subWeek()) ? 'Late: the grass would not wait.' : $this->remark()];
+        $this->services[] = ['at' => $this->gone($day->setTime(15, $this->chance->getInt(0, 59)), 10), 'hours' => $this->hours(), 'km' => $this->odometer(), 'tasks' => [...$due, ...$nearing], 'by' => $by, 'note' => $this->isBusy($day->subWeek()) ? 'Late: the grass would not wait.' : $this->remark()];
         foreach ([...$due, ...$nearing] as $task) {
             $this->lastDone[$task] = ['run' => $this->run, 'km' => $this->km, 'at' => $day];
         }
@@ -198,7 +199,7 @@ final class DemoLife
         return max(
             $every->hours === null || ! $this->hasHourMeter() ? 0 : ($this->run - $last['run']) / ($this->nextHours($rule, $last['run']) - $last['run']),
             $every->km === null ? 0 : $km / $every->km->toFloat(),
-            $every->months === null ? 0 : $last['at']->diffInDays($day) / ($every->months * 30.4),
+            $every->months === null ? 0 : ($day->getTimestamp() - $last['at']->getTimestamp()) / 86_400 / ($every->months * 30.4),
         );
     }
 
@@ -217,7 +218,13 @@ final class DemoLife
 
     private function read(CarbonImmutable $day, string $by): void
     {
-        $this->readings[] = ['at' => $day->setTime($this->chance->getInt(7, 11), $this->chance->getInt(0, 59)), 'hours' => $this->hours(), 'km' => $this->odometer(), 'by' => $by];
+        $this->readings[] = ['at' => $this->gone($day->setTime($this->chance->getInt(7, 11), $this->chance->getInt(0, 59)), 20), 'hours' => $this->hours(), 'km' => $this->odometer(), 'by' => $by];
+    }
+
+    /** However early it is today, it has been by now. */
+    private function gone(CarbonImmutable $at, int $minutes): CarbonImmutable
+    {
+        return $at->min(CarbonImmutable::now($at->timezone)->subMinutes($minutes)->startOfMinute());
     }
 
     private function hours(): ?float

@@ -49,7 +49,6 @@ return new class extends Migration
             $table->string('title', 80);
             $table->string('said', 12);
             $table->string('verdict', 12)->nullable();
-            $table->boolean('mended')->default(false);
             $table->string('words', 500)->nullable();
             $table->string('advice', 500)->nullable();
             $table->string('limit_source', 16)->nullable();

@@ -13,10 +13,11 @@
     <link rel="manifest" href="/build/manifest.webmanifest">
     <link rel="apple-touch-icon" href="/icons/mark-192.png">
     <meta name="theme-color" content="#F3EFE6">
+    <style nonce="{{ Vite::cspNonce() }}">#jardinier > p { font: 18px sans-serif; padding: 24px 32px; }</style>
     @vite('web/main.tsx')
 </head>
 <body>
-    <div id="jardinier"></div>
+    <div id="jardinier"><p role="status">Jardinier: reading the book …</p></div>
     <noscript>Jardinier needs JavaScript in this browser.</noscript>
 </body>
 </html>

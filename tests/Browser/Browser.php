@@ -94,7 +94,9 @@ final class Browser
 
     public function signIn(string $name, string $password): void
     {
-        $this->open('/');
+        if (! $this->offers('Sign in')) {
+            $this->open('/');
+        }
         $this->type('Sign-in name', $name);
         $this->type('Password', $password);
         $this->press('Sign in');
@@ -228,6 +230,44 @@ final class Browser
     {
         return array_values(array_map(fn (array $line): string => $line['message'], array_filter($this->driver->manage()->getLog('browser'),
             fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'))));
+    }
+
+    /** @return list<string> what axe-core finds of serious barriers on the page (WCAG 2.2 AA) */
+    public function barriers(): array
+    {
+        $this->script((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+
+        return $this->asyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']}).then(result => done(result.violations
+                .filter(violation => ['serious', 'critical'].includes(violation.impact))
+                .map(violation => violation.id + ': ' + violation.nodes.map(node => node.html.slice(0, 160) + ' ' + (node.any[0]?.message ?? '')).slice(0, 4).join(' | '))));
+            JS);
+    }
+
+    /**
+     * The marks of every rail on the page that a finger or an eye would miss: too small, covered, or sticking out.
+     *
+     * @param  int  $least  pixels a mark must measure either way
+     * @return list<string>
+     */
+    public function missedMarks(int $least): array
+    {
+        return $this->script(<<<'JS'
+            const missed = [];
+            for (const mark of document.querySelectorAll('[data-stakes]')) {
+                mark.scrollIntoView({block: 'center'});
+                const box = mark.getBoundingClientRect();
+                const edge = mark.closest('[role=group]').getBoundingClientRect();
+                const name = mark.closest('[role=group]').getAttribute('aria-label').slice(0, 24) + ' ' + mark.getAttribute('aria-label');
+                if (box.width < arguments[0] - 0.5 || box.height < arguments[0] - 0.5) missed.push(name + ' is ' + Math.round(box.width) + ' x ' + Math.round(box.height));
+                if (box.left < edge.left - 2 || box.right > edge.right + 2) missed.push(name + ' sticks out');
+                if (document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2)?.closest('[data-stakes]') !== mark) missed.push(name + ' is covered');
+                const told = mark.getAttribute('aria-label').replace(/^\d+ here: /, '').split('; ').length;
+                if (Number(mark.dataset.stakes) !== told) missed.push(name + ' is heard as ' + told);
+            }
+            return missed;
+            JS, $least);
     }
 
     /**

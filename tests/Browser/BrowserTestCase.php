@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 use Tests\Http\Visitor;
+use Tests\ServedClock;
 
 /** A person at a desk or with a phone, on the served demo estate. Every test works on a machine of its own. */
 abstract class BrowserTestCase extends TestCase
@@ -70,7 +71,7 @@ abstract class BrowserTestCase extends TestCase
     protected function machine(string $value = '90', string $class = 'rider_mower'): array
     {
         $name = 'Duck'.bin2hex(random_bytes(3));
-        $day = (new \DateTimeImmutable('-2 days'))->format('Y-m-d');
+        $day = ServedClock::now('-2 days')->format('Y-m-d');
         $answer = self::$keeper?->ask('POST', '/machines', [
             'name' => $name, 'class' => $class, 'place' => 'Test field', 'history' => 'new', 'at' => $day, 'began_on' => '2025-01-01', 'meters' => [['unit' => 'h', 'value' => $value]],
             'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => '100']], ['task' => 'Deck underside', 'kind' => 'clean', 'every' => ['hours' => '95']]],

@@ -84,7 +84,7 @@ final class ChartTest extends TestCase
     {
         $this->machine();
         $before = Rule::query()->count();
-        foreach (['' => 'The table is missing', 'Oil 50 100' => 'headings', "Task\t50\nOil\tmaybe" => 'is no mark', "Task\t50\nOil\tX\tX" => 'the headings have 2'] as $text => $message) {
+        foreach (['' => 'The table is missing', 'Oil 50 100' => 'headings', "Task\tapples\nOil\tX" => 'No heading is an interval', "Task\t50\nOil\t" => 'No row has a mark'] as $text => $message) {
             $this->postJson('/api/reckon/chart-read', ['text' => " {$text}"])->assertUnprocessable();
             self::assertStringContainsString($message, $this->postJson('/api/reckon/chart-read', ['text' => " {$text}"])->json('errors.text.0'));
         }

@@ -96,7 +96,7 @@ final class CheckSheetTest extends WalkTestCase
         $this->forgetRequest();
         $grease = $this->getJson("/api/machines/{$machine}/grease")->json();
         self::assertSame(['Shed gun', '0.85 g'], [$grease['gun'], $grease['gram_a_stroke']]);
-        self::assertSame(array_sum(array_column($grease['points'], 'strokes')).' strokes, '.round(array_sum(array_column($grease['points'], 'strokes')) * 0.85).' g, one cartridge', $grease['round_need']);
+        self::assertSame(array_sum(array_column($grease['points'], 'strokes')).' strokes, '.round(array_sum(array_column($grease['points'], 'strokes')) * 0.85, 1).' g, one cartridge', $grease['round_need']);
     }
 
     public function test_the_keeper_adds_changes_and_takes_out_grease_points(): void

@@ -48,6 +48,50 @@ final class PhotosTest extends WalkTestCase
         self::assertSame(['image/jpeg', 'nosniff'], [$shown->headers->get('Content-Type'), $shown->headers->get('X-Content-Type-Options')]);
     }
 
+    /** The eight turnings of the Exif standard (JEITA CP-3451, tag 0x0112; value from memory): however the camera was held, the picture stands upright. */
+    #[DataProvider('turnings')]
+    public function test_a_picture_stands_upright_however_the_camera_was_held(int $orientation, \Closure $asStored): void
+    {
+        $upright = imagecreatetruecolor(80, 40);
+        imagefilledrectangle($upright, 0, 0, 39, 19, (int) imagecolorallocate($upright, 255, 0, 0));
+        imagefilledrectangle($upright, 40, 20, 79, 39, (int) imagecolorallocate($upright, 0, 0, 255));
+        ob_start();
+        imagejpeg($asStored($upright), null, 95);
+        $jpeg = (string) ob_get_clean();
+        $tiff = "II*\0".pack('V', 8).pack('v', 1).pack('vvVV', 0x0112, 3, 1, $orientation).pack('V', 0);
+        $exif = "\xFF\xE1".pack('n', 8 + strlen($tiff))."Exif\0\0{$tiff}";
+        $machine = $this->machine();
+        $uuid = (string) Str::uuid();
+        $this->upload($machine, $uuid, (string) Str::uuid(), $this->file(substr($jpeg, 0, 2).$exif.substr($jpeg, 2)))->assertCreated();
+        $seen = imagecreatefromstring((string) file_get_contents(Photo::query()->where('uuid', $uuid)->firstOrFail()->path()));
+        assert($seen !== false);
+
+        self::assertSame([80, 40], [imagesx($seen), imagesy($seen)]);
+        self::assertGreaterThan(200, imagecolorat($seen, 10, 10) >> 16, 'red stands at the top left');
+        self::assertGreaterThan(200, imagecolorat($seen, 70, 30) & 255, 'blue at the bottom right');
+        self::assertLessThan(60, imagecolorat($seen, 70, 10) & 255);
+    }
+
+    /** @return iterable<string, array{int, \Closure(\GdImage): \GdImage}> the upright picture as such a camera stores it */
+    public static function turnings(): iterable
+    {
+        $turned = fn (int $degrees): \Closure => fn (\GdImage $picture): \GdImage => imagerotate($picture, $degrees, 0) ?: $picture;
+        $mirrored = function (\GdImage $picture, int $how): \GdImage {
+            imageflip($picture, $how);
+
+            return $picture;
+        };
+
+        yield 'upright' => [1, fn (\GdImage $picture): \GdImage => $picture];
+        yield 'mirrored' => [2, fn (\GdImage $picture): \GdImage => $mirrored($picture, IMG_FLIP_HORIZONTAL)];
+        yield 'upside down' => [3, $turned(180)];
+        yield 'upside down and mirrored' => [4, fn (\GdImage $picture): \GdImage => $mirrored($picture, IMG_FLIP_VERTICAL)];
+        yield 'along the diagonal' => [5, fn (\GdImage $picture): \GdImage => $mirrored($turned(-90)($picture), IMG_FLIP_HORIZONTAL)];
+        yield 'on its right side' => [6, $turned(90)];
+        yield 'along the other diagonal' => [7, fn (\GdImage $picture): \GdImage => $mirrored($turned(90)($picture), IMG_FLIP_HORIZONTAL)];
+        yield 'on its left side' => [8, $turned(-90)];
+    }
+
     public function test_the_same_picture_sent_twice_is_kept_once_and_its_id_is_its_own(): void
     {
         $machine = $this->machine();

@@ -27,8 +27,8 @@ final class ReadingsTest extends TestCase
         $machine = $this->machine();
         $this->log($machine, '24.6', ['at' => '2026-05-08'])->assertCreated();
 
-        $this->log($machine, '412.6')->assertStatus(409)->assertJson(['type' => '/problems/implausible-reading', 'kind' => 'too_fast', 'typed' => '412.6', 'suggestion' => '41.26',
-            'detail' => '412.6 is 388 h more than 24.6 on 8 May 2026; at most 24 h can be gained in a day. Did you mean 41.26?']);
+        $this->log($machine, '412.6')->assertStatus(409)->assertJson(['type' => '/problems/implausible-reading', 'kind' => 'too_fast', 'typed' => '412.6', 'suggestions' => ['41.6', '42.6'],
+            'detail' => '412.6 is 388 h more than 24.6 on 8 May 2026, within 7 days; at most 24 h can be gained in a day. Did you mean 41.6 or 42.6?']);
         self::assertSame('24.6', $this->sheet($machine)['line']['meters'][0]['value'], 'nothing was written');
         $this->log($machine, '412.6', ['confirmed_because' => ' '])->assertStatus(409);
 
@@ -41,7 +41,7 @@ final class ReadingsTest extends TestCase
         $machine = $this->machine();
         $this->log($machine, '90');
 
-        $this->log($machine, '0.2')->assertStatus(409)->assertJson(['kind' => 'lower'])->assertJsonFragment(['detail' => '0.2 is 89.8 h less than 90 on 14 May 2026: a slip, or a new meter. Was the meter replaced?']);
+        $this->log($machine, '0.2')->assertStatus(409)->assertJson(['kind' => 'lower'])->assertJsonFragment(['detail' => '0.2 is 89.8 h less than 90 on 14 May 2026: a slip, or a new meter. Did you mean 90.2, or was the meter replaced?']);
     }
 
     public function test_late_readings_leave_the_same_state_as_if_they_had_come_in_order(): void
@@ -132,15 +132,57 @@ final class ReadingsTest extends TestCase
         $this->log($machine, '24.6', ['at' => '2026-05-08']);
 
         $this->postJson('/api/log-line/preview', ['text' => 'heron 31'])->assertJson(['understood' => true, 'asks' => false, 'machine_id' => $machine, 'sentence' => 'Heron at 31 h. 31 is 6.4 h more than 24.6 on 8 May 2026.']);
-        $this->postJson('/api/log-line/preview', ['text' => 'heron 412.6'])->assertJson(['asks' => true, 'suggestions' => ['heron 41.26']]);
+        $this->postJson('/api/log-line/preview', ['text' => 'heron 412.6'])->assertJson(['asks' => true, 'suggestions' => ['heron 41.6', 'heron 42.6']]);
         $this->postJson('/api/log-line/preview', ['text' => 'hreon 31'])->assertJson(['understood' => false, 'suggestions' => ['heron 31']]);
         $this->postJson('/api/log-line/preview', ['text' => ''])->assertJson(['understood' => false]);
         self::assertSame('24.6', $this->sheet($machine)['line']['meters'][0]['value'], 'a preview writes nothing');
 
-        $this->postJson('/api/log-line', ['text' => 'heron +6.4'])->assertCreated()->assertJson(['line' => ['meters' => [['value' => '31']]], 'entry' => ['readings' => [['typed' => 'heron +6.4']]]]);
+        $this->postJson('/api/log-line', ['text' => 'heron +6.4'])->assertCreated()->assertJson(['line' => ['meters' => [['value' => '31']]], 'entry' => ['readings' => [['typed' => '+6.4']]]]);
         $this->postJson('/api/log-line', ['text' => 'heron 900'])->assertStatus(409);
         $this->postJson('/api/log-line', ['text' => 'ostrich 3'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'No machine of this yard is named in "ostrich 3".');
         $this->as(Role::Reader)->postJson('/api/log-line', ['text' => 'heron 32'])->assertForbidden();
+    }
+
+    public function test_hours_and_kilometres_in_one_line_are_one_entry_that_is_struck_and_corrected_whole(): void
+    {
+        $machine = $this->machine(['name' => 'Wren', 'class' => 'utility_vehicle', 'meters' => [['unit' => 'h', 'value' => '10'], ['unit' => 'km', 'value' => '100']], 'rules' => []]);
+        $preview = $this->postJson('/api/log-line/preview', ['text' => 'wren 180 km 12.5 h'])->assertOk()->json('sentence');
+        self::assertStringStartsWith('Wren at 180 km, 12.5 h. ', $preview);
+        $entry = $this->postJson('/api/log-line', ['text' => 'wren 180 km 12.5 h'])->assertCreated()->json('entry');
+        self::assertSame([['180', 'km'], ['12.5', 'h']], array_map(fn (array $reading): array => [$reading['value'], $reading['unit']], $entry['readings']));
+        self::assertSame('180 km, 12.5 h', $entry['in_words']);
+
+        $right = $this->postJson("/api/entries/{$entry['id']}/correction", ['because' => 'A slip.', 'value' => '170'])->assertCreated()->json('entry');
+        self::assertSame('170 km, 12.5 h', $right['in_words']);
+        $this->postJson("/api/entries/{$right['id']}/strike", ['because' => 'Wrong machine.'])->assertOk();
+        self::assertSame(['10', '100'], array_column($this->sheet($machine)['line']['meters'], 'value'));
+    }
+
+    public function test_a_value_that_can_be_read_two_ways_is_asked_about_and_keeps_its_day(): void
+    {
+        $machine = $this->machine(['at' => '2025-05-01', 'began_on' => '2025-05-01']);
+        $this->postJson('/api/log-line/preview', ['text' => 'heron 1.204 yesterday'])->assertOk()->assertJson(['understood' => false, 'suggestions' => ['heron 1204 yesterday', 'heron 1.2 yesterday']]);
+        $this->postJson('/api/log-line', ['text' => 'heron 1.204'])->assertUnprocessable();
+        $this->log($machine, '1.204')->assertUnprocessable()->assertJsonPath('errors.value.0', '"1.204" can be read two ways. Write 1204 or 1.2040.');
+        $this->log($machine, '1,204')->assertCreated()->assertJsonPath('entry.readings.0.value', '1204');
+    }
+
+    public function test_a_suggestion_keeps_the_day_that_was_typed(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '40.5', ['at' => '2026-05-08'])->assertCreated();
+
+        $this->postJson('/api/log-line/preview', ['text' => 'heron 445 yesterday'])->assertJson(['asks' => true, 'suggestions' => ['heron 44.5 yesterday']]);
+    }
+
+    public function test_a_gain_far_above_what_is_usual_is_written_and_asked_about_softly(): void
+    {
+        $machine = $this->machine();
+        foreach (['2026-05-03' => '2', '2026-05-06' => '4', '2026-05-10' => '6'] as $day => $value) {
+            self::assertNull($this->log($machine, $value, ['at' => $day])->assertCreated()->json('entry.doubt'));
+        }
+
+        self::assertSame('60 is 54 h more than 6 on 10 May 2026, within 5 days: far above the 4.7 h a week that is usual. Is that so?', $this->log($machine, '60')->assertCreated()->json('entry.doubt'));
     }
 
     public function test_rebuilding_what_is_computed_changes_nothing(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use PHPUnit\Framework\TestCase as PlainTestCase;
+use Tests\ServedClock;
 
 /** What only shows with several people at once, on the served application: nginx, several PHP processes, MariaDB. */
 final class ServedTest extends PlainTestCase
@@ -25,7 +26,7 @@ final class ServedTest extends PlainTestCase
     public function test_two_people_logging_the_same_machine_at_once_lose_nothing(): void
     {
         $machine = self::machine();
-        $start = new \DateTimeImmutable('-30 days 10:00', new \DateTimeZone('UTC'));
+        $start = ServedClock::now('-30 days 10:00');
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $log = fn (Visitor $who, int $step): \CurlHandle => $who->request('POST', "/machines/{$machine}/readings", [
                 'value' => (string) ($round * 0.4 + $step / 10), 'at' => $start->modify('+'.($round * 60 + $step * 20).' minutes')->format(DATE_ATOM),
@@ -74,7 +75,7 @@ final class ServedTest extends PlainTestCase
     private static function machine(): int
     {
         $machine = self::$keeper->ask('POST', '/machines', ['name' => 'Served '.bin2hex(random_bytes(4)), 'class' => 'rider_mower', 'place' => 'Test field', 'history' => 'new',
-            'at' => (new \DateTimeImmutable('-40 days'))->format('Y-m-d'), 'meters' => [['unit' => 'h', 'value' => '0']], 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 50]]]]);
+            'at' => ServedClock::now('-40 days')->format('Y-m-d'), 'meters' => [['unit' => 'h', 'value' => '0']], 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 50]]]]);
         self::assertSame(201, $machine['status'], (string) json_encode($machine));
 
         return $machine['body']['id'];

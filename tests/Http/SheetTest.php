@@ -41,11 +41,13 @@ final class SheetTest extends TestCase
 
         self::assertSame(['Engine oil', 'Fuel filter', 'Coolant'], array_column($rules, 'task'));
         self::assertSame(['past', 'nearing', 'fresh'], array_map(fn (array $rule): string => $rule['standing']['state'], $rules));
-        self::assertSame('Due at 5 h for the first time, counted from 0 h. Past by 23 h, allowed 2 h.', $rules[0]['standing']['why']);
+        self::assertSame('Due at 5 h for the first time, counted from 0 h. Past by 23 h, allowed 0.5 h.', $rules[0]['standing']['why']);
         self::assertSame([], $rules[0]['standing']['notes'], 'tighter than the book is fine');
         self::assertStringContainsString('No flame', implode(' ', $rules[1]['cautions']));
         self::assertStringContainsString('licensed electrician', implode(' ', $rules[2]['cautions']));
-        self::assertStringContainsString('Park level', $this->sheet($machine)['before_any_work']);
+        foreach (['Park level', 'brake on', 'implement down', 'key out', 'chocked', 'manual wins'] as $words) {
+            self::assertStringContainsString($words, $this->sheet($machine)['before_any_work'], 'handbook, section 6');
+        }
     }
 
     public function test_the_history_pages_by_cursor_newest_first_and_by_kind(): void
@@ -119,8 +121,8 @@ final class SheetTest extends TestCase
         $this->postJson('/api/log-line', ['text' => 'little grebe 180 km yesterday'])->assertCreated()->assertJsonPath('entry.readings.0.unit', 'km')->assertJsonPath('entry.day_only', true);
         $this->postJson('/api/log-line', ['text' => 'little 12'])->assertCreated()->assertJsonPath('entry.readings.0.unit', 'h');
         $this->postJson('/api/log-line', ['text' => 'little 300 mi'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'Little Grebe\'s meter counts km.');
-        $this->postJson('/api/log-line', ['text' => 'little 13 2026-05-20'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'That day has not come yet.');
-        $this->postJson('/api/log-line/preview', ['text' => 'little 13 2026-05-20'])->assertOk()->assertJson(['understood' => false, 'sentence' => 'That day has not come yet.']);
+        $this->postJson('/api/log-line', ['text' => 'little 13 2026-05-20'])->assertUnprocessable()->assertJsonPath('errors.text.0', '"2026-05-20" is 20 May 2026, which has not come yet.');
+        $this->postJson('/api/log-line/preview', ['text' => 'little 13 2026-05-20'])->assertOk()->assertJson(['understood' => false, 'sentence' => '"2026-05-20" is 20 May 2026, which has not come yet.']);
         self::assertSame(['12', '180'], array_column($this->sheet($machine)['line']['meters'], 'value'));
         $this->as(Role::Reader)->postJson('/api/log-line/preview', ['text' => 'little 14'])->assertForbidden();
     }

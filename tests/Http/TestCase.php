@@ -27,7 +27,7 @@ abstract class TestCase extends LaravelTestCase
         if (getenv('JARDINIER_STATE') === false) {
             self::fail('Run these with ./jardinier test http, which starts their database.');
         }
-        foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => 'jardinier_http', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'] as $name => $value) {
+        foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => 'jardinier_http_'.(getenv('TEST_TOKEN') ?: '1'), 'CLOCK_AHEAD_SECONDS' => '0', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'] as $name => $value) {
             putenv("{$name}={$value}");
             $_ENV[$name] = $_SERVER[$name] = $value;
         }

@@ -18,7 +18,11 @@ const Outline = styled.span<{ $colour: string }>`
 
 /** A state, stamped. */
 export function Stamp({ state }: { state: Schemas['MachineState'] }) {
-  return <Outline $colour={COLOURS[state]}>{STATE_WORDS[state]}</Outline>;
+  return (
+    <Outline data-stamp $colour={COLOURS[state]}>
+      {STATE_WORDS[state]}
+    </Outline>
+  );
 }
 
 const VERDICT_COLOURS: Record<Schemas['Verdict'], string> = {
@@ -30,7 +34,11 @@ const VERDICT_COLOURS: Record<Schemas['Verdict'], string> = {
 
 /** A verdict, stamped. */
 export function VerdictStamp({ verdict }: { verdict: Schemas['Verdict'] }) {
-  return <Outline $colour={VERDICT_COLOURS[verdict]}>{VERDICT_WORDS[verdict]}</Outline>;
+  return (
+    <Outline data-stamp $colour={VERDICT_COLOURS[verdict]}>
+      {VERDICT_WORDS[verdict]}
+    </Outline>
+  );
 }
 
 export const verdictColour = (verdict: Schemas['Verdict']): string => VERDICT_COLOURS[verdict];

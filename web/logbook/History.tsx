@@ -23,7 +23,7 @@ const Kind = styled.strong`font-weight: 650; font-size: 15px;`;
 export function History({ machine }: { machine: number | null }) {
   const entries = useInfiniteQuery(entriesQuery(machine));
   const [correcting, setCorrecting] = useState<Schemas['Entry'] | null>(null);
-  if (!entries.data) return <Empty aria-busy="true" />;
+  if (!entries.data) return <Empty aria-busy={!entries.isError}>{entries.isError ? 'The yard does not answer.' : 'Reading the book …'}</Empty>;
   const list = entries.data.pages.flatMap((page) => page.data);
   if (list.length === 0) return <Empty>Nothing is written down yet.</Empty>;
   return (

@@ -8,6 +8,7 @@ import type { paths } from '../api/schema';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Amount, Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Reading } from '../kit/Reading';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
@@ -44,7 +45,7 @@ const RuleRow = styled.div<{ $amounts: number }>`
 /** Enters a machine from scratch: what it is, what its meter shows, what is known of it, and a rulebook to begin with. */
 export default function AddMachinePage() {
   const yard = useQuery(yardQuery);
-  if (!yard.data) return <Page aria-busy="true" />;
+  if (!yard.data) return <Reading title="A new machine" error={yard.error} />;
   return <AddMachine yard={yard.data} />;
 }
 

@@ -9,6 +9,7 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { now } from '../kit/clock';
 import { Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
@@ -37,8 +38,9 @@ type ChartBody = paths['/machines/{machine}/chart']['put']['requestBody']['conte
 /** A machine's rulebook as one column chart, edited by marks. */
 export default function ChartPage() {
   const machine = useMachine();
+  const known = useKnownName();
   const chart = useQuery({ ...chartQuery(machine.data?.id ?? 0), enabled: machine.data !== undefined });
-  if (!machine.data || !chart.data) return <Page aria-busy="true" />;
+  if (!machine.data || !chart.data) return <Reading title={known} error={machine.error} />;
   const versions = chart.data.rows.map(({ rule_id, record }) => `${rule_id}.${record.version}`).join();
   return <Chart key={versions} sheet={machine.data} chart={chart.data} versions={versions} />;
 }

@@ -7,8 +7,9 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Field, Fields } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
-import { Page, Soft } from '../kit/Sheet';
+import { Soft } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { type RecordDraft, RecordFields, recordBody, recordDraft } from './recordDraft';
@@ -18,8 +19,9 @@ import { useMachine } from './useMachine';
 /** Changes a machine's record, or takes the machine out of the yard. */
 export default function EditMachinePage() {
   const machine = useMachine();
+  const known = useKnownName();
   const yard = useQuery(yardQuery);
-  if (!machine.data || !yard.data) return <Page aria-busy="true" />;
+  if (!machine.data || !yard.data) return <Reading title={known} error={machine.error} />;
   return <EditMachine key={machine.data.version} sheet={machine.data} yard={yard.data} />;
 }
 

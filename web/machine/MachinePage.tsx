@@ -5,6 +5,7 @@ import { Refused, type Schemas } from '../api/client';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay } from '../kit/format';
 import { Rail } from '../kit/Rail';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
 import { History } from '../logbook/History';
@@ -28,6 +29,7 @@ const Meters = styled.div`display: flex; flex-wrap: wrap; gap: 12px 40px; div { 
 /** A machine's sheet: rail, meters, rulebook with its reasons, history. */
 export default function MachinePage() {
   const machine = useMachine();
+  const known = useKnownName();
   const person = usePerson();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
@@ -45,7 +47,7 @@ export default function MachinePage() {
       </Page>
     );
   }
-  if (!machine.data) return <Page aria-busy="true" />;
+  if (!machine.data) return <Reading title={known} error={machine.error} />;
   const sheet = machine.data;
   const { line } = sheet;
   const mayService = person.role === 'keeper' || person.role === 'mechanic';

@@ -6,6 +6,7 @@ import { DayField } from '../kit/DayField';
 import { Amount, Field } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
 import { metered } from '../kit/format';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Page } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
@@ -28,7 +29,8 @@ type MeterBody = {
 /** A machine gets another meter; what it has run goes on without a break. */
 export default function MeterPage() {
   const machine = useMachine();
-  if (!machine.data) return <Page aria-busy="true" />;
+  const known = useKnownName();
+  if (!machine.data) return <Reading title={known} error={machine.error} />;
   return <MeterForm sheet={machine.data} />;
 }
 

@@ -8,8 +8,9 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice, Field, Fields, WrongText } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { FormSheet } from '../kit/FormSheet';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
-import { Page, Soft } from '../kit/Sheet';
+import { Soft } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
@@ -23,10 +24,11 @@ const kinds = Object.entries(KIND_WORDS).map(([value, label]) => ({ value: value
 /** Adds or changes one rule of a machine's rulebook. */
 export default function RulePage() {
   const machine = useMachine();
+  const known = useKnownName();
   const yard = useQuery(yardQuery);
   const ruleId = Number(useParams().rule);
   const rule = machine.data?.rules.find(({ id }) => id === ruleId);
-  if (!machine.data || !yard.data) return <Page aria-busy="true" />;
+  if (!machine.data || !yard.data) return <Reading title={known} error={machine.error} />;
   return <RuleForm key={rule?.version} sheet={machine.data} rule={rule} distanceUnit={yard.data.distance_unit} />;
 }
 

@@ -6,12 +6,13 @@ import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { Mark } from '../kit/Marks';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
 import { KIND_WORDS } from '../kit/words';
 import { RuleNoteSlip } from './RuleNoteSlip';
 
 const Name = styled.h3`font: 650 17px/1.3 var(--body); display: inline; margin-right: 10px; svg { margin-right: 8px; }`;
 const RuleLink = styled(Link)`${quietLink}`;
-const Row = styled.div`display: flex; justify-content: space-between; gap: 14px; align-items: center;`;
+const Row = styled.div`display: flex; justify-content: space-between; gap: 14px; align-items: center; ${PHONE} { flex-direction: column-reverse; align-items: flex-start; gap: 8px; }`;
 const Note = styled.p`color: var(--straw); font-weight: 600;`;
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 const Foot = styled.div`padding: 14px 20px; border-top: 1px solid var(--rule); display: flex; flex-wrap: wrap; gap: 6px 24px; justify-content: space-between; align-items: center;`;

@@ -13,6 +13,7 @@ import { DayField } from '../kit/DayField';
 import { Amount, Field, WrongText } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
 import { Mark } from '../kit/Marks';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Stamp, VerdictStamp } from '../kit/Stamp';
@@ -28,7 +29,10 @@ const Desk = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 420
 const Task = styled.label`
   display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px; cursor: pointer; min-height: 60px;
   input { width: 24px; height: 24px; accent-color: var(--hedge); }
-  ${PHONE} { padding: 12px 14px; }
+  ${PHONE} {
+    padding: 12px 14px; grid-template-columns: 30px minmax(0, 1fr); row-gap: 6px;
+    input { grid-row: 1 / 3; } > span { grid-column: 2; grid-row: 2; } > [data-stamp] { grid-row: 1; justify-self: start; }
+  }
 `;
 const Item = styled.div`border-bottom: 1px solid var(--rule); &:has(> label :checked) { box-shadow: inset 5px 0 var(--hedge); }`;
 const Folded = styled.div`padding: 0 20px 12px 62px; font-size: 15px; ${PHONE} { padding: 0 14px 12px; }`;
@@ -61,7 +65,8 @@ const NOTHING = {
 /** Records a service that was done: which tasks, at what the meters showed, when. */
 export default function ServicePage() {
   const machine = useMachine();
-  if (!machine.data) return <Page aria-busy="true" />;
+  const known = useKnownName();
+  if (!machine.data) return <Reading title={known} error={machine.error} />;
   return <ServiceForm sheet={machine.data} />;
 }
 
@@ -75,8 +80,11 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
   const asked = search.get('rules')?.split(',').map(Number);
   const pressing = sheet.rules.filter(({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing');
-  const chosen = draft.chosen ?? asked ?? pressing.map(({ id }) => id);
-  const shown = sheet.rules.filter((rule) => all || pressing.includes(rule) || chosen.includes(rule.id) || rule.standing.state === 'unknown');
+  // Nothing is ticked by itself but the one task that somebody came from.
+  const chosen = draft.chosen ?? (asked?.length === 1 ? asked : []);
+  const shown = sheet.rules.filter(
+    (rule) => all || pressing.includes(rule) || chosen.includes(rule.id) || asked?.includes(rule.id) || rule.standing.state === 'unknown',
+  );
   const cautions = [...new Set(sheet.rules.filter(({ id }) => chosen.includes(id)).flatMap((rule) => rule.cautions))];
   const hourMeter = sheet.line.meters.find(({ unit }) => unit === 'h');
   const odometer = sheet.line.meters.find(({ unit }) => unit !== 'h');
@@ -273,8 +281,8 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
             />
             <Refusal refused={doubted ? null : record.refused} besides={['rule_ids', 'hours', 'distance', 'at', 'note']} />
             <Actions>
-              <MainButton isDisabled={record.busy} onPress={() => send()}>
-                Record {chosen.length === 1 ? '1 task' : `${chosen.length} tasks`} done
+              <MainButton isDisabled={record.busy || chosen.length === 0} onPress={() => send()}>
+                {chosen.length === 0 ? 'Tick what was done' : `Record ${chosen.length === 1 ? '1 task' : `${chosen.length} tasks`} done`}
               </MainButton>
               <PlainButton onPress={() => navigate(`/machines/${sheet.id}`)}>Leave it</PlainButton>
             </Actions>

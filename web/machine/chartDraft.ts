@@ -76,7 +76,9 @@ export function chartBody(draft: ChartDraft, understood: Map<string, Understood>
       const rule = understood.get(row.key);
       if (!rule) return [];
       const { task, kind, first, every, windows, condition, anchor } = rule;
-      return [row.ruleId === null ? { task, kind, first, every, windows, condition, anchor } : { rule_id: row.ruleId, task, kind, first, every, windows }];
+      return [
+        row.ruleId === null ? { task, kind, first, every, windows, condition, anchor } : { rule_id: row.ruleId, task, kind, first, every, windows },
+      ];
     }),
     remove: draft.removed,
   };

@@ -6,6 +6,7 @@ import { peopleQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../kit/Button';
 import { Choice, Field } from '../kit/Field';
+import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
@@ -21,7 +22,7 @@ const Ticks = styled.div`display: flex; flex-direction: column; label { display:
 export default function PeoplePage() {
   const people = useQuery(peopleQuery);
   const [open, setOpen] = useState<Schemas['Person'] | 'new' | null>(null);
-  if (!people.data) return <Page aria-busy="true" />;
+  if (!people.data) return <Reading title="People and the yard" error={people.error} />;
   return (
     <Page>
       <title>People and the yard</title>

@@ -191,8 +191,7 @@ function Reading() {
   const reckoned = useReckon<{ plausible: boolean; suggestion?: number }>('reading', complete ? given : null);
   const { answer } = reckoned;
   const verdict =
-    answer &&
-    (answer.plausible ? 'It can be right' : !answer.suggestion ? 'It can hardly be right' : `Perhaps ${count(answer.suggestion)}`);
+    answer && (answer.plausible ? 'It can be right' : !answer.suggestion ? 'It can hardly be right' : `Perhaps ${count(answer.suggestion)}`);
   return (
     <Calculator
       title="Whether a reading can be right"

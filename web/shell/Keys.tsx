@@ -1,17 +1,17 @@
 import styled from 'styled-components';
 import { PlainButton } from '../kit/Button';
 import { Slip } from '../kit/Slip';
+import { PLACES } from './places';
 
 const KEYS = [
-  ['1', 'Yard'],
-  ['6', 'Logbook'],
-  ['7', 'Reckoner'],
+  ...PLACES.map(({ key, name }) => [key, name] as const),
   ['/', 'Log line: write a machine and its hours, Enter saves'],
   ['← →', 'Walk the stakes of a rail'],
   ['Enter', 'Open what falls due at a stake'],
+  ['1 2 3', 'In a round: fine, not fine, pass over'],
   ['Esc', 'Leave a slip'],
   ['?', 'This list'],
-] as const;
+];
 
 const List = styled.dl`
   display: grid; grid-template-columns: auto 1fr; gap: 10px 18px; align-items: baseline;

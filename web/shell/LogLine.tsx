@@ -129,5 +129,5 @@ export function LogLine() {
 
 /** The line with the number that was asked about replaced by the one that was probably meant; what it gained becomes what it shows. */
 function likelyLine(text: string, typed: string, value: string): string {
-  return text.replace(text.includes(`+${typed}`) ? `+${typed}` : typed, value);
+  return text.replace(typed, value);
 }

@@ -5,6 +5,7 @@ import type { Answered, KeptNote } from '../kept/store';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
 import { AskFields, type Entered, given } from './AskFields';
 import { limitsInWords } from './limitsInWords';
 import { NotFine, type OnSay } from './NotFine';
@@ -113,7 +114,7 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
   );
 }
 
-const Verdict = styled.div`display: grid; grid-template-columns: auto 1fr; gap: 14px; align-items: start; p { font-size: 16px; line-height: 1.35; } p + p { margin-top: 6px; }`;
+const Verdict = styled.div`display: grid; grid-template-columns: auto 1fr; gap: 14px; align-items: start; p { font-size: 16px; line-height: 1.35; } p + p { margin-top: 6px; } ${PHONE} { grid-template-columns: minmax(0, 1fr); gap: 8px; > [data-stamp] { justify-self: start; } }`;
 
 function Judged({ judged }: { judged: { verdict: Schemas['Verdict'] | null; why: string; do: string; limit: string } }) {
   return (

@@ -10,6 +10,7 @@ import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink 
 import { now } from '../kit/clock';
 import { Field } from '../kit/Field';
 import { instant, longDay } from '../kit/format';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
 import { VerdictStamp } from '../kit/Stamp';
@@ -23,6 +24,7 @@ const BackLink = styled(Link)`${quietLink}`;
 /** One thing on one machine through its whole history: what was found, how it went on, what put it right. */
 export default function FindingPage() {
   const machine = Number(useParams().machine);
+  const known = useKnownName();
   const subject = String(useParams().subject);
   const asked = useQuery(findingQuery(machine, subject));
   const trends = useQuery(trendsQuery(machine));
@@ -37,7 +39,7 @@ export default function FindingPage() {
       </Page>
     );
   }
-  if (!asked.data) return <Page aria-busy="true" />;
+  if (!asked.data) return <Reading title={known} />;
   const thing = asked.data;
   const wear = trends.data?.wear.find((line) => line.subject === subject);
   const open = thing.findings.find((finding) => finding.open);

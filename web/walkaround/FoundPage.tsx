@@ -7,6 +7,7 @@ import { newId } from '../kept/store';
 import { now } from '../kit/clock';
 import { Field } from '../kit/Field';
 import { HandsHead, HandsPage, Question } from '../kit/Hands';
+import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { useTell } from '../kit/Undo';
 import { USUAL_DEGREES } from './FindingStep';
 import { NotFine, type OnSay } from './NotFine';
@@ -15,13 +16,14 @@ import { CannotWalk } from './RoundPage';
 /** Something is wrong that no check looks at. */
 export default function FoundPage() {
   const machine = Number(useParams().machine);
+  const known = useKnownName();
   const walk = useQuery(walkQuery(machine));
   const navigate = useNavigate();
   const tell = useTell();
   const [title, setTitle] = useState('');
   const [error, setError] = useState<string>();
   if (walk.isError && !walk.data) return <CannotWalk error={walk.error} />;
-  if (!walk.data) return <HandsPage aria-busy="true" />;
+  if (!walk.data) return <ReadingInHands title={known} error={walk.error} />;
   const { name } = walk.data;
   const found: OnSay = async (saying, _verdict, words, photos) => {
     if (title.trim() === '') {

@@ -7,6 +7,7 @@ import { walkQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { Choice, Field, Fields } from '../kit/Field';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
@@ -24,12 +25,13 @@ const Drawn = styled.div`position: sticky; top: 16px; @media (max-width: 1080px)
 /** A machine's grease points: on the plate, as a list, and how much grease they take. */
 export default function GreasePage() {
   const machine = Number(useParams().machine);
+  const known = useKnownName();
   const person = usePerson();
   const walk = useQuery(walkQuery(machine));
   const { refresh } = useAfterWrite();
   const [changing, setChanging] = useState<Point | 'new' | null>(null);
   const begin = useWrite((header) => answer(api.POST('/machines/{machine}/usual-grease-points', { params: { path: { machine }, header } })), refresh);
-  if (!walk.data) return <Page aria-busy="true" />;
+  if (!walk.data) return <Reading title={known} error={walk.error} />;
   const { name, grease } = walk.data;
   const keeper = person.role === 'keeper';
   const show = (point: Point) => (keeper ? setChanging(point) : document.getElementById(`point-${point.id}`)?.scrollIntoView({ block: 'center' }));

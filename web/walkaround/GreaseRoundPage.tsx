@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Amount } from '../kit/Field';
 import { HandsHead, HandsPage, MainPress, Press, Presses, PressRow, Question, StoodDownPlate } from '../kit/Hands';
+import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
 import { Plate } from './Plate';
 import { CannotWalk } from './RoundPage';
@@ -26,6 +27,7 @@ const keyOf = (point: Point): string => `point-${point.id}`;
 /** From grease point to grease point in walking order, on the plate or down the list. */
 export default function GreaseRoundPage() {
   const machine = Number(useParams().machine);
+  const known = useKnownName();
   const round = useRound(machine, 'grease');
   const [search, setSearch] = useSearchParams();
   const heading = useRef<HTMLHeadingElement>(null);
@@ -45,7 +47,7 @@ export default function GreaseRoundPage() {
     if (here?.id || over) heading.current?.focus();
   }, [here?.id, over]);
   if (round.asked.isError && !walk) return <CannotWalk error={round.asked.error} />;
-  if (!walk || !progress) return <HandsPage aria-busy="true" />;
+  if (!walk || !progress) return <ReadingInHands title={known} />;
   const next = (from: Point) => {
     const later = points.slice(points.indexOf(from) + 1);
     open([...later, ...points].find((point) => point !== from && !told(point)));
@@ -143,7 +145,7 @@ function PointStep({ heading, point, number, said, onGrease, onPass }: StepProps
           onChange={setStrokes}
           error={wrong}
         />
-        {point.most !== null && <p>{count > point.most ? `More than its ${point.most} at most: it does harm here.` : `${point.most} at most.`}</p>}
+        {point.most !== null && <p>{point.most} at most: more does harm here.</p>}
         <Soft>
           {point.why} {point.grease}. Wipe the nipple first.
         </Soft>
@@ -172,7 +174,6 @@ function stateOf(point: Point, told: { said: string; words: string } | undefined
 
 function sumUp(points: Point[], told: (point: Point) => { said: string; words: string } | undefined): string {
   const greased = points.filter((point) => told(point)?.said === 'greased');
-  const strokes = greased.reduce((sum, point) => sum + Number(told(point)?.words), 0);
   const missed = points.length - greased.length;
-  return `${greased.length} greased, ${strokes} strokes${missed > 0 ? `; ${missed} not reached` : ''}.`;
+  return `${greased.length} greased${missed > 0 ? `; ${missed} not reached` : ''}.`;
 }

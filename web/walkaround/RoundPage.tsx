@@ -5,6 +5,7 @@ import { Refused, type Schemas } from '../api/client';
 import { quietLink } from '../kit/Button';
 import { sinceDay } from '../kit/format';
 import { HandsHead, HandsPage, StoodDownPlate } from '../kit/Hands';
+import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Empty } from '../kit/Sheet';
 import { ROUND_WORDS } from '../kit/words';
 import { CheckStep } from './CheckStep';
@@ -20,6 +21,7 @@ const BackLink = styled(Link)`${quietLink} align-self: flex-start;`;
 /** A round, one thing at a time. */
 export default function RoundPage() {
   const machine = Number(useParams().machine);
+  const known = useKnownName();
   const kind = useParams().kind as Schemas['RoundKind'];
   const round = useRound(machine, kind);
   const [search] = useSearchParams();
@@ -43,7 +45,7 @@ export default function RoundPage() {
 
   const go = useCallback((key: string) => navigate(`?at=${encodeURIComponent(key)}`), [navigate]);
   if (round.asked.isError && !walk) return <CannotWalk error={round.asked.error} />;
-  if (!walk || !progress) return <HandsPage aria-busy="true" />;
+  if (!walk || !progress) return <ReadingInHands title={known} />;
   /** The next one that is not told yet, further round first. */
   const next = (words: string) => {
     const open = (candidate: (typeof steps)[number]) => candidate.key !== here && !answers[candidate.key];

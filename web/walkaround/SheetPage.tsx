@@ -8,6 +8,7 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../kit/Button';
 import { DayOfYearField } from '../kit/DayOfYearField';
 import { Choice, Field, Fields } from '../kit/Field';
+import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
@@ -24,6 +25,7 @@ const Rounds = styled.fieldset`border: 0; padding: 0; margin: 0; display: flex; 
 /** The keeper changes what is looked at on a machine, and in which order. */
 export default function SheetPage() {
   const machine = Number(useParams().machine);
+  const known = useKnownName();
   const walk = useQuery(walkQuery(machine));
   const { refresh } = useAfterWrite();
   const [changing, setChanging] = useState<Check | 'new' | null>(null);
@@ -31,7 +33,7 @@ export default function SheetPage() {
     (_key, key: string, body: Change) => answer(api.PUT('/machines/{machine}/checks/{check}', { params: { path: { machine, check: key } }, body })),
     refresh,
   );
-  if (!walk.data) return <Page aria-busy="true" />;
+  if (!walk.data) return <Reading title={known} error={walk.error} />;
   const { name, checks, class_label } = walk.data;
   const move = async (check: Check, to: number) => {
     const rest = checks.filter((other) => other !== check);

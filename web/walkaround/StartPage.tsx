@@ -6,8 +6,10 @@ import { walkQuery } from '../api/queries';
 import { quietLink } from '../kit/Button';
 import { sinceDay } from '../kit/format';
 import { HandsHead, HandsPage, Question, StoodDownPlate } from '../kit/Hands';
+import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
 import { CannotWalk } from './RoundPage';
 
 const Kinds = styled.nav`display: flex; flex-direction: column; gap: 10px;`;
@@ -16,19 +18,20 @@ const Kind = styled(Link)`
   span { font-weight: 450; font-size: 16px; color: var(--soft); white-space: nowrap; }
   &:first-child { background: var(--hedge); border-color: var(--hedge); color: var(--on-hedge); } &:first-child span { color: inherit; }
 `;
-const Open = styled.ul`display: flex; flex-direction: column; gap: 8px; li { display: grid; grid-template-columns: auto 1fr; gap: 12px; align-items: center; font-size: 17px; }`;
+const Open = styled.ul`display: flex; flex-direction: column; gap: 8px; li { display: grid; grid-template-columns: auto 1fr; gap: 12px; align-items: center; font-size: 17px; } ${PHONE} { gap: 14px; li { grid-template-columns: minmax(0, 1fr); gap: 4px; } }`;
 const BackLink = styled(Link)`${quietLink} align-self: flex-start;`;
 
 /** Where a label leads: which round of this machine it shall be. */
 export default function StartPage() {
   const machine = Number(useParams().machine);
+  const known = useKnownName();
   const walk = useQuery(walkQuery(machine));
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
     if (walk.data) heading.current?.focus();
   }, [walk.data]);
   if (walk.isError && !walk.data) return <CannotWalk error={walk.error} />;
-  if (!walk.data) return <HandsPage aria-busy="true" />;
+  if (!walk.data) return <ReadingInHands title={known} error={walk.error} />;
   const { name, class_label, place, stood_down, findings, rounds, grease, today } = walk.data;
   const due = grease.points.filter((point) => point.due).length;
   return (

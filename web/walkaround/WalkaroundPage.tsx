@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { Refused, type Schemas } from '../api/client';
 import { walkaroundQuery, walkQuery } from '../api/queries';
 import { quietLink } from '../kit/Button';
+import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
@@ -46,7 +47,7 @@ export default function WalkaroundPage() {
       </Page>
     );
   }
-  if (!today) return <Page aria-busy="true" />;
+  if (!today) return <Reading title="Walkaround" error={machines.error} />;
   const shown = rows
     .filter((row) => row.name.toLowerCase().includes(name.trim().toLowerCase()))
     .sort((one, other) => unlooked(other, today) - unlooked(one, today));

@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { machinesQuery, type YardFilter, yardQuery } from '../api/queries';
 import { PlainButton, QuietButton, quietLink } from '../kit/Button';
+import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
 import { stateColour } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
@@ -45,7 +46,7 @@ export function YardPage() {
   const [logging, setLogging] = useState<Schemas['YardLine'] | null>(null);
   const lines = machines.data?.pages.flatMap((page) => page.data) ?? [];
   const filtered = Object.values(filter).some(Boolean);
-  if (!yard.data || !machines.data) return <Page aria-busy="true" />;
+  if (!yard.data || !machines.data) return <Reading title="Yard" error={yard.error ?? machines.error} />;
   if (yard.data.machines === 0) return <EmptyYard mayAdd={person.role === 'keeper'} />;
   return (
     <Page>

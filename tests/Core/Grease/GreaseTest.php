@@ -55,6 +55,22 @@ final class GreaseTest extends TestCase
         self::assertSame('0.85', (string) GreaseNeed::perStroke(Quantity::parse('8.5 g'))->rounded());
     }
 
+    /** A quarter of six months is a month and a half, whatever a quarter of one month is. */
+    public function test_a_quarter_of_an_interval_by_date_is_a_quarter_of_that_interval(): void
+    {
+        $over = function (int $months, string $before, string $last): bool {
+            $point = new GreasePoint('Clutch hub', 'engine', 1, new Interval(months: $months), [0, 0], most: 1);
+
+            return $point->standing([new GreaseTick(1, new \DateTimeImmutable($before), null), new GreaseTick(1, new \DateTimeImmutable($last), null)], null, new \DateTimeImmutable($last))->isOverGreased;
+        };
+
+        self::assertTrue($over(6, '2026-01-01', '2026-02-14'));
+        self::assertFalse($over(6, '2026-01-01', '2026-02-16'));
+        self::assertTrue($over(1, '2026-01-01', '2026-01-08'));
+        self::assertFalse($over(1, '2026-01-01', '2026-01-09'));
+        self::assertTrue($over(24, '2026-01-01', '2026-06-30'));
+    }
+
     public function test_strokes_grams_and_cartridges_by_the_contract(): void
     {
         $answer = Catalogue::reckon('grease', ['points' => [['name' => 'Pivot shafts', 'strokes' => 50, 'times' => 2], ['name' => 'Clutch hub', 'strokes' => 1, 'times' => 1], ['name' => 'A-arms', 'strokes' => 2, 'times' => 400]], 'grams_per_stroke' => '1.2 g'], new \DateTimeImmutable);

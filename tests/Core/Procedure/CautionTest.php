@@ -45,13 +45,6 @@ final class CautionTest extends TestCase
         self::assertSame([], Caution::for(MachineClass::Tractor, new Task('1', 'Oil-bath cleaner', TaskKind::Clean)));
     }
 
-    public function test_before_any_work_the_machine_is_made_safe_and_the_manual_wins(): void
-    {
-        foreach (['Park level', 'brake on', 'key out', 'chocked', 'manual wins'] as $words) {
-            self::assertStringContainsString($words, Caution::BEFORE_ANY_WORK);
-        }
-    }
-
     public function test_no_starter_task_is_told_the_same_thing_twice(): void
     {
         foreach (MachineClass::cases() as $class) {

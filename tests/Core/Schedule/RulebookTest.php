@@ -45,8 +45,6 @@ final class RulebookTest extends TestCase
         $standings = $book->standings(['3' => new RuleFacts(done: [self::at(400)]), '1' => new RuleFacts(done: [self::at(350)])], self::at(410));
 
         self::assertSame(['450', '600', '800'], array_map(fn (Standing $standing): string => (string) $standing->limiting?->at, array_values($standings)));
-        self::assertSame(['1', '2'], $book->alongWith(['3']));
-        self::assertSame([], $book->alongWith(['1']));
     }
 
     public function test_a_task_that_goes_with_another_is_due_with_it_and_says_when_it_was_left_out(): void
@@ -58,7 +56,6 @@ final class RulebookTest extends TestCase
         $spindle = $book->standings(['1' => new RuleFacts(done: [$blade]), '2' => new RuleFacts(done: [$blade])], $now)['2'];
         self::assertSame([State::Nearing, 'Goes with blade: due at 125 h, 25 h after 100 h. 1 h left, inside the early window.', []], [$spindle->state, $spindle->why(), $spindle->notes]);
         self::assertSame(['Left out when blade was last done, on 3 May 2026.'], $book->standings(['1' => new RuleFacts(done: [$blade])], $now)['2']->notes);
-        self::assertSame(['2'], $book->alongWith(['1']));
     }
 
     public function test_a_task_with_its_own_interval_goes_with_another_where_that_comes_first(): void
