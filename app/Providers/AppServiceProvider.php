@@ -16,6 +16,7 @@ use Carbon\CarbonInterface;
 use Illuminate\Auth\EloquentUserProvider;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
@@ -57,6 +58,6 @@ final class AppServiceProvider extends ServiceProvider
         if ($this->app->isProduction()) {
             throw new \LogicException('CLOCK_AHEAD_SECONDS is for test servers alone. Take it out of the settings.');
         }
-        Date::setTestNow(fn (CarbonInterface $now): CarbonInterface => $now->addSeconds($seconds));
+        Carbon::setTestNow(fn (CarbonInterface $now): CarbonInterface => $now->addSeconds($seconds));
     }
 }
