@@ -51,7 +51,7 @@ final readonly class WrittenInterval
         [$lead, $rest] = [$part['lead'] ?? '', trim($part['rest'] ?? '')];
         $isFirst = (bool) preg_match('/first|initial|break/', $lead);
         $recurs = (bool) preg_match('/every|each/', $lead);
-        [$lengths, $taken] = [['hours' => null, 'km' => null, 'months' => null], null];
+        [$interval, $taken] = [new Interval, null];
         foreach (preg_split('~ or | ?/ ?| ?\(|\)|; ?~', $rest, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $each) {
             $each = preg_replace('/^(every|each) /', '', trim($each)) ?? '';
             if (preg_match(self::WALKAROUND, $each)) {
@@ -66,23 +66,22 @@ final readonly class WrittenInterval
                 return new self;
             }
             $recurs = $recurs || isset(self::MONTHS[$each]);
-            $lengths = [...$lengths, ...$length];
+            $interval = new Interval($length->hours ?? $interval->hours, $length->km ?? $interval->km, $length->months ?? $interval->months);
             $taken = preg_match('/^([\d.,]+) ?(?:-|to) ?[\d.,]+ ?([a-z]*)$/', $each, $range) ? trim("{$range[1]} ".($range[2] ?: $usual->value)) : $taken;
         }
-        $interval = new Interval(...$lengths);
 
         return $interval->isEmpty() ? new self : new self($interval, $isFirst, $recurs && ! $isFirst, taken: $taken);
     }
 
     /**
-     * @return array<string, BigDecimal|int>|null by the name of its dimension; null where it is no length
+     * @return Interval|null of one dimension; null where it is no length
      *
      * @throws TwoWays
      */
-    private static function length(string $words, MeterUnit $usual): ?array
+    private static function length(string $words, MeterUnit $usual): ?Interval
     {
         if (isset(self::MONTHS[$words])) {
-            return ['months' => self::MONTHS[$words]];
+            return new Interval(months: self::MONTHS[$words]);
         }
         if (! preg_match('/^([\d.,]+|a|one)(?: ?(?:-|to) ?[\d.,]+)? ?([a-z]*)$/', $words, $part)) {
             return null;
@@ -100,11 +99,11 @@ final readonly class WrittenInterval
         $isWhole = $amount->getScale() === 0;
 
         return match (true) {
-            (bool) preg_match('/^(h|hr|hrs|hours?)$/', $part[2] ?: $usual->value) => ['hours' => $amount],
-            (bool) preg_match('/^(km|kms|kilomet(er|re)s?)$/', $part[2] ?: $usual->value) => ['km' => $amount],
-            (bool) preg_match('/^(mi|miles?)$/', $part[2] ?: $usual->value) => ['km' => MeterUnit::Miles->toReckoned($amount)],
-            $isWhole && preg_match('/^(mo|mos|mths?|months?)$/', $part[2]) && $amount->isLessThanOrEqualTo(1200) => ['months' => $amount->toInt()],
-            $isWhole && preg_match('/^(y|yr|yrs|years?)$/', $part[2]) && $amount->isLessThanOrEqualTo(100) => ['months' => 12 * $amount->toInt()],
+            (bool) preg_match('/^(h|hr|hrs|hours?)$/', $part[2] ?: $usual->value) => new Interval(hours: $amount),
+            (bool) preg_match('/^(km|kms|kilomet(er|re)s?)$/', $part[2] ?: $usual->value) => new Interval(km: $amount),
+            (bool) preg_match('/^(mi|miles?)$/', $part[2] ?: $usual->value) => new Interval(km: MeterUnit::Miles->toReckoned($amount)),
+            $isWhole && preg_match('/^(mo|mos|mths?|months?)$/', $part[2]) && $amount->isLessThanOrEqualTo(1200) => new Interval(months: $amount->toInt()),
+            $isWhole && preg_match('/^(y|yr|yrs|years?)$/', $part[2]) && $amount->isLessThanOrEqualTo(100) => new Interval(months: 12 * $amount->toInt()),
             default => null,
         };
     }

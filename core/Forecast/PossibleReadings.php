@@ -24,22 +24,29 @@ final readonly class PossibleReadings
     public static function of(array $readings, float $mostPerDay): self
     {
         usort($readings, fn (array $one, array $other): int => $one <=> $other);
-        $fits = fn (?array $before, ?array $after): bool => $before === null || $after === null
-            || ($after[1] >= $before[1] && $mostPerDay * ($after[0] - $before[0] + 1) >= $after[1] - $before[1]);
         $kept = $leftOut = [];
         foreach ($readings as $index => $reading) {
             $before = $kept[count($kept) - 1] ?? null;
             $after = $readings[$index + 1] ?? null;
-            if ($before === null || $reading[1] < $before[1] || $fits($before, $reading)) {
+            if ($before === null || $reading[1] < $before[1] || self::fit($before, $reading, $mostPerDay)) {
                 $kept[] = $reading;
-            } elseif ($after !== null && ! $fits($before, $after) && $fits($reading, $after) && $fits($kept[count($kept) - 2] ?? null, $reading)) {
-                $leftOut[] = array_pop($kept);
-                $kept[] = $reading;
+            } elseif ($after !== null && ! self::fit($before, $after, $mostPerDay) && self::fit($reading, $after, $mostPerDay) && self::fit($kept[count($kept) - 2] ?? null, $reading, $mostPerDay)) {
+                $leftOut[] = $before;
+                $kept = [...array_slice($kept, 0, -1), $reading];
             } else {
                 $leftOut[] = $reading;
             }
         }
 
         return new self($kept, $leftOut);
+    }
+
+    /**
+     * @param  array{int, float}|null  $before
+     * @param  array{int, float}  $after
+     */
+    private static function fit(?array $before, array $after, float $mostPerDay): bool
+    {
+        return $before === null || ($after[1] >= $before[1] && $mostPerDay * ($after[0] - $before[0] + 1) >= $after[1] - $before[1]);
     }
 }

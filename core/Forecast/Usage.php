@@ -220,6 +220,7 @@ final class Usage
             $next = $this->courses[$turn - $turn % count(self::SHIFTS) + ($turn + 1) % count(self::SHIFTS)];
             array_push($days, ...$this->daysBy($course, $next, $left, $median / $first->mean, $wander));
         }
+        assert($days !== []);
         sort($days);
 
         return new Passage(self::quantile($days, 0.1), self::quantile($days, 0.5), self::quantile($days, 0.9));

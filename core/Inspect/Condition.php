@@ -36,7 +36,9 @@ final readonly class Condition
         usort($conditions, fn (self $one, self $other): int => [$other->verdict->rank(), $one->reading] <=> [$one->verdict->rank(), $other->reading]);
         $causes = array_values(array_filter($conditions, fn (self $condition): bool => $condition->reading !== self::NORMAL));
 
-        return $causes === [] ? array_slice($conditions, 0, 1) : $causes;
+        assert($conditions !== []);
+
+        return $causes === [] ? [$conditions[0]] : $causes;
     }
 
     /**

@@ -93,7 +93,7 @@ final readonly class Consumption
         };
     }
 
-    /** @param  non-empty-list<array{BigDecimal, Quantity}>  $stretches */
+    /** @param  list<array{BigDecimal, Quantity}>  $stretches  at least one */
     private static function rate(array $stretches): BigRational
     {
         [$hours, $used] = [BigRational::zero(), BigRational::zero()];

@@ -14,7 +14,9 @@ use Core\Meter\MeterUnit;
 final readonly class WearTrend
 {
     /** A part that may come to its limit within so much is watched. */
-    private const NEAR = ['h' => 50, 'km' => 1000];
+    private const NEAR_HOURS = 50;
+
+    private const NEAR_KILOMETRES = 1000;
 
     private const TENTHS = 0.9;
 
@@ -58,7 +60,7 @@ final readonly class WearTrend
         $nearest = $between[0] ?? $middle->toFloat();
         $verdict = match (true) {
             $beyond => Verdict::Act,
-            $nearest - $hours->toFloat() <= self::NEAR[$along->value] => Verdict::Watch,
+            $nearest - $hours->toFloat() <= ($along->isDistance() ? self::NEAR_KILOMETRES : self::NEAR_HOURS) => Verdict::Watch,
             default => Verdict::Fit,
         };
 

@@ -44,12 +44,12 @@ final readonly class DayWords
     }
 
     /**
-     * @param  non-empty-list<string>  $words  up to three
+     * @param  list<string>  $words  up to three
      * @return array{\DateTimeImmutable|null, int} the day and how many words name it
      */
     private function dayAt(array $words): array
     {
-        [$word, $next, $third] = [...$words, '', ''];
+        [$word, $next, $third] = [...$words, '', '', ''];
         $year = preg_match('/^\d{4}$/', $third) ? (int) $third : null;
         $length = $year === null ? 2 : 3;
 
@@ -84,7 +84,7 @@ final readonly class DayWords
         if ($one > 12 || $other > 12 || $one === $other) {
             return $one > 12 ? $this->recent($other, $one, $written, $year) : $this->recent($one, $other, $written, $year);
         }
-        $days = array_map(fn (array $monthAndDay): string => strtolower(\DateTimeImmutable::createFromFormat('!n-j', implode('-', $monthAndDay))->format('j F')).($year === null ? '' : " {$year}"), [[$other, $one], [$one, $other]]);
+        $days = array_map(fn (array $monthAndDay): string => "{$monthAndDay[1]} ".self::MONTHS[$monthAndDay[0] - 1].($year === null ? '' : " {$year}"), [[$other, $one], [$one, $other]]);
         throw new NotUnderstood(Plain::quoted($written)." can be read two ways. Write {$days[0]} or {$days[1]}.");
     }
 

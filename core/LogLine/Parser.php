@@ -114,13 +114,9 @@ final readonly class Parser
         foreach ($words as $word) {
             $word = rtrim($word, ',');
             $unit = self::UNITS[mb_strtolower($word)] ?? null;
-            if ($unit !== null) {
-                $last = array_key_last($values);
-                if ($last === null || $values[$last][1] !== null) {
-                    $rest[] = $word;
-                } else {
-                    $values[$last][1] = $unit;
-                }
+            [$number, $unitOfIt] = end($values) ?: ['', $unit];
+            if ($unit !== null && $unitOfIt === null) {
+                $values = [...array_slice($values, 0, -1), [$number, $unit]];
             } elseif (preg_match('~^([+\-]?[\d.,:/½⅓⅔¼¾⅛⅜⅝⅞\']*\d[\d.,:/\']*)(\p{L}*)$~u', $word, $part) && ($part[2] === '' || isset(self::UNITS[mb_strtolower($part[2])]))) {
                 $values[] = [$part[1], self::UNITS[mb_strtolower($part[2])] ?? null];
             } else {

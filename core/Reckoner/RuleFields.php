@@ -36,7 +36,6 @@ final class RuleFields
         }
 
         return null;
-        }
     }
 
     /** The book's interval stands there bare, or as a rule's `every`. */

@@ -36,9 +36,13 @@ final readonly class MeteredCourse
         }
         $counted = $done === null || ($skipped !== null && $skipped->isGreaterThan($done)) ? $skipped : $done;
         $passed = BigDecimal::max($start ?? BigDecimal::zero(), $met ?? BigDecimal::zero());
-        [$at, $interval] = $this->point($passed, $counted, $since) ?? [null, null];
+        $point = $this->point($passed, $counted, $since);
+        if ($point === null) {
+            return null;
+        }
+        [$at, $interval] = $point;
 
-        return $at === null ? null : new DuePoint($this->limit, $since, $at, $now, $interval->multipliedBy($this->rule->early), $interval->multipliedBy($this->rule->late));
+        return new DuePoint($this->limit, $since, $at, $now, $interval->multipliedBy($this->rule->early), $interval->multipliedBy($this->rule->late));
     }
 
     /** @return array{BigDecimal, BigDecimal}|null the point, and the interval whose shares its windows are */

@@ -74,13 +74,14 @@ final class ChartTest extends BrowserTestCase
         $this->browser->see('replace every 100 h, keeper');
     }
 
-    public function test_a_malformed_table_gets_a_clear_message_keeps_what_was_pasted_and_saves_nothing(): void
+    public function test_a_field_that_nobody_understands_is_asked_about_keeps_what_was_pasted_and_saves_nothing(): void
     {
         $machine = $this->openChart();
         $this->browser->press('Paste a table');
         $this->browser->type('From a spreadsheet, or CSV: the headings too', "Task;50;100\nGrease;X;perhaps");
         $this->browser->press('Read it');
-        $this->browser->see('Line 2, under "100": "perhaps" is no mark.');
+        $this->browser->see('Line 2, Grease: "perhaps" is no mark known here. What is meant?');
+        $this->browser->see('Once, or again and again?');
         self::assertStringContainsString('perhaps', $this->browser->value('From a spreadsheet, or CSV: the headings too'));
         $this->browser->open("/machines/{$machine['id']}/chart");
         $this->browser->see('Which means');

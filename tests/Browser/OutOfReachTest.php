@@ -97,8 +97,9 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->see('1 note waits to be sent');
         $this->browser->startAfresh(['local_storage']);
         $this->signIn('ilse');
-        $this->browser->see('Ilse');
-        $this->browser->notSee('to be sent');
+        $this->browser->open('/walkaround/waiting');
+        $this->browser->see('None. Everything else is sent as soon as there is signal.');
+        self::assertStringNotContainsString('to be sent', $this->browser->text());
         self::assertSame([], $this->walk($machine['id'])['looks']);
 
         $this->browser->startAfresh(['local_storage']);

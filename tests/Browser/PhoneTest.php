@@ -49,8 +49,8 @@ final class PhoneTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}");
         $this->browser->press('Log hours');
-        $this->browser->type('The meter shows', '9700');
-        $this->browser->press('Log 9700 h');
+        $this->browser->type('The meter shows', '970');
+        $this->browser->press('Log 970 h');
         $this->browser->see('Did you mean 97?');
         $this->assertNothingSticksOut();
         $this->browser->press('Yes, log 97');
@@ -60,6 +60,8 @@ final class PhoneTest extends BrowserTestCase
         $this->browser->see('What was done');
         $this->assertNothingSticksOut();
         $this->assertTargetsAreLarge('main button, main label:has(input)');
+        $this->browser->press('Engine oil');
+        $this->browser->press('Deck underside');
         $this->browser->press('Record 2 tasks done');
         $this->browser->see('Due at 197 h');
         $this->assertNothingSticksOut();

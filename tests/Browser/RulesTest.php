@@ -18,6 +18,8 @@ final class RulesTest extends BrowserTestCase
         $this->browser->type('Hour meter, h', '94');
         $this->browser->see("Next at 200 h. It will then have run 106 h, 6 h over the rule's 100 h.");
         $this->browser->press("by the chart's multiples");
+        $this->browser->press('Engine oil');
+        $this->browser->press('Deck underside');
         $this->browser->press('Record 2 tasks done');
         $this->browser->see('service recorded');
         $this->browser->see('Due at 200 h by the chart of every 100 h, last done at 94 h.');
@@ -134,7 +136,7 @@ final class RulesTest extends BrowserTestCase
         $this->browser->press('Lapwing');
         $this->browser->see('First of all: nobody knows its past');
         $this->browser->press('Record these, or say when they were done');
-        $this->browser->see('Record 2 tasks done');
+        $this->browser->see('Tick what was done');
     }
 
     public function test_a_calendar_address_is_opened_and_given_up(): void

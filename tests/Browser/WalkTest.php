@@ -141,7 +141,7 @@ final class WalkTest extends BrowserTestCase
         $this->browser->press('It is put right');
         $this->browser->type('What was done', 'New switch.');
         $this->browser->press('It is put right');
-        $this->browser->see('put right');
+        $this->browser->see('Safety switches: put right.');
         $this->browser->until(fn (): bool => $this->walk($machine['id'])['findings'] === [], 'the finding to end');
     }
 

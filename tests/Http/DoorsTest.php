@@ -6,6 +6,7 @@ namespace Tests\Http;
 
 use App\People\Person;
 use App\People\Role;
+use App\Providers\AppServiceProvider;
 use App\Walkaround\GreasePoint;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\Route;
@@ -164,6 +165,15 @@ final class DoorsTest extends TestCase
         $this->putJson('/api/password', ['present' => 'wrong', 'password' => 'another good one'])->assertUnprocessable();
         $this->putJson('/api/password', ['present' => 'a good password', 'password' => 'another good one'])->assertOk();
         self::assertTrue(password_verify('another good one', Person::query()->findOrFail($keeper->id)->password));
+    }
+
+    public function test_a_clock_that_was_moved_for_tests_is_refused_in_production(): void
+    {
+        config(['app.clock_ahead_seconds' => 60]);
+        $this->app->instance('env', 'production');
+
+        $this->expectExceptionMessage('CLOCK_AHEAD_SECONDS is for test servers alone.');
+        (new AppServiceProvider($this->app))->boot();
     }
 
     public function test_headers_are_strict_on_pages_and_answers(): void

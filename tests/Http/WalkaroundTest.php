@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\People\Role;
+use App\Walkaround\WriteNotes;
 use Core\Schedule\MachineClass;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Rounds, looks, measurements, findings, stand-down: what devices send, and what follows from it. */
@@ -47,6 +49,20 @@ final class WalkaroundTest extends WalkTestCase
         self::assertSame('already', $this->send([$look])[0]['status']);
         self::assertSame(['refused', 422], [($again = $this->send([[...$look, 'said' => 'not_looked']])[0])['status'], $again['problem']['status']]);
         self::assertCount(1, $this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks'));
+    }
+
+    public function test_what_was_sent_is_remembered_for_thirty_days_and_a_look_sent_again_after_that_is_still_written_once(): void
+    {
+        $machine = $this->machine();
+        [$old, $new] = [$this->look($machine, 'leaks'), $this->look($machine, 'tyres')];
+        $this->send([$old]);
+        $this->travelTo('2026-06-14T10:00:00Z');
+        $this->send([$new]);
+        WriteNotes::prune();
+
+        self::assertSame([$new['id']], DB::table('sent_notes')->pluck('uuid')->all());
+        self::assertSame(['already'], array_column($this->send([$old]), 'status'));
+        self::assertSame(2, DB::table('observations')->count());
     }
 
     public function test_notes_that_arrive_out_of_order_leave_the_same_as_in_order(): void

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** What stands round every place. */
+final class ShellTest extends BrowserTestCase
+{
+    public function test_a_page_says_what_it_is_while_the_book_is_still_read(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->see('Bittern');
+        $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
+        foreach (['/yard' => 'Yard', '/logbook' => 'Logbook', "/machines/{$machine['id']}" => 'Yard', "/machines/{$machine['id']}/service" => 'Yard', '/walkaround' => 'Walkaround', "/walkaround/{$machine['id']}" => 'Walkaround'] as $path => $place) {
+            $this->browser->command('Fetch.enable', ['patterns' => [['urlPattern' => '*/api/*']]]);
+            $this->browser->open($path);
+            $this->browser->see('Reading the book …');
+            self::assertStringContainsString($place, $this->browser->text(), $path);
+            $this->browser->command('Fetch.disable', []);
+            $this->browser->notSee('Reading the book …');
+        }
+        $this->assertNoComplaints();
+    }
+
+    public function test_the_keys_that_are_listed_are_those_of_the_places(): void
+    {
+        $this->signIn();
+        $this->browser->see('Bittern');
+        $this->browser->keys('?');
+        $this->browser->see('Walk the stakes of a rail');
+        $listed = $this->browser->script('return [...document.querySelectorAll("[role=dialog] dt")].map(key => [key.innerText, key.nextElementSibling.innerText]).filter(([key]) => /^\d$/.test(key))');
+        $this->browser->press('Close');
+
+        self::assertContains(['2', 'Walkaround'], $listed);
+        foreach ($listed as [$key, $place]) {
+            $this->browser->keys($key);
+            $this->browser->until(fn (): bool => $this->browser->script('return document.querySelector("nav [aria-current=page]")?.firstChild.textContent') === $place, "key {$key} to lead to {$place}");
+        }
+    }
+}
