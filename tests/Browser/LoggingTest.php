@@ -66,12 +66,12 @@ final class LoggingTest extends BrowserTestCase
         $machine = $this->machine('40.5');
         $this->signIn();
         $this->browser->keys('/');
-        $this->browser->keys(mb_strtolower($machine['name']).' 445', self::ENTER);
-        $this->browser->see('Did you mean 44.5?');
-        $this->browser->press('Yes, log 44.5');
-        $this->browser->see("{$machine['name']} at 44.5 h");
+        $this->browser->keys(mb_strtolower($machine['name']).' 438', self::ENTER);
+        $this->browser->see('Did you mean 43.8?');
+        $this->browser->press('Yes, log 43.8');
+        $this->browser->see("{$machine['name']} at 43.8 h");
         $this->browser->keys(self::ENTER);
-        $this->browser->see('44.5 h logged.');
+        $this->browser->see('43.8 h logged.');
     }
 
     public function test_a_meter_is_replaced_and_the_machine_goes_on_counting(): void

@@ -57,7 +57,7 @@ final class PhoneTest extends BrowserTestCase
         $this->browser->see('97 h logged.');
 
         $this->browser->press('Record service');
-        $this->browser->see('What was done');
+        $this->browser->see('Last reading 97.0 h, today');
         $this->assertNothingSticksOut();
         $this->assertTargetsAreLarge('main button, main label:has(input)');
         $this->browser->press('Engine oil');

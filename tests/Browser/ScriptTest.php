@@ -13,7 +13,7 @@ final class ScriptTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
+        $this->port = self::freePort();
     }
 
     protected function tearDown(): void
@@ -76,9 +76,10 @@ final class ScriptTest extends TestCase
     public function test_what_cannot_be_done_is_said_in_one_sentence_and_leaves_nothing_behind(): void
     {
         $taken = stream_socket_server("tcp://127.0.0.1:{$this->port}");
+        $free = self::freePort();
         foreach ([
             [['start', '--port', (string) $this->port], "Port {$this->port} is in use by another program. Choose another with --port."],
-            [['start', '--port', (string) ($this->port + 1), '--db-port', (string) $this->port], "Port {$this->port} is in use by another program. Choose another with --db-port."],
+            [['start', '--port', (string) $free, '--db-port', (string) $this->port], "Port {$this->port} is in use by another program. Choose another with --db-port."],
             [['start', '--port', 'eighty'], '"eighty" is no port.'],
             [['start', '--port', '80'], '"80" is no port to use.'],
             [['start', '--port'], '--port needs a number.'],
@@ -94,7 +95,12 @@ final class ScriptTest extends TestCase
         }
         fclose($taken);
         self::assertDirectoryDoesNotExist($this->state());
-        self::assertDirectoryDoesNotExist(dirname($this->state()).'/yard-'.($this->port + 1));
+        self::assertDirectoryDoesNotExist(dirname($this->state()).'/yard-'.$free);
+    }
+
+    private static function freePort(): int
+    {
+        return (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
     }
 
     private function state(): string
