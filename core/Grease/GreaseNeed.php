@@ -6,6 +6,7 @@ namespace Core\Grease;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
@@ -42,6 +43,6 @@ final readonly class GreaseNeed
 
     public function inWords(): string
     {
-        return "{$this->strokes} strokes, {$this->grams->inWords()}, ".($this->cartridges === 1 ? 'one cartridge' : "{$this->cartridges} cartridges");
+        return Plain::count($this->strokes, 'stroke').", {$this->grams->inWords()}, ".($this->cartridges === 1 ? 'one cartridge' : "{$this->cartridges} cartridges");
     }
 }

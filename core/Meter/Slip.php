@@ -33,6 +33,9 @@ final class Slip
     /** Keys beside and above each other on a row of digits and on a pad of twelve. */
     private const NEIGHBOURS = ['0' => '9128', '1' => '204', '2' => '1350', '3' => '246', '4' => '15357', '5' => '2468', '6' => '35579', '7' => '648', '8' => '57790', '9' => '8606'];
 
+    /** How often a gain has nothing to do with what is usual. */
+    private const LONG_DAYS = 0.05;
+
     /** A value that is so much likelier than all others together, and than the next, is suggested alone. */
     private const SURE = 0.72;
 
@@ -85,12 +88,12 @@ final class Slip
         return $this->isSure ? $this->meanings[0] : null;
     }
 
-    /** How likely a gain is, up to a factor: as often small as not, and ever less likely beyond what is usual in so many days. */
+    /** How likely a gain is, up to a factor: ever less beyond what is usual in so many days, yet a long day now and then is nothing unheard of. */
     private static function usualness(float $gain, float $days, int $mostPerDay, ?float $perWeek): float
     {
-        $usual = $perWeek === null ? $days * $mostPerDay / 6 : $perWeek * max(1, $days) / 7 + $mostPerDay / 240;
+        $times = $gain / ($perWeek === null ? $days * $mostPerDay / 6 : $perWeek * max(1, $days) / 7 + $mostPerDay / 240);
 
-        return exp(-$gain / $usual);
+        return exp(-$times) + ($perWeek === null ? 0 : self::LONG_DAYS / (1 + $times ** 2));
     }
 
     private static function digits(Reading $reading): string

@@ -9,6 +9,7 @@ use Core\Form\Fields;
 use Core\Form\Written;
 use Core\Grease\GreaseNeed;
 use Core\Measure\Dimension;
+use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
@@ -42,6 +43,6 @@ final class ReckonGrease implements Calculator
         $need = GreaseNeed::of($strokes, $gun, $cartridge);
 
         return new Answer(['strokes' => $need->strokes, 'grams' => Written::quantity($need->grams), 'cartridges' => $need->cartridges],
-            "{$need->strokes} strokes of {$gun->inWords()} are {$need->grams->inWords()}: {$need->cartridges} of {$cartridge->inWords()}.", ['common practice']);
+            Plain::count($need->strokes, 'stroke')." of {$gun->inWords()} give {$need->grams->inWords()}: {$need->cartridges} of {$cartridge->inWords()}.", ['common practice']);
     }
 }

@@ -38,6 +38,7 @@ final class JudgementTest extends TestCase
         yield 'a week of work' => ['403.5', '2026-05-08', '412.6', '2026-05-14', ReadingKind::Ok];
         yield 'nothing run' => ['412.6', '2026-05-08', '412.6', '2026-05-14', ReadingKind::Repeat];
         yield 'decimal point lost' => ['403.5', '2026-05-08', '4126', '2026-05-14', ReadingKind::TooFast, ['412.6']];
+        yield 'decimal point lost on a day far longer than usual' => ['602.4', '2026-05-13', '6180', '2026-05-14', ReadingKind::TooFast, ['618', '610']];
         yield 'digits swapped' => ['403.5', '2026-05-08', '142.6', '2026-05-14', ReadingKind::Lower, ['412.6']];
         yield 'a digit doubled, and no meter shows hundredths that showed tenths' => ['403.5', '2026-05-08', '4112.6', '2026-05-14', ReadingKind::TooFast, ['412.6']];
         yield 'a neighbouring key' => ['403.5', '2026-05-08', '312.6', '2026-05-14', ReadingKind::Lower, ['412.6']];

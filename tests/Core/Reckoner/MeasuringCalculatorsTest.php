@@ -181,7 +181,7 @@ final class MeasuringCalculatorsTest extends TestCase
 
     public function test_what_was_used_is_told_as_it_was_used(): void
     {
-        self::assertSame('400 strokes of 1.5 g are 600 g: 2 of 400 g.', self::reckon('grease', ['points' => [['strokes' => 400]], 'grams_per_stroke' => '1.5 g'])['why']);
+        self::assertSame('400 strokes of 1.5 g give 600 g: 2 of 400 g.', self::reckon('grease', ['points' => [['strokes' => 400]], 'grams_per_stroke' => '1.5 g'])['why']);
     }
 
     /** "Unknown fields anywhere in the input are a problem, never ignored." */
