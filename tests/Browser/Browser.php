@@ -101,6 +101,7 @@ final class Browser
         $this->type('Password', $password);
         $this->press('Sign in');
         $this->see('Yard');
+        $this->until(fn (): bool => $this->path() !== '/', 'the yard to open');
     }
 
     /** Waits until a condition holds. */

@@ -60,7 +60,7 @@ final class DaysTest extends TestCase
     {
         $root = dirname(__DIR__, 2);
         $port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
-        $settings = [...getenv(), 'DB_DATABASE' => 'jardinier_days', 'CLOCK_AHEAD_SECONDS' => (string) (strtotime($moment) - time()), 'PHP_CLI_SERVER_WORKERS' => '3', 'CACHE_STORE' => 'array',
+        $settings = [...getenv(), 'DB_DATABASE' => 'jardinier_days', 'CLOCK_AHEAD_SECONDS' => (string) (strtotime($moment) - time()), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'array', 'PHP_CLI_SERVER_WORKERS' => '3',
             'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'];
         $log = ['file', getenv('JARDINIER_STATE').'/log/days.log', 'a'];
         self::assertSame(0, proc_close(proc_open(['php', 'artisan', 'demo:load', '--reset'], [['file', '/dev/null', 'r'], $log, $log], $pipes, $root, $settings)));
