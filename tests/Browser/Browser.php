@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeDriver;
 use Facebook\WebDriver\Chrome\ChromeDriverService;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -114,7 +115,8 @@ final class Browser
                 if ($result !== null && $result !== false) {
                     return $result;
                 }
-            } catch (StaleElementReferenceException) {
+            } catch (StaleElementReferenceException|ElementClickInterceptedException) {
+                // What is just being drawn anew, or still lies under a closing slip, is tried again.
             }
             usleep(40_000);
         } while (microtime(true) < $deadline);
