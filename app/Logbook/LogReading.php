@@ -91,9 +91,7 @@ final readonly class LogReading
             [$before, $after] = [Reading::onDay($before->value, $this->yard->dayOf($before->at)), Reading::onDay($after->value, $this->yard->dayOf($after->at), $after->typed)];
         }
 
-        $usual = $before === null ? null : WeeklyReadings::ofMeter($meter->id)->usualPerWeek(Day::number($this->yard->dayOf($after->at)));
-
-        return Judgement::of($before, $after, $meter->unit->mostPerDay(), unit: $meter->unit, perWeek: $usual);
+        return Judgement::of($before, $after, $meter->unit->mostPerDay(), unit: $meter->unit, perWeek: fn (): ?float => WeeklyReadings::ofMeter($meter->id)->usualPerWeek(Day::number($this->yard->dayOf($after->at))));
     }
 
     /** @param  \Closure(Builder<Entry>): Builder<Entry>  $which */

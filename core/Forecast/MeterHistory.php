@@ -10,7 +10,7 @@ use Core\Schedule\Day;
 /**
  * What a machine had run, in order: the last reading of each day; of a long history only its first reading and the last of each week, which tells as much.
  */
-final readonly class MeterHistory
+final class MeterHistory
 {
     /** Days without any use from which a machine stands, and from which no season explains it: common practice, no source. */
     private const STANDS_FROM = 60;
@@ -20,8 +20,14 @@ final readonly class MeterHistory
     /** Days with readings up to which each counts by itself. */
     private const FEW = 60;
 
+    /** @var list<array{int, int, float}>|null once they were asked for */
+    private ?array $gains = null;
+
+    /** @var list<array{int, int, float}>|null once they were asked for */
+    private ?array $usedGains = null;
+
     /** @param  list<array{int, float}>  $readings  day counted from 1 January 1970, and what the machine had run by then */
-    private function __construct(public array $readings)
+    private function __construct(public readonly array $readings)
     {
     }
 
@@ -84,6 +90,9 @@ final readonly class MeterHistory
     /** @return list<array{int, int, float}> from day, to day, gained; what a meter seems to have lost counts as nothing gained */
     public function gains(): array
     {
+        if ($this->gains !== null) {
+            return $this->gains;
+        }
         $gains = [];
         foreach ($this->readings as $index => [$day, $run]) {
             [$before, $had] = $this->readings[$index - 1] ?? [$day, $run];
@@ -92,7 +101,7 @@ final readonly class MeterHistory
             }
         }
 
-        return $gains;
+        return $this->gains = $gains;
     }
 
     /**
@@ -103,6 +112,9 @@ final readonly class MeterHistory
      */
     public function usedGains(): array
     {
+        if ($this->usedGains !== null) {
+            return $this->usedGains;
+        }
         $gains = $this->gains();
         $isYoung = $gains !== [] && $this->last()[0] - $gains[0][0] < 365;
         $used = $idle = [];
@@ -112,11 +124,11 @@ final readonly class MeterHistory
 
                 continue;
             }
-            $used = [...$used, ...self::isStanding($idle, $isYoung) ? [] : $idle, $gain];
+            array_push($used, ...[...self::isStanding($idle, $isYoung) ? [] : $idle, $gain]);
             $idle = [];
         }
 
-        return [...$used, ...self::isStanding($idle, false) ? [] : $idle];
+        return $this->usedGains = [...$used, ...self::isStanding($idle, false) ? [] : $idle];
     }
 
     /** For how many days up to the last reading it has not been used, where that is long. */

@@ -35,11 +35,11 @@ final readonly class Judgement
      * @param  Reading|null  $previous  the last reading before it, null for a meter's first
      * @param  int  $mostPerDay  the most this meter can gain in a day
      * @param  \DateTimeImmutable|null  $now  later readings are of the future; null leaves that unjudged
-     * @param  float|null  $perWeek  what is usual for the machine, where that is known
+     * @param  float|(\Closure(): (float|null))|null  $perWeek  what is usual for the machine, where that is known; a closure is asked only where it matters
      *
      * @throws \InvalidArgumentException if the reading is older than the one it is held against
      */
-    public static function of(?Reading $previous, Reading $reading, int $mostPerDay = 24, ?\DateTimeImmutable $now = null, MeterUnit $unit = MeterUnit::Hours, ?float $perWeek = null): self
+    public static function of(?Reading $previous, Reading $reading, int $mostPerDay = 24, ?\DateTimeImmutable $now = null, MeterUnit $unit = MeterUnit::Hours, float|\Closure|null $perWeek = null): self
     {
         $gained = $previous === null ? BigDecimal::zero() : $reading->value->minus($previous->value);
         $value = Plain::number($reading->value);
@@ -58,7 +58,8 @@ final readonly class Judgement
         if ($gained->isZero()) {
             return new self(ReadingKind::Repeat, $gained, "{$value} is what it showed on {$day}; nothing was run.");
         }
-        $slip = fn (): Slip => Slip::in($reading, $previous->value, $days, $mostPerDay, self::places($previous, $unit), $perWeek);
+        $usual = fn (): ?float => $perWeek instanceof \Closure ? $perWeek() : $perWeek;
+        $slip = fn (): Slip => Slip::in($reading, $previous->value, $days, $mostPerDay, self::places($previous, $unit), $usual());
         if ($gained->isNegative()) {
             $over = self::gainedOver($previous, $reading);
             if ($over !== null && ! self::exceeds($over, $previous, $reading, $days, $mostPerDay)) {
@@ -71,8 +72,9 @@ final readonly class Judgement
         if (self::exceeds($gained, $previous, $reading, $days, $mostPerDay)) {
             return new self(ReadingKind::TooFast, $gained, sprintf('%s, %s; at most %s %s can be gained in a day.', $difference, $previous->spanUntil($reading), number_format($mostPerDay), $unit->value), $slip());
         }
-        if ($perWeek !== null && self::isFarAbove($gained->toFloat(), $days, $mostPerDay, $perWeek)) {
-            return new self(ReadingKind::Ok, $gained, sprintf('%s, %s: far above the %s %s a week that is usual. Is that so?', $difference, $previous->spanUntil($reading), Plain::number(BigDecimal::of(sprintf('%.1F', $perWeek))), $unit->value), isFarAboveUsual: true);
+        $usually = $gained->toFloat() > self::NEVER_FAR * $mostPerDay ? $usual() : null;
+        if ($usually !== null && $gained->toFloat() > self::FAR_ABOVE * $usually * max(1, $days) / 7) {
+            return new self(ReadingKind::Ok, $gained, sprintf('%s, %s: far above the %s %s a week that is usual. Is that so?', $difference, $previous->spanUntil($reading), Plain::number(BigDecimal::of(sprintf('%.1F', $usually))), $unit->value), isFarAboveUsual: true);
         }
 
         return new self(ReadingKind::Ok, $gained, $difference.'.');
@@ -111,11 +113,6 @@ final readonly class Judgement
         $end = BigDecimal::one()->withPointMovedRight($digits);
 
         return $digits >= self::LEAST_DIGITS ? $end->minus($previous->value)->plus($reading->value) : null;
-    }
-
-    private static function isFarAbove(float $gained, float $days, int $mostPerDay, float $perWeek): bool
-    {
-        return $gained > self::FAR_ABOVE * $perWeek * max(1, $days) / 7 && $gained > self::NEVER_FAR * $mostPerDay;
     }
 
     /** Hour meters show tenths, odometers whole ones, unless the last reading shows more. */
