@@ -113,8 +113,12 @@ final readonly class Season
         $left = $clock - $years * $this->run[self::WEEKS];
         [$low, $high] = [0, self::WEEKS - 1];
         while ($low < $high) {
-            $middle = intdiv($low + $high + 1, 2);
-            [$low, $high] = $this->run[$middle] <= $left ? [$middle, $high] : [$low, $middle - 1];
+            $middle = $low + $high + 1 >> 1;
+            if ($this->run[$middle] <= $left) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
+            }
         }
 
         return $years * self::DAYS_IN_YEAR + $low * self::DAYS_IN_PART + ($left - $this->run[$low]) * 7 / $this->weights[$low];
