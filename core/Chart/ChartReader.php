@@ -238,16 +238,12 @@ final class ChartReader
     private function comesAgain(WrittenRow $written, TaskKind $kind, Inference $inference, array $marks, Limit $limit): ?bool
     {
         $at = $this->inWords($marks[count($marks) - 1], $limit);
-        $answers = ['every' => "Again and again, every {$at}", 'once' => 'Once only'];
-        if ($inference->open) {
-            $answer = $this->questions->ask(new Question('far_end', "{$written->task} is marked at {$at}, and the chart ends before that could show again. What do such marks mean?", ['every' => 'Again and again after as many', 'once' => 'Once only'], 'every'));
-
-            return $answer === null ? null : $answer === 'every';
-        }
-        if ($inference->every !== null) {
+        if (! $inference->open && $inference->every !== null) {
             return true;
         }
-        $answer = $this->questions->ask(new Question("once:{$written->line}:{$kind->value}", "{$written->task} is marked at {$at} alone. Once, or again and again?", $answers, 'every'));
+        $answer = $this->questions->ask($inference->open
+            ? new Question('far_end', "{$written->task} is marked at {$at}, and the chart ends before that could show again. What do such marks mean?", ['every' => 'Again and again after as many', 'once' => 'Once only'], 'every')
+            : new Question("once:{$written->line}:{$kind->value}", "{$written->task} is marked at {$at} alone. Once, or again and again?", ['every' => "Again and again, every {$at}", 'once' => 'Once only'], 'every'));
 
         return $answer === null ? null : $answer === 'every';
     }
