@@ -56,7 +56,7 @@ export function App() {
   if (!person) return <SignIn yard={yard} />;
   return (
     <Routes>
-      <Route element={<Shell person={person} />}>
+      <Route element={<Shell person={person} yardName={yard} />}>
         <Route path="/yard" element={<YardPage />} />
         <Route path="/machines/new" element={<AddMachinePage />} />
         <Route path="/machines/:machine" element={<MachinePage />} />

@@ -16,7 +16,7 @@ const queries: QueryClient = new QueryClient({
     queries: {
       networkMode: 'always',
       staleTime: 15_000,
-      retry: (count, error) => count < 2 && error instanceof Refused && error.problem.status === 0,
+      retry: (count, error) => count < 2 && error instanceof Refused && error.mayPass,
     },
   },
   queryCache: new QueryCache({

@@ -8,6 +8,7 @@ use App\Logbook\Entry;
 use App\Logbook\EntryPolicy;
 use App\People\Person;
 use App\People\PersonPolicy;
+use App\People\SessionFiles;
 use App\Yard\Machine;
 use App\Yard\MachinePolicy;
 use App\Yard\Yard;
@@ -20,6 +21,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
@@ -41,6 +43,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(Machine::class, MachinePolicy::class);
         Gate::policy(Entry::class, EntryPolicy::class);
         Gate::policy(Person::class, PersonPolicy::class);
+        Session::extend('file', fn (Application $app): SessionFiles => new SessionFiles($app->make('files'), config('session.files'), config('session.lifetime')));
         Auth::provider('active-people', fn (Application $app, array $config): EloquentUserProvider => (new EloquentUserProvider($app->make('hash'), $config['model']))
             ->withQuery(fn ($people) => $people->where('active', true)));
     }

@@ -28,6 +28,9 @@ final class Browser
 
     private string $profile;
 
+    /** @var list<string> */
+    private array $scripts = [];
+
     public function __construct(private readonly string $address, private readonly bool $touch = false)
     {
         $this->profile = sys_get_temp_dir().'/jardinier-browser-'.bin2hex(random_bytes(6));
@@ -47,6 +50,12 @@ final class Browser
     {
         $this->command('Network.enable', []);
         $this->command('Network.emulateNetworkConditions', ['offline' => $out, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    }
+
+    /** Something of the browser's own works otherwise on every page from here on, until it starts afresh. */
+    public function onEveryPage(string $script): void
+    {
+        $this->scripts[] = $this->command('Page.addScriptToEvaluateOnNewDocument', ['source' => $script])['identifier'];
     }
 
     private function start(): void
@@ -281,6 +290,9 @@ final class Browser
      */
     public function startAfresh(array $forgets = ['local_storage', 'indexeddb']): void
     {
+        while ($script = array_pop($this->scripts)) {
+            $this->command('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $script]);
+        }
         $this->until(function () use ($forgets): bool {
             $this->asyncScript(<<<'JS'
                 const done = arguments[arguments.length - 1];
@@ -289,13 +301,19 @@ final class Browser
                 JS);
             $this->driver->get('about:blank');
             $this->command('Network.clearBrowserCookies', []);
-            $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => implode(',', $forgets)]);
+            $this->forget(...$forgets);
             $this->outOfReach(false);
             $this->open('/');
             $this->until(fn (): bool => $this->text() !== '', 'a page');
 
             return $this->offers('Sign in');
         }, 'the gate');
+    }
+
+    /** As when the browser itself makes room, or somebody clears what it keeps of the site. */
+    public function forget(string ...$kinds): void
+    {
+        $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => implode(',', $kinds)]);
     }
 
     public function quit(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use PHPUnit\Framework\Attributes\TestWith;
+
 /** A round in a shed without signal. */
 final class OutOfReachTest extends BrowserTestCase
 {
@@ -106,5 +108,74 @@ final class OutOfReachTest extends BrowserTestCase
         $this->signIn('wilf');
         $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks']) === 1, 'the note to be sent by who noted it');
         self::assertSame('Wilf Garth', $this->walk($machine['id'])['looks'][0]['by']);
+    }
+
+    /** Private windows, full phones, damaged profiles. */
+    #[TestWith(['IDBFactory.prototype.open = () => new EventTarget()', 'never answers'])]
+    #[TestWith(['IDBFactory.prototype.open = () => { throw new DOMException("", "SecurityError") }', 'refuses'])]
+    #[TestWith(['IDBObjectStore.prototype.add = () => { throw new DOMException("", "QuotaExceededError") }', 'is full'])]
+    public function test_a_browser_that_keeps_nothing_walks_the_round_all_the_same_and_says_what_is_at_stake(string $script): void
+    {
+        $machine = $this->machine();
+        $this->signIn('nell');
+        $this->browser->onEveryPage($script);
+        $this->browser->open("/walkaround/{$machine['id']}/daily?at=leaks");
+        $this->browser->see('Not looked at');
+        $this->browser->outOfReach();
+        $this->browser->press('Fine');
+        $this->browser->see('1 note waits to be sent. This browser keeps nothing: leave the page open until then');
+        $this->browser->outOfReach(false);
+        $this->browser->script('window.dispatchEvent(new Event("online"))');
+        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks']) === 1, 'the look to be sent');
+        $this->browser->notSee('to be sent');
+    }
+
+    public function test_what_is_cleared_under_the_hands_is_begun_anew_and_nothing_said_afterwards_is_lost(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('nell');
+        $this->browser->open("/walkaround/{$machine['id']}/daily?at=leaks");
+        $this->browser->see('Not looked at');
+        $this->browser->forget('indexeddb');
+        $this->browser->press('Fine');
+        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks']) === 1, 'the look to be sent');
+        $this->browser->notSee('This browser keeps nothing');
+    }
+
+    /** The yard falls over, or is being put right: the page says so, and shows what was asked for once it can be had. */
+    #[TestWith(['/walkaround/%d/daily', '/walk', 'Hour meter'])]
+    #[TestWith(['/machines/%d', '/machines/', 'Rulebook'])]
+    #[TestWith(['/machines/%d/chart', '/chart', 'Which means'])]
+    #[TestWith(['/machines/%d', '/entries', 'Entered in the book'])]
+    public function test_a_page_that_got_no_answer_says_so_and_asks_again(string $path, string $fails, string $shows): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->onEveryPage(sprintf(<<<'JS'
+            const fetched = window.fetch;
+            window.yardIsDown = true;
+            window.fetch = asked => window.yardIsDown && asked.url.includes(%s)
+              ? Promise.resolve(new Response('{"type":"/problems/failure","title":"Failed","status":500,"detail":"Something broke here."}', {status: 500, headers: {'Content-Type': 'application/problem+json'}}))
+              : fetched(asked);
+            JS, json_encode($fails)));
+        $this->browser->open(sprintf($path, $machine['id']));
+        $this->browser->see('Something broke here.');
+        $this->browser->script('window.yardIsDown = false');
+        $this->browser->press('Try again');
+        $this->browser->see($shows);
+        $this->browser->notSee('Something broke here.');
+    }
+
+    public function test_a_leaf_of_the_program_that_does_not_arrive_leaves_the_places_in_reach(): void
+    {
+        $this->signIn();
+        $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
+        $this->browser->command('Network.setBlockedURLs', ['urls' => ['*/PeoplePage*']]);
+        $this->browser->open('/people');
+        $this->browser->see('This page cannot be shown.');
+        $this->browser->press('Yard');
+        $this->browser->see('Bittern');
+        $this->browser->command('Network.setBlockedURLs', ['urls' => []]);
+        $this->browser->command('Network.setBypassServiceWorker', ['bypass' => false]);
     }
 }

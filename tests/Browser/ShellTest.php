@@ -24,6 +24,24 @@ final class ShellTest extends BrowserTestCase
         $this->assertNoComplaints();
     }
 
+    public function test_what_was_typed_into_the_sheets_filter_takes_nobody_back_who_is_on_the_way_elsewhere(): void
+    {
+        $this->signIn();
+        $this->browser->see('Bittern');
+        $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
+        $this->browser->onEveryPage('window.wentTo = []; for (const way of ["pushState", "replaceState"]) { const go = history[way]; history[way] = function (...given) { wentTo.push(given[2]); return go.apply(this, given); }; }');
+        $this->browser->open('/yard');
+        $this->browser->see('Bittern');
+        $this->browser->command('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 700, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->browser->type('Find by name', 'coot');
+        $this->browser->press('Reckoner');
+        $this->browser->see('One measure');
+
+        self::assertSame('/reckoner', $this->browser->path());
+        self::assertSame('/reckoner', $this->browser->script('return wentTo.at(-1)'), 'the way there was the last');
+        $this->browser->command('Network.setBypassServiceWorker', ['bypass' => false]);
+    }
+
     public function test_the_keys_that_are_listed_are_those_of_the_places(): void
     {
         $this->signIn();

@@ -13,6 +13,11 @@ export class Refused extends Error {
     this.problem = problem;
   }
 
+  /** Whether the same may be answered a moment later: nobody answered, or the yard is being put right. */
+  get mayPass(): boolean {
+    return this.problem.status === 0 || this.problem.status >= 500;
+  }
+
   /** Messages by field. */
   get fields(): Record<string, string> {
     return Object.fromEntries(Object.entries(this.problem.errors ?? {}).map(([field, messages]) => [field, messages.join(' ')]));

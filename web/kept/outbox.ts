@@ -1,9 +1,14 @@
 import { answer, api, Refused, type Schemas } from '../api/client';
 import { now } from '../kit/clock';
-import { type KeptNote, store } from './store';
+import { type KeptNote, keptInPageOnly, withStore } from './store';
 
 export type Sent = { note: Schemas['Note']; observation?: Schemas['Observation'] };
-export type Outbox = { waiting: number; refused: KeptNote[] };
+export type Outbox = {
+  waiting: number;
+  refused: KeptNote[];
+  /** All of it is lost with this page, because the browser keeps nothing. */
+  inPageOnly: boolean;
+};
 
 const AT_ONCE = 100;
 const TRY_AGAIN_AFTER = 10_000;
@@ -11,7 +16,7 @@ const TRY_AGAIN_AFTER = 10_000;
 let person: number | null = null;
 let again: ReturnType<typeof setTimeout> | undefined;
 let sending = false;
-let state: Outbox = { waiting: 0, refused: [] };
+let state: Outbox = { waiting: 0, refused: [], inPageOnly: false };
 const watchers = new Set<() => void>();
 const receivers = new Set<(sent: Sent[]) => void>();
 
@@ -32,12 +37,15 @@ export function onSent(receiver: (sent: Sent[]) => void): () => void {
 export function openOutbox(of: number): () => void {
   person = of;
   const send = () => void sendWaiting();
+  const stay = (event: BeforeUnloadEvent) => state.inPageOnly && state.waiting > 0 && event.preventDefault();
+  window.addEventListener('beforeunload', stay);
   window.addEventListener('online', send);
   document.addEventListener('visibilitychange', send);
   void tellWatchers().then(send);
   return () => {
     person = null;
     clearTimeout(again);
+    window.removeEventListener('beforeunload', stay);
     window.removeEventListener('online', send);
     document.removeEventListener('visibilitychange', send);
   };
@@ -46,7 +54,8 @@ export function openOutbox(of: number): () => void {
 /** Keeps a note on this device, and sends it as soon as there is signal. */
 export async function keepNote(note: Schemas['Note'], label: string, photos: KeptNote['photos'] = []): Promise<void> {
   if (person === null) throw new Error('Nobody is signed in.');
-  await (await store()).add('notes', { person, note, label, photos, written: false });
+  const noted = { person, note, label, photos, written: false };
+  await withStore((device) => device.add('notes', noted));
   await tellWatchers();
   void sendWaiting();
 }
@@ -54,27 +63,35 @@ export async function keepNote(note: Schemas['Note'], label: string, photos: Kep
 /** Sends a refused note once more, put right. */
 export async function sendAgain(kept: KeptNote, note: Schemas['Note']): Promise<void> {
   const { refused: _, ...rest } = kept;
-  await (await store()).put('notes', { ...rest, note });
+  await withStore((device) => device.put('notes', { ...rest, note }));
   await tellWatchers();
   void sendWaiting();
 }
 
 export async function dropNote(kept: KeptNote): Promise<void> {
-  if (kept.seq !== undefined) await (await store()).delete('notes', kept.seq);
+  await forget(kept);
   await tellWatchers();
 }
 
 /** How many notes would stay behind on this device. */
 export const countWaiting = async (): Promise<number> => (await mine()).length;
 
+async function forget({ seq }: KeptNote): Promise<void> {
+  if (seq !== undefined) await withStore((device) => device.delete('notes', seq));
+}
+
+async function putOrForget(kept: KeptNote, done: boolean): Promise<void> {
+  await (done ? forget(kept) : withStore((device) => device.put('notes', kept)));
+}
+
 async function mine(): Promise<KeptNote[]> {
-  const all = await (await store()).getAll('notes');
+  const all = await withStore((device) => device.getAll('notes'));
   return all.filter((kept) => kept.person === person);
 }
 
 async function tellWatchers(): Promise<void> {
   const all = await mine();
-  state = { waiting: all.filter((kept) => !kept.refused).length, refused: all.filter((kept) => kept.refused) };
+  state = { waiting: all.filter((kept) => !kept.refused).length, refused: all.filter((kept) => kept.refused), inPageOnly: keptInPageOnly() };
   for (const watcher of watchers) watcher();
 }
 
@@ -106,7 +123,6 @@ async function sendAll(): Promise<void> {
 }
 
 async function sendNotes(notes: KeptNote[]): Promise<void> {
-  const db = await store();
   const { results } = await answer(api.POST('/walkaround/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }));
   const sent: Sent[] = [];
   for (const [index, result] of results.entries()) {
@@ -118,14 +134,12 @@ async function sendNotes(notes: KeptNote[]): Promise<void> {
       kept.written = true;
       sent.push({ note: kept.note, observation: result.observation });
     }
-    if (kept.written && kept.photos.length === 0 && kept.seq !== undefined) await db.delete('notes', kept.seq);
-    else await db.put('notes', kept);
+    await putOrForget(kept, kept.written && kept.photos.length === 0);
   }
   for (const receiver of receivers) receiver(sent);
 }
 
 async function sendPhotos(kept: KeptNote): Promise<void> {
-  const db = await store();
   while (kept.written && !kept.refused && kept.photos.length > 0) {
     const [photo, ...rest] = kept.photos;
     if (!photo) break;
@@ -146,7 +160,6 @@ async function sendPhotos(kept: KeptNote): Promise<void> {
       if (!(thrown instanceof Refused) || ![403, 404, 413, 422].includes(thrown.problem.status)) throw thrown;
       kept.refused = thrown.problem;
     }
-    if (kept.photos.length === 0 && kept.seq !== undefined) await db.delete('notes', kept.seq);
-    else await db.put('notes', kept);
+    await putOrForget(kept, kept.photos.length === 0);
   }
 }

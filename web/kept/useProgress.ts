@@ -1,20 +1,20 @@
 import { useCallback, useEffect, useState } from 'react';
 import { now } from '../kit/clock';
-import { type Answered, type Progress, store } from './store';
+import { type Answered, type Progress, withStore } from './store';
 
 /** How far a round has come, kept on this device from press to press. */
 export function useProgress(name: string, day: string) {
   const [progress, setProgress] = useState<Progress | null>(null);
   useEffect(() => {
     void (async () => {
-      const before = await (await store()).get('rounds', name);
+      const before = await withStore((device) => device.get('rounds', name));
       setProgress(before && before.day === day ? before : { started_at: now().toISOString(), day, answers: {}, ended: false });
     })();
   }, [name, day]);
   const save = useCallback(
     async (changed: Progress) => {
       setProgress(changed);
-      await (await store()).put('rounds', changed, name);
+      await withStore((device) => device.put('rounds', changed, name));
     },
     [name],
   );

@@ -1,8 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
 import { Refused, type Schemas } from '../api/client';
+import { Actions, PlainButton, quietLink } from './Button';
 import { HandsHead, HandsPage, Question } from './Hands';
 import { Empty, Lead, Page, Sheet, Title } from './Sheet';
+
+const BackLink = styled(Link)`${quietLink} align-self: flex-start;`;
 
 type Props = {
   /** What the page will tell. */
@@ -20,14 +24,25 @@ export function Reading({ title, error }: Props) {
         </Lead>
       )}
       <Sheet>
-        <Empty role="status">{wordsFor(error)}</Empty>
+        <ReadingInSheet error={error} />
       </Sheet>
     </Page>
   );
 }
 
-/** The same where hands are busy. */
+/** The same for one sheet of a page that stands already. */
+export function ReadingInSheet({ error }: Props) {
+  return (
+    <Empty aria-busy={!error}>
+      <p role="status">{wordsFor(error)}</p>
+      {error && <TryAgain />}
+    </Empty>
+  );
+}
+
+/** The same where hands are busy, and perhaps no signal reaches. */
 export function ReadingInHands({ title, error }: Props) {
+  const outOfReach = error instanceof Refused && error.problem.status === 0;
   return (
     <HandsPage aria-busy={!error}>
       {title && (
@@ -35,8 +50,37 @@ export function ReadingInHands({ title, error }: Props) {
           <h1>{title}</h1>
         </HandsHead>
       )}
-      <Question role="status">{wordsFor(error)}</Question>
+      <Question>
+        <p role="status">{outOfReach ? 'No signal, and this machine was not opened on this device before.' : wordsFor(error)}</p>
+        {error && <TryAgain />}
+        {error && <BackLink to="/walkaround">Back to the machines</BackLink>}
+      </Question>
     </HandsPage>
+  );
+}
+
+/** Whatever breaks while a page is drawn leaves the places in reach and says so. */
+export function Broken() {
+  return (
+    <Page>
+      <Sheet>
+        <Empty>
+          <p role="alert">This page cannot be shown. What was noted is kept.</p>
+          <Actions>
+            <PlainButton onPress={() => location.reload()}>Load it anew</PlainButton>
+          </Actions>
+        </Empty>
+      </Sheet>
+    </Page>
+  );
+}
+
+function TryAgain() {
+  const queries = useQueryClient();
+  return (
+    <Actions>
+      <PlainButton onPress={() => queries.refetchQueries({ predicate: ({ state }) => state.status === 'error' })}>Try again</PlainButton>
+    </Actions>
   );
 }
 

@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client';
 import { entriesQuery } from '../api/queries';
 import { PlainButton, QuietButton } from '../kit/Button';
 import { instant } from '../kit/format';
+import { ReadingInSheet } from '../kit/Reading';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { ENTRY_WORDS } from '../kit/words';
@@ -23,7 +24,7 @@ const Kind = styled.strong`font-weight: 650; font-size: 15px;`;
 export function History({ machine }: { machine: number | null }) {
   const entries = useInfiniteQuery(entriesQuery(machine));
   const [correcting, setCorrecting] = useState<Schemas['Entry'] | null>(null);
-  if (!entries.data) return <Empty aria-busy={!entries.isError}>{entries.isError ? 'The yard does not answer.' : 'Reading the book …'}</Empty>;
+  if (!entries.data) return <ReadingInSheet error={entries.error} />;
   const list = entries.data.pages.flatMap((page) => page.data);
   if (list.length === 0) return <Empty>Nothing is written down yet.</Empty>;
   return (

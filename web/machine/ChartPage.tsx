@@ -40,7 +40,7 @@ export default function ChartPage() {
   const machine = useMachine();
   const known = useKnownName();
   const chart = useQuery({ ...chartQuery(machine.data?.id ?? 0), enabled: machine.data !== undefined });
-  if (!machine.data || !chart.data) return <Reading title={known} error={machine.error} />;
+  if (!machine.data || !chart.data) return <Reading title={known} error={machine.error ?? chart.error} />;
   const versions = chart.data.rows.map(({ rule_id, record }) => `${rule_id}.${record.version}`).join();
   return <Chart key={versions} sheet={machine.data} chart={chart.data} versions={versions} />;
 }

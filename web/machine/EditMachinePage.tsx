@@ -21,7 +21,7 @@ export default function EditMachinePage() {
   const machine = useMachine();
   const known = useKnownName();
   const yard = useQuery(yardQuery);
-  if (!machine.data || !yard.data) return <Reading title={known} error={machine.error} />;
+  if (!machine.data || !yard.data) return <Reading title={known} error={machine.error ?? yard.error} />;
   return <EditMachine key={machine.data.version} sheet={machine.data} yard={yard.data} />;
 }
 

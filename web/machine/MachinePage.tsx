@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { Refused, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay } from '../kit/format';
 import { Rail } from '../kit/Rail';
 import { Reading, useKnownName } from '../kit/Reading';
-import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
+import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
 import { History } from '../logbook/History';
 import { usePerson } from '../shell/Shell';
@@ -35,18 +35,6 @@ export default function MachinePage() {
   const [search, setSearch] = useSearchParams();
   const [logging, setLogging] = useState(false);
   const [standing, setStanding] = useState(false);
-  if (machine.isError) {
-    return (
-      <Page>
-        <Sheet>
-          <Empty>
-            <p>{machine.error instanceof Refused ? machine.error.problem.detail : 'It cannot be shown.'}</p>
-            <ActionLink to="/yard">Back to the yard</ActionLink>
-          </Empty>
-        </Sheet>
-      </Page>
-    );
-  }
   if (!machine.data) return <Reading title={known} error={machine.error} />;
   const sheet = machine.data;
   const { line } = sheet;

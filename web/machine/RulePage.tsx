@@ -28,7 +28,7 @@ export default function RulePage() {
   const yard = useQuery(yardQuery);
   const ruleId = Number(useParams().rule);
   const rule = machine.data?.rules.find(({ id }) => id === ruleId);
-  if (!machine.data || !yard.data) return <Reading title={known} error={machine.error} />;
+  if (!machine.data || !yard.data) return <Reading title={known} error={machine.error ?? yard.error} />;
   return <RuleForm key={rule?.version} sheet={machine.data} rule={rule} distanceUnit={yard.data.distance_unit} />;
 }
 

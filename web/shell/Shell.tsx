@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect, useState } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
@@ -9,7 +10,7 @@ import { forgetAnswers } from '../kept/kept';
 import { countWaiting } from '../kept/outbox';
 import { useSending } from '../kept/useOutbox';
 import { headingDay } from '../kit/format';
-import { Reading } from '../kit/Reading';
+import { Broken, Reading } from '../kit/Reading';
 import { PHONE } from '../kit/theme';
 import { Waiting } from '../walkaround/Waiting';
 import { Keys } from './Keys';
@@ -30,9 +31,10 @@ const Items = styled(
 )`outline: none; padding: 6px 0; .react-aria-MenuItem { padding: 11px 18px; cursor: pointer; outline: none; text-decoration: none; display: block; } .react-aria-MenuItem[data-focused] { background: var(--paper); box-shadow: inset 4px 0 var(--hedge); }`;
 
 /** What stands round every place: the yard's name, the places, the log line, the person. */
-export function Shell({ person }: { person: Schemas['Person'] }) {
+export function Shell({ person, yardName }: { person: Schemas['Person']; yardName: string | null }) {
   const yard = useQuery(yardQuery);
-  const handsBusy = /^\/walkaround\/\d+/.test(useLocation().pathname);
+  const path = useLocation().pathname;
+  const handsBusy = /^\/walkaround\/\d+/.test(path);
   useSending(person.id);
   const navigate = useNavigate();
   const [keysShown, showKeys] = useState(false);
@@ -65,7 +67,7 @@ export function Shell({ person }: { person: Schemas['Person'] }) {
     <>
       <Newer />
       <Waiting />
-      <Signboard yard={yard.data?.name} day={yard.data && headingDay(yard.data.today)} handsBusy={handsBusy}>
+      <Signboard yard={yard.data?.name ?? yardName ?? undefined} day={yard.data && headingDay(yard.data.today)} handsBusy={handsBusy}>
         {person.role === 'reader' ? (
           <span />
         ) : (
@@ -86,9 +88,11 @@ export function Shell({ person }: { person: Schemas['Person'] }) {
           </Leaf>
         </MenuTrigger>
       </Signboard>
-      <Suspense fallback={<Reading />}>
-        <Outlet />
-      </Suspense>
+      <ErrorBoundary FallbackComponent={Broken} resetKeys={[path]}>
+        <Suspense fallback={<Reading />}>
+          <Outlet />
+        </Suspense>
+      </ErrorBoundary>
       <Keys isOpen={keysShown} onClose={() => showKeys(false)} />
       <SchemeChoice isOpen={schemesShown} onClose={() => showSchemes(false)} />
     </>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { Refused, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { findingQuery, trendsQuery } from '../api/queries';
 import { keepNote } from '../kept/outbox';
 import { newId } from '../kept/store';
@@ -30,16 +30,7 @@ export default function FindingPage() {
   const trends = useQuery(trendsQuery(machine));
   const person = usePerson();
   const [mending, setMending] = useState(false);
-  if (asked.isError) {
-    return (
-      <Page>
-        <Sheet>
-          <Empty>{asked.error instanceof Refused ? asked.error.problem.detail : 'It cannot be shown.'}</Empty>
-        </Sheet>
-      </Page>
-    );
-  }
-  if (!asked.data) return <Reading title={known} />;
+  if (!asked.data) return <Reading title={known} error={asked.error} />;
   const thing = asked.data;
   const wear = trends.data?.wear.find((line) => line.subject === subject);
   const open = thing.findings.find((finding) => finding.open);

@@ -11,7 +11,6 @@ import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { useTell } from '../kit/Undo';
 import { USUAL_DEGREES } from './FindingStep';
 import { NotFine, type OnSay } from './NotFine';
-import { CannotWalk } from './RoundPage';
 
 /** Something is wrong that no check looks at. */
 export default function FoundPage() {
@@ -22,7 +21,6 @@ export default function FoundPage() {
   const tell = useTell();
   const [title, setTitle] = useState('');
   const [error, setError] = useState<string>();
-  if (walk.isError && !walk.data) return <CannotWalk error={walk.error} />;
   if (!walk.data) return <ReadingInHands title={known} error={walk.error} />;
   const { name } = walk.data;
   const found: OnSay = async (saying, _verdict, words, photos) => {

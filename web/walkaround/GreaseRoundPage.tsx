@@ -7,7 +7,6 @@ import { HandsHead, HandsPage, MainPress, Press, Presses, PressRow, Question, St
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
 import { Plate } from './Plate';
-import { CannotWalk } from './RoundPage';
 import { useDigits } from './useDigits';
 import { useRound } from './useRound';
 
@@ -46,8 +45,7 @@ export default function GreaseRoundPage() {
   useEffect(() => {
     if (here?.id || over) heading.current?.focus();
   }, [here?.id, over]);
-  if (round.asked.isError && !walk) return <CannotWalk error={round.asked.error} />;
-  if (!walk || !progress) return <ReadingInHands title={known} />;
+  if (!walk || !progress) return <ReadingInHands title={known} error={walk ? null : round.asked.error} />;
   const next = (from: Point) => {
     const later = points.slice(points.indexOf(from) + 1);
     open([...later, ...points].find((point) => point !== from && !told(point)));

@@ -1,12 +1,11 @@
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { Refused, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { quietLink } from '../kit/Button';
 import { sinceDay } from '../kit/format';
 import { HandsHead, HandsPage, StoodDownPlate } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
-import { Empty } from '../kit/Sheet';
 import { ROUND_WORDS } from '../kit/words';
 import { CheckStep } from './CheckStep';
 import { FindingStep } from './FindingStep';
@@ -44,8 +43,7 @@ export default function RoundPage() {
   }, [atEnd]);
 
   const go = useCallback((key: string) => navigate(`?at=${encodeURIComponent(key)}`), [navigate]);
-  if (round.asked.isError && !walk) return <CannotWalk error={round.asked.error} />;
-  if (!walk || !progress) return <ReadingInHands title={known} />;
+  if (!walk || !progress) return <ReadingInHands title={known} error={walk ? null : round.asked.error} />;
   /** The next one that is not told yet, further round first. */
   const next = (words: string) => {
     const open = (candidate: (typeof steps)[number]) => candidate.key !== here && !answers[candidate.key];
@@ -111,23 +109,6 @@ export default function RoundPage() {
           Back to {before.title.charAt(0).toLowerCase() + before.title.slice(1)}
         </BackLink>
       )}
-    </HandsPage>
-  );
-}
-
-export function CannotWalk({ error }: { error: Error }) {
-  return (
-    <HandsPage>
-      <Empty>
-        <p>
-          {error instanceof Refused && error.problem.status === 0
-            ? 'No signal, and this machine was not opened on this device before.'
-            : error instanceof Refused
-              ? error.problem.detail
-              : 'It cannot be shown.'}
-        </p>
-        <BackLink to="/walkaround">Back to the machines</BackLink>
-      </Empty>
     </HandsPage>
   );
 }

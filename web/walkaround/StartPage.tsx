@@ -10,7 +10,6 @@ import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { CannotWalk } from './RoundPage';
 
 const Kinds = styled.nav`display: flex; flex-direction: column; gap: 10px;`;
 const Kind = styled(Link)`
@@ -30,7 +29,6 @@ export default function StartPage() {
   useEffect(() => {
     if (walk.data) heading.current?.focus();
   }, [walk.data]);
-  if (walk.isError && !walk.data) return <CannotWalk error={walk.error} />;
   if (!walk.data) return <ReadingInHands title={known} error={walk.error} />;
   const { name, class_label, place, stood_down, findings, rounds, grease, today } = walk.data;
   const due = grease.points.filter((point) => point.due).length;

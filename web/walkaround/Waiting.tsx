@@ -9,13 +9,14 @@ const Strip = styled.div<{ $refused: boolean }>`
 
 /** How much waits on this device to be sent, always in sight. */
 export function Waiting() {
-  const { waiting, refused } = useOutbox();
+  const { waiting, refused, inPageOnly } = useOutbox();
   if (waiting === 0 && refused.length === 0) return null;
   return (
     <Strip $refused={refused.length > 0} role="status">
       {waiting > 0 && (
         <span>
           {waiting} {waiting === 1 ? 'note waits' : 'notes wait'} to be sent
+          {inPageOnly && '. This browser keeps nothing: leave the page open until then'}
         </span>
       )}
       {refused.length > 0 && (

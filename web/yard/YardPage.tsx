@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
@@ -9,7 +9,6 @@ import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
 import { stateColour } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { useSettled } from '../kit/useSettled';
 import { STATE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
 import { Morning } from '../walkaround/Morning';
@@ -119,15 +118,34 @@ export function YardPage() {
   );
 }
 
-/** What is typed stands at once; the yard is asked when the typing pauses. */
+/** What is typed stands at once; the yard is asked when the typing pauses or the field is left, and never once somebody is on their way elsewhere. */
 function NameField({ name, onName }: { name: string; onName: (name: string) => void }) {
   const [typed, setTyped] = useState(name);
-  const settled = useSettled(typed, 150);
-  const report = useEffectEvent(onName);
-  useEffect(() => report(settled), [settled]);
-  useEffect(() => setTyped((before) => (name === '' ? '' : before)), [name]);
+  const told = useRef(name);
+  const tell = (text: string) => {
+    if (told.current === text) return;
+    told.current = text;
+    onName(text);
+  };
+  const pause = useEffectEvent(tell);
+  useEffect(() => {
+    const timer = setTimeout(() => pause(typed), 150);
+    return () => clearTimeout(timer);
+  }, [typed]);
+  useEffect(() => {
+    if (name !== '') return;
+    told.current = '';
+    setTyped('');
+  }, [name]);
   return (
-    <input type="search" aria-label="Find by name" placeholder="Find by name" value={typed} onChange={(event) => setTyped(event.target.value)} />
+    <input
+      type="search"
+      aria-label="Find by name"
+      placeholder="Find by name"
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={() => tell(typed)}
+    />
   );
 }
 
