@@ -32,6 +32,7 @@ final class ShellTest extends BrowserTestCase
         $this->browser->onEveryPage('window.wentTo = []; for (const way of ["pushState", "replaceState"]) { const go = history[way]; history[way] = function (...given) { wentTo.push(given[2]); return go.apply(this, given); }; }');
         $this->browser->open('/yard');
         $this->browser->see('Bittern');
+        $this->browser->command('Network.setCacheDisabled', ['cacheDisabled' => true]);
         $this->browser->command('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 700, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
         $this->browser->type('Find by name', 'coot');
         $this->browser->press('Reckoner');
@@ -39,6 +40,7 @@ final class ShellTest extends BrowserTestCase
 
         self::assertSame('/reckoner', $this->browser->path());
         self::assertSame('/reckoner', $this->browser->script('return wentTo.at(-1)'), 'the way there was the last');
+        $this->browser->command('Network.setCacheDisabled', ['cacheDisabled' => false]);
         $this->browser->command('Network.setBypassServiceWorker', ['bypass' => false]);
     }
 
