@@ -27,13 +27,16 @@ final class Findings
         foreach (self::everNotFit($machineIds) as ['machine_id' => $machine, 'subject' => $subject, 'latest' => $latest]) {
             $closed = self::lastClosed($machine, $subject);
             if ($closed === null || $closed <= $latest) {
-                $looks = $looks->concat(Observation::query()->telling()->where(['machine_id' => $machine, 'subject' => $subject])->whereIn('verdict', self::NOT_FIT)
+                $looks = $looks->concat(Observation::query()->telling()->where(['machine_id' => $machine, 'subject' => $subject])
                     ->when($closed, fn ($query, string $closed) => $query->where('happened_at', '>=', $closed))->with('person:id,name', 'photos')->orderBy('happened_at')->orderBy('id')->get());
             }
         }
         $open = [];
         foreach ($looks->groupBy(['machine_id', 'subject']) as $machine => $subjects) {
-            $threads = $subjects->map(fn (Collection $looks): FindingThread => self::threads($looks)[0])->values()->all();
+            $threads = $subjects->flatMap(fn (Collection $looks): array => array_filter(self::threads($looks), fn (FindingThread $thread): bool => $thread->finding->isOpen()))->values()->all();
+            if ($threads === []) {
+                continue;
+            }
             usort($threads, fn (FindingThread $one, FindingThread $other): int => $other->latest()->verdict?->rank() <=> $one->latest()->verdict?->rank());
             $open[$machine] = $threads;
         }

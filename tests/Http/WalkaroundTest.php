@@ -13,6 +13,18 @@ use Illuminate\Support\Str;
 /** Rounds, looks, measurements, findings, stand-down: what devices send, and what follows from it. */
 final class WalkaroundTest extends WalkTestCase
 {
+    public function test_of_two_looks_within_one_second_the_one_written_later_holds(): void
+    {
+        $machine = $this->machine();
+        $open = fn (): array => array_column($this->getJson("/api/machines/{$machine}/walk")->json('findings'), 'subject');
+        $weekly = ['round' => ['kind' => 'weekly', 'started_at' => '2026-05-14T07:00:00Z']];
+
+        $this->send([$this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'act', ...$weekly]), $this->look($machine, 'leaks')]);
+        self::assertSame([], $open());
+        $this->send([$this->look($machine, 'fuel'), $this->look($machine, 'fuel', ['said' => 'not_fine', 'verdict' => 'act', ...$weekly])]);
+        self::assertSame(['fuel'], $open());
+    }
+
     public function test_a_round_of_looks_becomes_one_line_of_the_logbook_and_the_morning_tells_it(): void
     {
         $machine = $this->machine();
