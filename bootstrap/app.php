@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 use App\Contract\KeepOnce;
 use App\Contract\Problem;
+use App\Contract\ReadableBody;
 use App\Contract\Refusal;
 use App\Contract\SecurityHeaders;
+use App\Contract\TrustProxies;
+use App\People\FewTries;
+use App\People\ResetKeeper;
 use App\People\SessionOrToken;
 use App\Yard\Commands\RebuildYard;
 use Core\Form\BadInput;
@@ -15,19 +19,19 @@ use Database\Demo\LoadDemo;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
-use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
+use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Request;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
-    ->withCommands([RebuildYard::class, LoadDemo::class, DemoAccounts::class])
+    ->withCommands([RebuildYard::class, ResetKeeper::class, LoadDemo::class, DemoAccounts::class])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->remove(HandleCors::class);
-        $middleware->append(SecurityHeaders::class);
+        $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->redirectGuestsTo(fn (): ?string => null);
         $middleware->group('api', [SessionOrToken::class, Illuminate\Routing\Middleware\SubstituteBindings::class]);
         $middleware->alias(['once' => KeepOnce::class]);
-        $middleware->priority([SessionOrToken::class, Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, KeepOnce::class, Illuminate\Routing\Middleware\SubstituteBindings::class, Illuminate\Auth\Middleware\Authorize::class]);
-        $middleware->trustProxies(at: array_filter(explode(',', (string) ($_ENV['TRUSTED_PROXIES'] ?? ''))) ?: null);
+        $middleware->priority([SessionOrToken::class, Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, Illuminate\Routing\Middleware\SubstituteBindings::class, Illuminate\Auth\Middleware\Authorize::class, KeepOnce::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Refusal::class, BadInput::class, UnknownCalculator::class]);

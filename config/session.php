@@ -12,7 +12,8 @@ return [
     'connection' => env('SESSION_CONNECTION'),
     'store' => env('SESSION_STORE'),
     'lottery' => [2, 1000],
-    'cookie' => 'jardinier_session',
+    // Browsers send cookies to every port of a computer: each yard has a name of its own.
+    'cookie' => 'jardinier_'.substr(hash('sha256', (string) env('APP_KEY')), 0, 10),
     'path' => '/',
     'domain' => null,
     'secure' => env('SESSION_SECURE_COOKIE'),

@@ -39,15 +39,18 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware($may('beSignedIn', Person::class))->group(function (): void {
         Route::get('pulse', [ApiDocs::class, 'pulse']);
+        Route::post('reckon/{name}', ReckonController::class)->middleware('once');
+    });
+
+    Route::middleware($may('keepOwn', Person::class))->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::put('password', [PersonController::class, 'changePassword']);
         Route::get('tokens', [TokenController::class, 'index']);
-        Route::post('tokens', [TokenController::class, 'store'])->middleware('once');
+        Route::post('tokens', [TokenController::class, 'store'])->middleware('once:secret');
         Route::get('calendar-feeds', [CalendarFeedController::class, 'index']);
-        Route::post('calendar-feeds', [CalendarFeedController::class, 'store'])->middleware('once');
+        Route::post('calendar-feeds', [CalendarFeedController::class, 'store'])->middleware('once:secret');
         Route::delete('calendar-feeds/{feed}', [CalendarFeedController::class, 'destroy']);
         Route::delete('tokens/{token}', [TokenController::class, 'destroy']);
-        Route::post('reckon/{name}', ReckonController::class)->middleware('once');
     });
 
     Route::middleware($may('manage', Person::class))->group(function (): void {

@@ -70,6 +70,7 @@ http {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
             fastcgi_param HTTP_PROXY "";
+            fastcgi_param HTTP_HOST \$host:\$server_port;
             fastcgi_buffers 32 16k;
             fastcgi_read_timeout 60s;
             fastcgi_pass unix:$STATE/run/fpm.sock;

@@ -44,7 +44,7 @@ on_throwaway_server() {
     JARDINIER_CLOCK_AHEAD=0
     [ "$task" = bench ] || JARDINIER_CLOCK_AHEAD=$(php -r 'echo strtotime($argv[1]) - time();' "$TEST_MOMENT")
     export JARDINIER_CLOCK_AHEAD
-    EXTRA_SETTINGS=$(printf 'BCRYPT_ROUNDS=4\nAPP_ENV=testing\nCLOCK_AHEAD_SECONDS=%s' "$JARDINIER_CLOCK_AHEAD") write_settings "$port" "$db_port"
+    EXTRA_SETTINGS=$(printf 'HASH_MEMORY=8\nHASH_TIME=1\nAPP_ENV=testing\nCLOCK_AHEAD_SECONDS=%s' "$JARDINIER_CLOCK_AHEAD") write_settings "$port" "$db_port"
     start_database "$db_port" $(durability_of "$task")
     local database databases=(jardinier jardinier_days)
     for ((process = 1; process <= TEST_PROCESSES; process++)); do databases+=("jardinier_http_$process"); done

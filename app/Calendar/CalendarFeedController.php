@@ -35,12 +35,12 @@ final class CalendarFeedController
             throw Refusal::conflict('You have '.self::MOST_FEEDS.' calendar addresses. Give one up first.');
         }
 
-        return new JsonResponse(CalendarFeed::open($person, $given['whole_yard'], (int) $given['remind_days'])->toRecord(), 201);
+        return new JsonResponse(CalendarFeed::open($person, (bool) $given['whole_yard'], (int) $given['remind_days'])->toRecord(), 201);
     }
 
-    public function destroy(Request $request, int $feed): Response
+    public function destroy(Request $request, CalendarFeed $feed): Response
     {
-        CalendarFeed::query()->where('person_id', $this->person($request)->id)->findOrFail($feed)->delete();
+        CalendarFeed::query()->where('person_id', $this->person($request)->id)->findOrFail($feed->id)->delete();
 
         return new Response('', 204);
     }
@@ -50,7 +50,8 @@ final class CalendarFeedController
         $feed = CalendarFeed::byToken($token) ?? abort(404);
         CalendarEvent::bringUpToDate($yard);
         $events = CalendarEvent::query()->orderBy('day')->orderBy('id');
-        if (! $feed->whole_yard && $feed->person->role === Role::Operator && ! $feed->person->may_use_all_machines) {
+        // Whatever its owner was when the address was opened, it tells what they may see now.
+        if ($feed->person->role === Role::Operator && ! $feed->person->may_use_all_machines) {
             $events->whereIn('machine_id', $feed->person->machines()->select('machines.id'));
         }
 

@@ -7,7 +7,9 @@ namespace App\Contract;
 use App\People\Person;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -18,13 +20,16 @@ final class KeepOnce
 {
     private const LONGEST_KEY = 100;
 
+    /** Where several requests under one key were refused, the database may make them wait for each other in a ring. */
+    private const ATTEMPTS = 8;
+
     private const DAYS_KEPT = 30;
 
     /** One new key in so many clears away the old ones. */
     private const CLEARED_EVERY = 500;
 
     /** @param  \Closure(Request): Response  $next */
-    public function handle(Request $request, \Closure $next): Response
+    public function handle(Request $request, \Closure $next, ?string $secret = null): Response
     {
         $key = $request->header('Idempotency-Key');
         if ($key !== null && ($key === '' || strlen($key) > self::LONGEST_KEY)) {
@@ -32,7 +37,7 @@ final class KeepOnce
         }
         $response = null;
         try {
-            return DB::transaction(function () use ($request, $next, $key, &$response): Response {
+            return DB::transaction(function () use ($request, $next, $key, $secret, &$response): Response {
                 $kept = $key === null ? null : $this->claim($request, $key);
                 if ($kept instanceof Response) {
                     return $kept;
@@ -42,11 +47,11 @@ final class KeepOnce
                     throw new RolledBack;
                 }
                 if ($key !== null) {
-                    $this->keep($request, $key, $response);
+                    $this->keep($request, $key, $response, $secret === null);
                 }
 
                 return $response;
-            }, attempts: 3);
+            }, attempts: self::ATTEMPTS);
         } catch (RolledBack) {
             return $response;
         }
@@ -56,8 +61,9 @@ final class KeepOnce
     private function claim(Request $request, string $key): ?Response
     {
         $row = ['person_id' => $this->personId($request), 'key' => $key];
-        $fingerprint = hash('sha256', $request->method().' '.$request->path()."\n".$request->getContent());
-        if (DB::table('idempotency_keys')->insertOrIgnore([...$row, 'fingerprint' => $fingerprint, 'created_at' => now()]) === 1) {
+        $fingerprint = self::fingerprint($request);
+        // Unlike `insert ignore`, this locks a row that is there already for writing at once, so that twins queue instead of barring each other.
+        if (DB::affectingStatement('insert into idempotency_keys (person_id, `key`, fingerprint, created_at) values (?, ?, ?, ?) on duplicate key update created_at = created_at', [...array_values($row), $fingerprint, now()]) === 1) {
             if (random_int(1, self::CLEARED_EVERY) === 1) {
                 DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
             }
@@ -69,14 +75,32 @@ final class KeepOnce
             throw new Refusal(new Problem(422, 'key-reused', 'The key was used before', 'This Idempotency-Key belongs to another request. Use a new one.'));
         }
 
+        if ($kept->body === null) {
+            throw Refusal::conflict('This was done already under that key. What it gave out was shown once and is not kept.');
+        }
+
         return new JsonResponse($kept->body, $kept->status, array_filter(['ETag' => $kept->etag, 'Idempotent-Replay' => 'true']), json: true);
     }
 
-    private function keep(Request $request, string $key, Response $response): void
+    /** What a request says, to the last byte of its files. */
+    private static function fingerprint(Request $request): string
+    {
+        $parts = [$request->method().' '.$request->path(), $request->getContent()];
+        if ($request->files->count() > 0) {
+            $parts[] = json_encode($request->request->all(), JSON_THROW_ON_ERROR);
+            foreach (Arr::dot($request->files->all()) as $name => $file) {
+                $parts[] = $name.' '.($file instanceof UploadedFile && $file->isValid() ? hash_file('sha256', $file->getPathname()) : '');
+            }
+        }
+
+        return hash('sha256', implode("\n", $parts));
+    }
+
+    private function keep(Request $request, string $key, Response $response, bool $withBody): void
     {
         DB::table('idempotency_keys')->where(['person_id' => $this->personId($request), 'key' => $key])->update([
             'status' => $response->getStatusCode(),
-            'body' => $response->getContent() ?: '{}',
+            'body' => $withBody ? $response->getContent() ?: '{}' : null,
             'etag' => $response->headers->get('ETag'),
         ]);
     }

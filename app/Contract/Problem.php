@@ -10,8 +10,8 @@ use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Contracts\Support\Responsable;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
@@ -45,8 +45,9 @@ final readonly class Problem implements Responsable
             $thrown instanceof AuthenticationException => new self(401, 'not-signed-in', 'Not signed in', 'Sign in first; what you typed is kept.'),
             $thrown instanceof AuthorizationException => new self(403, 'not-allowed', 'Not yours to do', 'Your role does not allow this. Ask a keeper.'),
             $thrown instanceof ModelNotFoundException => new self(404, 'not-found', 'Not found', 'There is no such thing in this yard.'),
-            $thrown instanceof TokenMismatchException => self::sessionEnded(),
             $thrown instanceof HttpExceptionInterface => self::fromHttp($thrown),
+            $thrown instanceof UniqueConstraintViolationException => new self(409, 'conflict', 'Not as things stand', 'Somebody wrote the same a moment ago. Load the page again.'),
+            ($busy = Unavailable::because($thrown)) !== null => new self(503, 'unavailable', 'Not just now', $busy, headers: ['Retry-After' => (string) Unavailable::SECONDS]),
             default => new self(500, 'our-fault', 'Something broke here', 'This is a fault of the program and has been written to its log. Nothing was saved.'),
         };
     }
@@ -78,14 +79,8 @@ final readonly class Problem implements Responsable
             404 => new self(404, 'not-found', 'Not found', 'There is no such thing in this yard.'),
             405 => new self(405, 'wrong-method', 'Not done that way', 'This address does not take that kind of request.', headers: $headers),
             413 => new self(413, 'too-large', 'Too large', 'That is larger than this address takes.'),
-            419 => self::sessionEnded(),
             429 => new self(429, 'too-often', 'Too many tries', sprintf('Wait %s seconds and try again.', $headers['Retry-After'] ?? 'a few'), headers: $headers),
             default => new self($thrown->getStatusCode(), 'refused', 'Refused', 'The request cannot be carried out as it stands.'),
         };
-    }
-
-    private static function sessionEnded(): self
-    {
-        return new self(419, 'session-ended', 'The session has ended', 'Load the page again; what you typed is kept.');
     }
 }

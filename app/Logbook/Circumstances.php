@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Contract\Device;
 use App\People\Person;
 use App\Yard\Yard;
 use Illuminate\Http\Request;
@@ -28,7 +29,7 @@ final readonly class Circumstances
         return new self(
             by: $person,
             when: When::read($at ?? $request->input('at'), app(Yard::class)),
-            device: mb_substr((string) $request->header('Jardinier-Device'), 0, 60) ?: null,
+            device: Device::of($request),
             note: $request->input('note'),
             confirmedBecause: $request->input('confirmed_because'),
         );

@@ -33,6 +33,12 @@ enum EntryKind: string
         return in_array($this, [self::Round, self::Found, self::Mended, self::Service], true);
     }
 
+    /** Whether only keepers and mechanics write such an entry. */
+    public function isOfService(): bool
+    {
+        return in_array($this, [self::MachineAdded, self::Service, self::MeterReplaced, self::Lifted, self::RuleChanged, self::Skipped, self::ReminderSet, self::Mended], true);
+    }
+
     /** Whether an entry of this kind can be struck; what changed a record is put right by changing the record again. */
     public function canBeStruck(): bool
     {

@@ -6,7 +6,7 @@ namespace App\Logbook;
 
 use App\People\Person;
 
-/** Keepers and mechanics strike any entry; operators their own. */
+/** Keepers and mechanics strike any entry; operators their own, of kinds and on machines that they may still write. */
 final class EntryPolicy
 {
     public function viewAny(Person $person): bool
@@ -16,6 +16,6 @@ final class EntryPolicy
 
     public function strike(Person $person, Entry $entry): bool
     {
-        return $person->role->mayService() || ($person->role->mayWrite() && $entry->person_id === $person->id);
+        return $person->role->mayService() || ($entry->person_id === $person->id && ! $entry->kind->isOfService() && $person->mayUse($entry->machine));
     }
 }

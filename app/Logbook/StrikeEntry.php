@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\People\Person;
 use App\Walkaround\WalkLine;
@@ -11,6 +12,7 @@ use App\Yard\ClassSeason;
 use App\Yard\Meter;
 use App\Yard\WeeklyReadings;
 use App\Yard\Yard;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Strikes an entry: it stays readable, and nothing follows from it any more. */
 final readonly class StrikeEntry
@@ -38,10 +40,15 @@ final readonly class StrikeEntry
         if ($entry->kind === EntryKind::MeterReplaced) {
             $this->takeMeterOff($entry);
         }
+        $standDowns = $this->standDownsOf($entry);
+        if (! $by->role->mayService() && $standDowns->exists()) {
+            throw new Refusal(new Problem(403, 'not-allowed', 'Not yours to do', 'This stood the machine down. Only a keeper or mechanic lifts that.'));
+        }
         $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
         $entry->update($strike);
         $entry->parts()->whereNull('struck_at')->update($strike);
         if ($entry->kind->isOfWalk()) {
+            $standDowns->update($strike);
             $this->strikeWalk($entry, $strike);
         }
         foreach ([$entry, ...$entry->parts()->get()] as $struck) {
@@ -52,14 +59,20 @@ final readonly class StrikeEntry
         }
     }
 
+    /** @return Builder<Entry> what keeps people off the machine because of this entry: itself, or what was seen in its walk */
+    private function standDownsOf(Entry $entry): Builder
+    {
+        return Entry::query()->where(['machine_id' => $entry->machine_id, 'kind' => EntryKind::StoodDown])->whereNull('struck_at')
+            ->where(fn ($standDowns) => $standDowns->where('id', $entry->id)->orWhereIn('detail->observation', $entry->observations()->pluck('uuid')));
+    }
+
     /**
-     * What was seen and greased, and the stand-downs that followed from it.
+     * What was seen and greased.
      *
      * @param  array<string, mixed>  $strike
      */
     private function strikeWalk(Entry $entry, array $strike): void
     {
-        $entry->machine->entries()->where('kind', EntryKind::StoodDown)->whereNull('struck_at')->whereIn('detail->observation', $entry->observations()->pluck('uuid'))->update($strike);
         foreach ([$entry->observations(), $entry->greaseTicks()] as $ofWalk) {
             $ofWalk->whereNull('struck_at')->update(['struck_at' => $strike['struck_at']]);
         }

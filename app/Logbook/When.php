@@ -15,6 +15,8 @@ final readonly class When
     private function __construct(
         public CarbonImmutable $at,
         public bool $dayOnly,
+        /** Why it may have been at another time. */
+        public ?string $doubt = null,
     ) {
     }
 
@@ -36,6 +38,11 @@ final readonly class When
         }
 
         return new self($at, $dayOnly);
+    }
+
+    public function doubted(string $why): self
+    {
+        return new self($this->at, $this->dayOnly, $why);
     }
 
     public static function rule(): ValidationRule

@@ -20,10 +20,12 @@ use Laravel\Sanctum\HasApiTokens;
  * @property Role $role
  * @property bool $may_use_all_machines
  * @property bool $active
+ * @property int $epoch counts on whenever all that let the person in ends at once
  * @property int $version
  */
 final class Person extends User
 {
+    /** @use HasApiTokens<\Laravel\Sanctum\PersonalAccessToken> */
     use HasApiTokens, Versioned;
 
     protected $table = 'people';
@@ -32,7 +34,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $attributes = ['version' => 1, 'active' => true, 'may_use_all_machines' => true];
+    protected $attributes = ['version' => 1, 'active' => true, 'may_use_all_machines' => true, 'epoch' => 1];
 
     protected function casts(): array
     {
@@ -43,6 +45,22 @@ final class Person extends User
     public function machines(): BelongsToMany
     {
         return $this->belongsToMany(Machine::class, 'machine_operator');
+    }
+
+    /** What a session is given at sign-in; it holds as long as the epoch does. */
+    public function getAuthIdentifier(): string
+    {
+        return "{$this->id} {$this->epoch}";
+    }
+
+    /** Ends every session, token and calendar address of this person; to be saved by the caller. */
+    public function endAccess(): static
+    {
+        $this->epoch++;
+        $this->tokens()->delete();
+        event(new AccessEnded($this));
+
+        return $this;
     }
 
     public function mayUse(Machine $machine): bool

@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Contract\Refusal;
+use App\Yard\Yard;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Rules\Password;
 
 /** The yard's accounts, kept by its keepers. */
 final class PersonController
 {
+    /** At one's present password, within a minute. */
+    private const TRIES = 5;
+
     public function index(): JsonResponse
     {
         return new JsonResponse(['data' => Person::query()->with('machines:id')->orderBy('name')->get()->map->toAccount()->all(), 'next_cursor' => null]);
@@ -20,8 +25,8 @@ final class PersonController
 
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate($this->rules(null));
-        $person = Person::query()->create([...$this->columns($given), 'password' => $given['password']]);
+        $given = $request->validate($this->rules(null, $request->input('sign_in_name')));
+        $person = $this->orNameTaken(fn (): Person => Person::query()->create([...$this->columns($given), 'password' => $given['password']]));
         $person->machines()->sync($given['machine_ids'] ?? []);
 
         return $person->respond($person->load('machines:id')->toAccount(), 201);
@@ -29,43 +34,63 @@ final class PersonController
 
     public function update(Request $request, Person $person): JsonResponse
     {
-        $given = $request->validate($this->rules($person));
-        $changed = $person->changeAsSeen($request, function (Person $current) use ($given): void {
+        $given = $request->validate($this->rules($person, $request->input('sign_in_name')));
+        $changed = $this->orNameTaken(fn (): Person => $person->changeAsSeen($request, function (Person $current) use ($given): void {
             $current->fill($this->columns($given));
             if (isset($given['password'])) {
                 $current->password = $given['password'];
             }
-            if ($current->isDirty(['role', 'active']) && $current->getOriginal('role') === Role::Keeper && ! $this->hasOtherKeeper($current)) {
-                throw Refusal::field($current->isDirty('role') ? 'role' : 'active', 'The yard needs a keeper. Make somebody else one first.');
+            if ($current->isDirty(['role', 'active'])) {
+                $this->refuseWithoutKeeper($current);
             }
-            if (! $current->active) {
-                $current->tokens()->delete();
+            if ($current->isDirty(['role', 'active', 'password'])) {
+                $current->endAccess();
             }
             if (isset($given['machine_ids'])) {
                 $current->machines()->sync($given['machine_ids']);
             }
-        }, fn (Person $current): array => $current->toAccount());
+        }, fn (Person $current): array => $current->toAccount()));
 
         return $changed->respond($changed->load('machines:id')->toAccount());
     }
 
     /** Anybody changes their own password, knowing the present one. */
-    public function changePassword(Request $request): JsonResponse
+    public function changePassword(Request $request, FewTries $tries): JsonResponse
     {
-        $given = $request->validate([
-            'present' => ['required', 'string', 'max:200', 'current_password:web'],
-            'password' => ['required', 'string', 'max:200', Password::min(10)],
-        ]);
         $person = $request->user();
         assert($person instanceof Person);
-        $person->update(['password' => $given['password']]);
+        $tries->count("password:{$person->id}", self::TRIES);
+        $given = $request->validate([
+            'present' => ['required', 'string', 'max:200', 'current_password:web'],
+            'password' => NewPassword::rules($person->sign_in_name),
+        ]);
+        $person->fill(['password' => $given['password']])->endAccess()->save();
+        // Every other session has ended with the old password; this one goes on.
+        Auth::guard('web')->login($person);
+        $request->session()->regenerate();
+        $tries->forget("password:{$person->id}");
 
         return new JsonResponse($person->toAccount());
     }
 
-    private function hasOtherKeeper(Person $person): bool
+    /** The yard's own row is locked, so that two keepers who demote each other do it one after the other. */
+    private function refuseWithoutKeeper(Person $changed): void
     {
-        return Person::query()->whereKeyNot($person->id)->where(['role' => Role::Keeper, 'active' => true])->exists();
+        Yard::query()->lockForUpdate()->firstOrFail();
+        $others = Person::query()->whereKeyNot($changed->id)->where(['role' => Role::Keeper, 'active' => true]);
+        if (($changed->role !== Role::Keeper || ! $changed->active) && $others->doesntExist()) {
+            throw Refusal::field($changed->isDirty('role') ? 'role' : 'active', 'The yard needs a keeper. Make somebody else one first.');
+        }
+    }
+
+    /** @param  \Closure(): Person  $write */
+    private function orNameTaken(\Closure $write): Person
+    {
+        try {
+            return $write();
+        } catch (UniqueConstraintViolationException) {
+            throw Refusal::field('sign_in_name', 'That name is taken.');
+        }
     }
 
     /**
@@ -80,18 +105,18 @@ final class PersonController
     }
 
     /** @return array<string, list<mixed>> */
-    private function rules(?Person $person): array
+    private function rules(?Person $person, mixed $signInName): array
     {
         $needed = $person === null ? ['required'] : ['sometimes', 'required'];
 
         return [
             'name' => [...$needed, 'string', 'max:80'],
             'sign_in_name' => [...$needed, 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u', Rule::unique('people', 'sign_in_name')->ignore($person)],
-            'password' => [...$needed, 'string', 'max:200', Password::min(10)],
+            'password' => [...$person === null ? [] : ['sometimes'], ...NewPassword::rules(is_string($signInName) ? $signInName : (string) $person?->sign_in_name)],
             'role' => [...$needed, Rule::enum(Role::class)],
             'active' => ['sometimes', 'boolean'],
             'may_use_all_machines' => ['sometimes', 'boolean'],
-            'machine_ids' => ['sometimes', 'array'],
+            'machine_ids' => ['sometimes', 'array', 'max:2000'],
             'machine_ids.*' => ['integer', 'exists:machines,id'],
         ];
     }

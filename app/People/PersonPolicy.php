@@ -12,6 +12,12 @@ final class PersonPolicy
         return $person->role === Role::Keeper;
     }
 
+    /** One's own password, sessions, tokens and calendar addresses. */
+    public function keepOwn(Person $person): bool
+    {
+        return true;
+    }
+
     public function beSignedIn(Person $person): bool
     {
         return true;

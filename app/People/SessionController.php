@@ -4,23 +4,21 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\Yard\Yard;
+use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\RateLimiter;
-use Illuminate\Validation\Rules\Password;
+use Illuminate\Support\Str;
 
 /** Signing in and out, and the first keeper of a new yard. */
 final class SessionController
 {
     private const TRIES_A_NAME = 5;
-
-    private const TRIES_AN_ADDRESS = 30;
 
     public function show(Request $request): JsonResponse
     {
@@ -33,32 +31,40 @@ final class SessionController
         ]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Request $request, FewTries $tries, Hasher $hasher): JsonResponse
     {
         $given = $request->validate(['sign_in_name' => ['required', 'string', 'max:40'], 'password' => ['required', 'string', 'max:200']]);
         $name = mb_strtolower(trim($given['sign_in_name']));
-        $limits = ["sign-in:{$name}|{$request->ip()}" => self::TRIES_A_NAME, "sign-in:{$request->ip()}" => self::TRIES_AN_ADDRESS];
-        foreach ($limits as $limit => $tries) {
-            if (RateLimiter::tooManyAttempts($limit, $tries)) {
-                $wait = RateLimiter::availableIn($limit);
-                throw new Refusal(new Problem(429, 'too-often', 'Too many tries', "Wait {$wait} seconds and try again.", headers: ['Retry-After' => (string) $wait]));
-            }
-            RateLimiter::hit($limit);
-        }
-        if (! Auth::guard('web')->attempt(['sign_in_name' => $name, 'password' => $given['password'], 'active' => true])) {
+        $tries->count("sign-in:{$name}|{$request->ip()}", self::TRIES_A_NAME);
+        $person = Person::query()->where(['sign_in_name' => $name, 'active' => true])->first();
+        // A name that nobody has is as much work as one that somebody has, so that the time taken tells neither.
+        if (! $hasher->check($given['password'], $person->password ?? $this->nobodysPassword($hasher)) || $person === null) {
             throw Refusal::field('password', 'That name and password do not belong together.');
         }
-        RateLimiter::clear("sign-in:{$name}|{$request->ip()}");
-        $request->session()->regenerate();
+        if ($hasher->needsRehash($person->password)) {
+            $person->update(['password' => $given['password']]);
+        }
+        $tries->forget("sign-in:{$name}|{$request->ip()}");
+        $this->signIn($request, $person);
 
         return $this->show($request);
+    }
+
+    private function nobodysPassword(Hasher $hasher): string
+    {
+        return Cache::rememberForever('nobodys-password', fn (): string => $hasher->make(Str::random()));
+    }
+
+    private function signIn(Request $request, Person $person): void
+    {
+        Auth::guard('web')->login($person);
+        $request->session()->regenerate();
     }
 
     public function destroy(Request $request): Response
     {
         Auth::guard('web')->logout();
         $request->session()->invalidate();
-        $request->session()->regenerateToken();
 
         return new Response(status: 204);
     }
@@ -72,18 +78,20 @@ final class SessionController
             'distance_unit' => ['required', 'in:km,mi'],
             'name' => ['required', 'string', 'max:80'],
             'sign_in_name' => ['required', 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u'],
-            'password' => ['required', 'string', 'max:200', Password::min(10)],
+            'password' => NewPassword::rules((string) $request->string('sign_in_name')),
         ]);
         $keeper = DB::transaction(function () use ($given): Person {
-            if (Person::query()->lockForUpdate()->exists()) {
+            // The yard's one row lets only one first keeper through at a time.
+            Yard::query()->insertOrIgnore(['id' => 1, 'name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
+            $yard = Yard::query()->lockForUpdate()->findOrFail(1);
+            if (Person::query()->exists()) {
                 throw Refusal::conflict('This yard has its keeper already. Sign in instead.');
             }
-            Yard::query()->updateOrCreate(['id' => 1], ['name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
+            $yard->update(['name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
 
             return Person::query()->create(['name' => $given['name'], 'sign_in_name' => mb_strtolower($given['sign_in_name']), 'password' => $given['password'], 'role' => Role::Keeper]);
         });
-        Auth::guard('web')->login($keeper);
-        $request->session()->regenerate();
+        $this->signIn($request, $keeper);
 
         return new JsonResponse(['yard' => $given['yard'], 'first_visit' => false, 'person' => $keeper->toAccount()], 201);
     }

@@ -6,19 +6,17 @@ namespace App\People;
 
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
-use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Request;
 use Illuminate\Pipeline\Pipeline;
-use Illuminate\Session\Middleware\StartSession;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * People come with a session cookie, and their writes carry its anti-forgery token. Programs come with a bearer token, which no other site can
- * make a browser send, and get no session.
+ * People come with a session cookie, and write from the yard's own pages. Programs come with a bearer token, which no other site can make a browser send,
+ * and get no session.
  */
 final readonly class SessionOrToken
 {
-    private const SESSION = [EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ValidateCsrfToken::class];
+    private const SESSION = [SameOrigin::class, EncryptCookies::class, AddQueuedCookiesToResponse::class, PersonalSession::class];
 
     public function __construct(private Pipeline $pipeline)
     {
@@ -27,7 +25,7 @@ final readonly class SessionOrToken
     /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next): Response
     {
-        if ($request->bearerToken() !== null) {
+        if ($request->bearerToken() !== null && ! $request->is('api/session', 'api/first-keeper')) {
             return $next($request);
         }
 

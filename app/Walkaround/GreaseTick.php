@@ -24,6 +24,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class GreaseTick extends Model
 {
+    /** By these a stroke count is known to stand for another: who, at which point, in which round. */
+    public const SAID_OF = ['person_id', 'grease_point_id', 'entry_id'];
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -27,15 +27,23 @@ final class KeepPhoto
 
     private const QUALITY = 82;
 
-    /** @throws Refusal if it is no picture of a kind taken here, or too large */
+    /**
+     * The machine's row must be locked by the caller.
+     *
+     * @throws Refusal if nothing was seen there that it could show, or it is no picture of a kind taken here, or too large
+     */
     public function __invoke(Machine $machine, string $uuid, string $observation, UploadedFile $file, Person $by): Photo
     {
+        [$uuid, $observation] = [strtolower($uuid), strtolower($observation)];
         $kept = Photo::query()->where('uuid', $uuid)->first();
         if ($kept !== null) {
             return $kept->observation === $observation && $kept->person_id === $by->id ? $kept : throw Refusal::field('id', 'This id belongs to another picture.');
         }
+        if (Observation::query()->where(['uuid' => $observation, 'machine_id' => $machine->id])->doesntExist()) {
+            throw Refusal::field('observation', "Nothing of that kind was seen on {$machine->name}.");
+        }
         $picture = $this->read($file->getPathname());
-        $photo = new Photo(['uuid' => strtolower($uuid), 'machine_id' => $machine->id, 'observation' => strtolower($observation), 'person_id' => $by->id, 'width' => $picture->width(), 'height' => $picture->height(), 'created_at' => now()]);
+        $photo = new Photo(['uuid' => $uuid, 'machine_id' => $machine->id, 'observation' => $observation, 'person_id' => $by->id, 'width' => $picture->width(), 'height' => $picture->height(), 'created_at' => now()]);
         $photo->bytes = $this->write($picture, $photo->path());
         $photo->save();
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Contract\Device;
 use App\People\Person;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -12,10 +13,7 @@ use Illuminate\Http\Request;
 final readonly class NoteController
 {
     /** Notes in one sending. */
-    private const MOST = 200;
-
-    /** A clock is put right where it is off by more seconds than a request takes. */
-    private const OFF = 60;
+    public const MOST = 100;
 
     public function __construct(private WriteNotes $writeNotes)
     {
@@ -34,13 +32,29 @@ final readonly class NoteController
         ]);
         $person = $request->user();
         assert($person instanceof Person);
-        $behind = isset($given['sent_at']) ? (int) round(now()->getTimestamp() - (new \DateTimeImmutable($given['sent_at']))->getTimestamp()) : 0;
 
         return new JsonResponse(['results' => ($this->writeNotes)(
             $person,
-            array_values($request->input('notes')),
-            mb_substr((string) $request->header('Jardinier-Device'), 0, 60) ?: null,
-            abs($behind) > self::OFF ? $behind : 0,
+            array_map(self::lowerIds(...), array_values($request->input('notes'))),
+            Device::of($request),
+            NoteClock::behind($given['sent_at'] ?? null),
         )]);
+    }
+
+    /**
+     * Ids are the same in capitals.
+     *
+     * @param  array<string, mixed>  $note
+     * @return array<string, mixed>
+     */
+    private static function lowerIds(array $note): array
+    {
+        foreach (['id', 'replaces'] as $name) {
+            if (is_string($note[$name] ?? null)) {
+                $note[$name] = strtolower($note[$name]);
+            }
+        }
+
+        return $note;
     }
 }

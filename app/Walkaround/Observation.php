@@ -42,6 +42,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Observation extends Model
 {
+    /** By these a look is known to stand for another: who, of what, in which round. */
+    public const SAID_OF = ['person_id', 'machine_id', 'subject', 'round_id'];
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -24,7 +24,7 @@ final readonly class PhotoController
             ['photo.required' => 'The picture is missing, or larger than is taken here.', 'photo.file' => 'The picture did not arrive whole.', 'photo.max' => 'A picture has at most '.(KeepPhoto::MOST_KILOBYTES / 1024).' MB.']);
         $person = $request->user();
         assert($person instanceof Person && $given['photo'] instanceof UploadedFile);
-        $photo = ($this->keepPhoto)($machine, $given['id'], $given['observation'], $given['photo'], $person);
+        $photo = ($this->keepPhoto)(Machine::lockForWriting($machine->id), $given['id'], $given['observation'], $given['photo'], $person);
 
         return new JsonResponse($photo->only('uuid', 'observation', 'width', 'height', 'bytes'), 201);
     }
@@ -33,6 +33,6 @@ final readonly class PhotoController
     {
         abort_unless(is_file($photo->path()), 404);
 
-        return response()->file($photo->path(), ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Disposition' => 'inline; filename="photo.jpg"']);
+        return (new BinaryFileResponse($photo->path(), 200, ['Content-Type' => 'image/jpeg', 'Content-Disposition' => 'inline; filename="photo.jpg"'], public: false))->setMaxAge(31_536_000)->setImmutable();
     }
 }

@@ -48,8 +48,8 @@ final readonly class WriteNote
      */
     public function __invoke(Machine $machine, array $note, Person $by, When $when, ?string $device, Touched $touched): array
     {
-        self::check($note, ['note' => ['nullable', 'string', 'max:1000'], 'confirmed_because' => ['nullable', 'string', 'max:500']]);
-        $circumstances = new Circumstances($by, $when, $device, $note['note'] ?? null, $note['confirmed_because'] ?? null);
+        self::check($note, ['note' => ['nullable', 'string', 'max:900'], 'confirmed_because' => ['nullable', 'string', 'max:500']]);
+        $circumstances = new Circumstances($by, $when, $device, implode(' ', array_filter([$note['note'] ?? null, $when->doubt])) ?: null, $note['confirmed_because'] ?? null);
 
         return match ($note['kind']) {
             'reading' => $this->reading($machine, $note, $circumstances, $touched),
@@ -186,7 +186,7 @@ final readonly class WriteNote
         self::check($note, ['round.kind' => ['required', Rule::enum(RoundKind::class)], 'round.started_at' => ['required', When::rule()]]);
         // The device's clock is put right by as much as the note's own.
         $started = CarbonImmutable::parse($note['round']['started_at'])->addSeconds($circumstances->when->at->diffInSeconds(CarbonImmutable::parse($note['at'])) * -1)->utc()->startOfSecond();
-        $started = $started->min($circumstances->when->at);
+        $started = $started->min($circumstances->when->at)->max($circumstances->when->at->subDay());
         $day = $this->yard->dayOf($started)->format('Y-m-d');
         $round = Round::query()->where(['machine_id' => $machine->id, 'day' => $day, 'kind' => $note['round']['kind']])->whereHas('entry', fn ($entry) => $entry->whereNull('struck_at'))->with('entry')->first();
         if ($round === null) {
@@ -206,13 +206,17 @@ final readonly class WriteNote
     /** What a person says again stands for what they said before, in whichever order the two arrive. */
     private function save(Observation|GreaseTick $said): void
     {
-        $kind = $said::query();
-        if ($kind->clone()->where('replaces', $said->uuid)->where('person_id', $said->person_id)->exists()) {
+        $same = $said::query()->where($said->only($said::SAID_OF));
+        $replaced = $said::query()->where('uuid', $said->replaces)->first();
+        if ($said->replaces !== null && $replaced !== null && $same->clone()->whereKey($replaced->getKey())->doesntExist()) {
+            throw Refusal::field('replaces', 'Only what you said of the same thing in the same round can be said otherwise.');
+        }
+        if ($same->clone()->where('replaces', $said->uuid)->exists()) {
             $said->struck_at = CarbonImmutable::now();
         }
         $said->save();
-        if ($said->replaces !== null) {
-            $kind->clone()->where('uuid', $said->replaces)->where('person_id', $said->person_id)->where('machine_id', $said->machine_id)->update(['struck_at' => now()]);
+        if ($replaced !== null) {
+            $replaced->update(['struck_at' => now()]);
             Entry::query()->where('machine_id', $said->machine_id)->where('kind', EntryKind::StoodDown)->where('detail->observation', $said->replaces)->whereNull('struck_at')
                 ->update(['struck_at' => now(), 'struck_by_id' => $said->person_id, 'struck_because' => 'Said otherwise in the same round.']);
         }

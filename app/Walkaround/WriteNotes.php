@@ -6,7 +6,7 @@ namespace App\Walkaround;
 
 use App\Contract\Problem;
 use App\Contract\Refusal;
-use App\Logbook\When;
+use App\Contract\Unavailable;
 use App\People\Person;
 use App\Yard\Machine;
 use App\Yard\Yard;
@@ -92,7 +92,7 @@ final readonly class WriteNotes
                     throw Refusal::conflict("{$machine->name} is out of the yard.");
                 }
                 Gate::forUser($by)->authorize($note['kind'] === 'mended' ? 'service' : 'log', $machine);
-                $result = ($this->writeNote)($machine, $note, $by, $this->when($note['at'], $behind), $device, $touched);
+                $result = ($this->writeNote)($machine, $note, $by, NoteClock::when($note['at'], $behind, $this->yard), $device, $touched);
                 DB::table('sent_notes')->insert(['uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint, 'result' => json_encode((object) $result, JSON_THROW_ON_ERROR), 'created_at' => now()]);
 
                 return $result;
@@ -102,15 +102,17 @@ final readonly class WriteNotes
             return ['status' => 'already'];
         } catch (Refusal|ValidationException|BadInput|AuthorizationException $refusal) {
             return self::refused(Problem::from($refusal));
+        } catch (\Throwable $fault) {
+            if (Unavailable::because($fault) !== null) {
+                throw $fault;
+            }
+            // A fault of the program in one note must not keep the others on the phone.
+            report($fault);
+
+            return self::refused(Problem::from($fault));
         }
 
         return ['status' => 'written', ...$result];
-    }
-
-    /** What a clock that runs ahead or behind wrote, by our own. */
-    private function when(string $at, int $behind): When
-    {
-        return When::read((new \DateTimeImmutable($at))->modify("{$behind} seconds")->format('Y-m-d\TH:i:sP'), $this->yard);
     }
 
     /** @return array{status: string, problem: array<string, mixed>} */

@@ -18,8 +18,8 @@ return new class extends Migration
             $table->string('role', 12);
             $table->boolean('may_use_all_machines')->default(true);
             $table->boolean('active')->default(true);
+            $table->unsignedInteger('epoch')->default(1)->comment('counts on whenever all that let the person in ends at once');
             $table->unsignedInteger('version')->default(1);
-            $table->rememberToken();
             $table->timestamps();
         });
 
@@ -37,7 +37,7 @@ return new class extends Migration
         Schema::create('idempotency_keys', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('person_id')->constrained('people')->cascadeOnDelete();
-            $table->string('key', 100);
+            $table->string('key', 100)->collation('utf8mb4_bin');
             $table->char('fingerprint', 64);
             $table->unsignedSmallInteger('status')->nullable();
             $table->mediumText('body')->nullable();

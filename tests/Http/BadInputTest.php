@@ -68,10 +68,10 @@ final class BadInputTest extends TestCase
         $machine = $this->machine();
         $this->getJson('/api/machines/999999')->assertNotFound()->assertJson(['type' => '/problems/not-found']);
         $this->getJson('/api/unknown/place')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json');
-        $this->getJson('/api/machines?cursor=%00rubbish')->assertOk();
+        $this->getJson('/api/machines?cursor=%00rubbish')->assertUnprocessable();
         $this->getJson('/api/machines?limit=100000')->assertUnprocessable();
         $broken = $this->call('POST', "/api/machines/{$machine}/readings", server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: '{"value": ');
-        self::assertSame(422, $broken->getStatusCode());
+        self::assertSame(400, $broken->getStatusCode());
         self::assertStringNotContainsString('.php', (string) $broken->getContent());
         $this->log($machine, '1', ['at' => 'last tuesday'])->assertJsonPath('errors.at.0', 'A day is written like 2026-05-14.');
         $this->log($machine, '1', ['meter' => 'distance'])->assertJsonPath('errors.value.0', 'Heron has no odometer.');

@@ -67,7 +67,7 @@ final class PeopleTest extends TestCase
     public function test_tokens_are_listed_without_their_secret(): void
     {
         $this->as(Role::Mechanic);
-        $secret = $this->postJson('/api/tokens', ['name' => 'Gateway'])->json('token');
+        $secret = $this->postJson('/api/tokens', ['name' => 'Gateway', 'abilities' => ['read'], 'days' => 30])->json('token');
         $list = $this->getJson('/api/tokens')->assertJsonPath('data.0.name', 'Gateway');
 
         self::assertStringNotContainsString((string) $secret, (string) $list->getContent());

@@ -36,8 +36,8 @@ final class PhotosTest extends WalkTestCase
         $look = $this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'watch']);
         $uuid = (string) Str::uuid();
         $jpeg = $this->jpeg(2400, 1200, comment: 'N 51.5 W 0.1 secret place');
-        $this->upload($machine, $uuid, $look['id'], $jpeg)->assertCreated()->assertJson(['width' => 1600, 'height' => 800]);
         $this->send([$look]);
+        $this->upload($machine, $uuid, $look['id'], $jpeg)->assertCreated()->assertJson(['width' => 1600, 'height' => 800]);
 
         $path = Photo::query()->firstOrFail()->path();
         self::assertStringStartsNotWith(public_path(), $path);
@@ -45,6 +45,7 @@ final class PhotosTest extends WalkTestCase
         self::assertStringNotContainsString('secret place', (string) file_get_contents($path));
         self::assertSame([$uuid], $this->getJson("/api/machines/{$machine}/walk")->json('findings.0.photos'));
         $shown = $this->get("/api/photos/{$uuid}")->assertOk();
+        self::assertSame('immutable, max-age=31536000, private', $shown->headers->get('Cache-Control'));
         self::assertSame(['image/jpeg', 'nosniff'], [$shown->headers->get('Content-Type'), $shown->headers->get('X-Content-Type-Options')]);
     }
 
@@ -62,7 +63,7 @@ final class PhotosTest extends WalkTestCase
         $exif = "\xFF\xE1".pack('n', 8 + strlen($tiff))."Exif\0\0{$tiff}";
         $machine = $this->machine();
         $uuid = (string) Str::uuid();
-        $this->upload($machine, $uuid, (string) Str::uuid(), $this->file(substr($jpeg, 0, 2).$exif.substr($jpeg, 2)))->assertCreated();
+        $this->upload($machine, $uuid, $this->seen($machine), $this->file(substr($jpeg, 0, 2).$exif.substr($jpeg, 2)))->assertCreated();
         $seen = imagecreatefromstring((string) file_get_contents(Photo::query()->where('uuid', $uuid)->firstOrFail()->path()));
         assert($seen !== false);
 
@@ -95,9 +96,9 @@ final class PhotosTest extends WalkTestCase
     public function test_the_same_picture_sent_twice_is_kept_once_and_its_id_is_its_own(): void
     {
         $machine = $this->machine();
-        [$uuid, $look] = [(string) Str::uuid(), (string) Str::uuid()];
+        [$uuid, $look] = [(string) Str::uuid(), $this->seen($machine)];
         $this->upload($machine, $uuid, $look, $this->jpeg(40, 30))->assertCreated();
-        $this->upload($machine, $uuid, $look, $this->jpeg(40, 30))->assertCreated();
+        $this->upload($machine, strtoupper($uuid), strtoupper($look), $this->jpeg(40, 30))->assertCreated();
         $this->upload($machine, $uuid, (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('id');
 
         self::assertSame(1, Photo::query()->count());
@@ -120,11 +121,23 @@ final class PhotosTest extends WalkTestCase
     public function test_what_is_no_picture_is_refused_and_nothing_is_kept(\Closure $make, string $says): void
     {
         $machine = $this->machine();
-        $response = $this->upload($machine, (string) Str::uuid(), (string) Str::uuid(), $make($this))->assertUnprocessable();
+        $response = $this->upload($machine, (string) Str::uuid(), $this->seen($machine), $make($this))->assertUnprocessable();
 
         self::assertStringContainsString($says, $response->json('errors.photo.0'));
         self::assertSame(0, Photo::query()->count());
         self::assertDirectoryDoesNotExist("{$this->folder}/photos");
+    }
+
+    public function test_a_picture_belongs_to_a_look_at_that_machine_which_is_in_the_yard(): void
+    {
+        $machine = $this->machine();
+        $look = $this->seen($machine);
+        $other = $this->machine(['name' => 'Teal']);
+        $this->upload($other, (string) Str::uuid(), $look, $this->jpeg(40, 30))->assertJsonPath('errors.observation.0', 'Nothing of that kind was seen on Teal.');
+        $this->upload($machine, (string) Str::uuid(), (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('observation');
+        $this->patchJson("/api/machines/{$machine}", ['retired' => true], ['If-Match' => '"1"'])->assertOk();
+        $this->upload($machine, (string) Str::uuid(), $look, $this->jpeg(40, 30))->assertConflict();
+        self::assertSame(0, Photo::query()->count());
     }
 
     public function test_neither_a_files_name_nor_its_id_leads_anywhere_else(): void
@@ -132,7 +145,7 @@ final class PhotosTest extends WalkTestCase
         $machine = $this->machine();
         $this->upload($machine, '../../../../tmp/x', (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('id');
         $this->upload($machine, (string) Str::uuid(), '../x', $this->jpeg(40, 30))->assertJsonValidationErrors('observation');
-        $this->upload($machine, $uuid = (string) Str::uuid(), (string) Str::uuid(), $this->jpeg(40, 30), '../../../public/shell.php')->assertCreated();
+        $this->upload($machine, $uuid = (string) Str::uuid(), $this->seen($machine), $this->jpeg(40, 30), '../../../public/shell.php')->assertCreated();
 
         self::assertSame("{$this->folder}/photos/".substr($uuid, 0, 2)."/{$uuid}.jpg", Photo::query()->firstOrFail()->path());
         foreach (['..%2F..%2F.env', '../../.env', '%2e%2e%2f.env'] as $path) {
@@ -144,6 +157,15 @@ final class PhotosTest extends WalkTestCase
     {
         $machine = $this->machine();
         $this->as(Role::Reader)->upload($machine, (string) Str::uuid(), (string) Str::uuid(), $this->jpeg(40, 30))->assertForbidden();
+    }
+
+    /** Something was seen there, which a picture may show. */
+    private function seen(int $machine): string
+    {
+        $look = $this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'watch']);
+        $this->send([$look]);
+
+        return $look['id'];
     }
 
     private function upload(int $machine, string $id, string $observation, string $path, string $name = 'photo.jpg'): TestResponse

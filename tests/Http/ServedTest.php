@@ -64,12 +64,15 @@ final class ServedTest extends PlainTestCase
         self::assertSame([200, 412], $statuses);
     }
 
-    public function test_a_write_without_the_anti_forgery_token_is_refused(): void
+    public function test_a_write_from_another_page_is_refused(): void
     {
         $machine = self::machine();
-        $forged = Visitor::together([self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => '3'], forged: true)])[0];
-
-        self::assertSame([419, '/problems/session-ended'], [$forged['status'], $forged['body']['type'] ?? null]);
+        foreach (['http://127.0.0.1:1', 'http://elsewhere.example', 'null', ''] as $origin) {
+            $forged = Visitor::together([self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => '3'], origin: $origin)])[0];
+            self::assertSame([403, '/problems/foreign-origin'], [$forged['status'], $forged['body']['type'] ?? null], $origin);
+        }
+        $other = Visitor::together([self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => '3'], ['Sec-Fetch-Site: same-site'])])[0];
+        self::assertSame(403, $other['status'], 'another port of the same computer is another site to write from');
     }
 
     private static function machine(): int

@@ -27,7 +27,7 @@ abstract class TestCase extends LaravelTestCase
         if (getenv('JARDINIER_STATE') === false) {
             self::fail('Run these with ./jardinier test http, which starts their database.');
         }
-        foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => 'jardinier_http_'.(getenv('TEST_TOKEN') ?: '1'), 'CLOCK_AHEAD_SECONDS' => '0', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'] as $name => $value) {
+        foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => 'jardinier_http_'.(getenv('TEST_TOKEN') ?: '1'), 'CLOCK_AHEAD_SECONDS' => '0', 'HASH_MEMORY' => '8', 'HASH_TIME' => '1', 'APP_URL' => 'http://localhost', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'] as $name => $value) {
             putenv("{$name}={$value}");
             $_ENV[$name] = $_SERVER[$name] = $value;
         }
@@ -52,7 +52,7 @@ abstract class TestCase extends LaravelTestCase
      */
     public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
     {
-        $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $response = parent::call($method, $uri, $parameters, $cookies, $files, ['HTTP_ORIGIN' => config('app.url'), ...$server], $content);
         $path = (string) parse_url($uri, PHP_URL_PATH);
         if (str_starts_with($path, '/api/') && in_array($method, ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'], true) && ! str_contains($path, 'unknown')) {
             $body = $response->baseResponse instanceof \Symfony\Component\HttpFoundation\BinaryFileResponse ? '' : (string) $response->getContent();

@@ -12,7 +12,6 @@ final class Visitor
     public function __construct(private readonly string $address, string $name, string $password)
     {
         $this->jar = (string) tempnam(sys_get_temp_dir(), 'visitor');
-        $this->ask('GET', '/session');
         $this->ask('POST', '/session', ['sign_in_name' => $name, 'password' => $password]);
     }
 
@@ -35,12 +34,12 @@ final class Visitor
      * @param  array<string, mixed>|null  $body
      * @param  list<string>  $headers
      */
-    public function request(string $method, string $path, ?array $body = null, array $headers = [], bool $forged = false): \CurlHandle
+    public function request(string $method, string $path, ?array $body = null, array $headers = [], ?string $origin = null): \CurlHandle
     {
         $request = curl_init("{$this->address}/api{$path}");
         curl_setopt_array($request, [
             CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $this->jar, CURLOPT_COOKIEJAR => $this->jar, CURLOPT_TIMEOUT => 30,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', ...($forged ? [] : ["X-XSRF-TOKEN: {$this->token()}"]), ...$headers],
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Origin: '.($origin ?? $this->address), ...$headers],
         ]);
         if ($body !== null) {
             curl_setopt($request, CURLOPT_POSTFIELDS, json_encode($body));
@@ -73,12 +72,5 @@ final class Visitor
         }
 
         return $answers;
-    }
-
-    private function token(): string
-    {
-        preg_match('/XSRF-TOKEN\t(\S+)/', (string) file_get_contents($this->jar), $found);
-
-        return urldecode($found[1] ?? '');
     }
 }

@@ -9,6 +9,7 @@ use App\Walkaround\WriteNotes;
 use Core\Schedule\MachineClass;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\TestWith;
 
 /** Rounds, looks, measurements, findings, stand-down: what devices send, and what follows from it. */
 final class WalkaroundTest extends WalkTestCase
@@ -21,8 +22,8 @@ final class WalkaroundTest extends WalkTestCase
 
         $this->send([$this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'act', ...$weekly]), $this->look($machine, 'leaks')]);
         self::assertSame([], $open());
-        $this->send([$this->look($machine, 'fuel'), $this->look($machine, 'fuel', ['said' => 'not_fine', 'verdict' => 'act', ...$weekly])]);
-        self::assertSame(['fuel'], $open());
+        $this->send([$this->look($machine, 'seat_switch'), $this->look($machine, 'seat_switch', ['said' => 'not_fine', 'verdict' => 'act', ...$weekly])]);
+        self::assertSame(['seat_switch'], $open());
     }
 
     public function test_a_round_of_looks_becomes_one_line_of_the_logbook_and_the_morning_tells_it(): void
@@ -309,7 +310,30 @@ final class WalkaroundTest extends WalkTestCase
 
         self::assertSame('2026-05-14T09:30:00+00:00', $this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks.0.at'));
         self::assertSame('2026-05-14T09:25:00+00:00', $this->getJson("/api/machines/{$machine}/entries?kind=round")->json('data.0.happened_at'));
-        self::assertSame('refused', $this->send([$this->look($machine, 'leaks', ['at' => '2026-05-14T12:30:00Z'])])[0]['status'], 'a moment that has not come');
+    }
+
+    #[TestWith(['2026-05-14T12:30:00Z', '2026-05-14T10:00:00Z'], 'put right backwards before sending')]
+    #[TestWith(['1970-01-01T00:04:00Z', '2026-05-14T10:00:00Z'], 'stood at 1970 when it was written')]
+    #[TestWith(['1970-01-01T00:04:00Z', '9999-12-31T00:00:00Z'], 'stands nowhere')]
+    #[TestWith(['9999-12-31T00:00:00Z', null], 'far ahead, and says nothing of itself')]
+    public function test_no_note_is_refused_for_its_clock_and_what_cannot_have_been_is_told_as_of_now(string $at, ?string $sent): void
+    {
+        $machine = $this->machine();
+        $look = $this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'watch', 'note' => 'Drips.', 'at' => $at, 'round' => ['kind' => 'daily', 'started_at' => $at]]);
+        $this->postJson('/api/walkaround/notes', ['notes' => [$look], ...($sent === null ? [] : ['sent_at' => $sent])])->assertOk()->assertJsonPath('results.0.status', 'written');
+
+        $kept = $this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks.0');
+        self::assertSame(['2026-05-14T10:00:00+00:00', "Drips. The device's clock was wrong, so this is told as of when it was sent."], [$kept['at'], $kept['note']]);
+        self::assertSame('2026-05-14T10:00:00+00:00', $this->getJson("/api/machines/{$machine}/entries?kind=round")->json('data.0.happened_at'));
+    }
+
+    public function test_a_clock_that_stands_at_1970_all_the_while_is_put_right(): void
+    {
+        $machine = $this->machine();
+        $look = $this->look($machine, 'leaks', ['at' => '1970-01-01T00:04:00Z', 'round' => ['kind' => 'daily', 'started_at' => '1970-01-01T00:01:00Z']]);
+        $this->postJson('/api/walkaround/notes', ['sent_at' => '1970-01-01T00:34:00Z', 'notes' => [$look]])->assertJsonPath('results.0.status', 'written');
+
+        self::assertSame('2026-05-14T09:30:00+00:00', $this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks.0.at'));
     }
 
     public function test_rebuilding_the_yard_changes_nothing_that_is_kept_of_walks(): void

@@ -31,11 +31,6 @@ const UNREACHABLE: Problem = {
   detail: 'The yard does not answer. What you typed is kept here; try again when there is a connection.',
 };
 
-function cookie(name: string): string {
-  const found = document.cookie.split('; ').find((part) => part.startsWith(`${name}=`));
-  return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
-}
-
 const device = /Mobi/.test(navigator.userAgent) ? 'phone' : 'desk';
 
 const client = createClient<paths>({ baseUrl: '/api' });
@@ -43,7 +38,6 @@ client.use({
   onRequest({ request }) {
     request.headers.set('Accept', 'application/json');
     if (request.method !== 'GET') {
-      request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
       request.headers.set('Jardinier-Device', device);
     }
     return request;

@@ -11,6 +11,7 @@ export type Outbox = {
 };
 
 const AT_ONCE = 100;
+const LARGEST_AT_ONCE = 200_000;
 const TRY_AGAIN_AFTER = 10_000;
 
 let person: number | null = null;
@@ -113,16 +114,40 @@ async function sendWaiting(): Promise<void> {
 
 async function sendAll(): Promise<void> {
   for (;;) {
-    const waiting = (await mine()).filter((kept) => !kept.refused).slice(0, AT_ONCE);
+    const waiting = batch((await mine()).filter((kept) => !kept.refused));
     if (waiting.length === 0) return;
     const fresh = waiting.filter((kept) => !kept.written);
     if (fresh.length > 0) await sendNotes(fresh);
-    for (const kept of waiting) await sendPhotos(kept);
+    for (const kept of waiting) if (!kept.refused) await sendPhotos(kept);
     await tellWatchers();
   }
 }
 
+/** As many as the yard takes at once. */
+function batch(notes: KeptNote[]): KeptNote[] {
+  let size = 0;
+  return notes.slice(0, AT_ONCE).filter(({ note }, index) => {
+    size += JSON.stringify(note).length;
+    return index === 0 || size < LARGEST_AT_ONCE;
+  });
+}
+
+/** Where a sending is refused as a whole, each note is sent alone, so that only the one at fault is set aside. */
 async function sendNotes(notes: KeptNote[]): Promise<void> {
+  try {
+    await sendTogether(notes);
+  } catch (thrown) {
+    if (!(thrown instanceof Refused) || ![400, 413, 422, 500].includes(thrown.problem.status)) throw thrown;
+    const [only, ...others] = notes;
+    if (others.length > 0) {
+      for (const note of notes) await sendNotes([note]);
+    } else if (only) {
+      await withStore((device) => device.put('notes', { ...only, refused: thrown.problem }));
+    }
+  }
+}
+
+async function sendTogether(notes: KeptNote[]): Promise<void> {
   const { results } = await answer(api.POST('/walkaround/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }));
   const sent: Sent[] = [];
   for (const [index, result] of results.entries()) {
@@ -157,7 +182,7 @@ async function sendPhotos(kept: KeptNote): Promise<void> {
       );
       kept.photos = rest;
     } catch (thrown) {
-      if (!(thrown instanceof Refused) || ![403, 404, 413, 422].includes(thrown.problem.status)) throw thrown;
+      if (!(thrown instanceof Refused) || ![400, 403, 404, 409, 413, 422, 500].includes(thrown.problem.status)) throw thrown;
       kept.refused = thrown.problem;
     }
     await putOrForget(kept, kept.photos.length === 0);

@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { answer, api } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
 import { tokensQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, QuietButton } from '../kit/Button';
-import { Field } from '../kit/Field';
+import { Choice, Field, WrongText } from '../kit/Field';
 import { instant } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
@@ -15,7 +15,23 @@ import { usePerson } from '../shell/Shell';
 import { CalendarSheet } from './CalendarSheet';
 
 const Body = styled.div`padding: 18px 20px; max-width: 520px; display: flex; flex-direction: column; gap: 16px;`;
+const Ticks = styled.fieldset`
+  display: flex; flex-direction: column; border: 0; padding: 0; margin: 0; legend { font-weight: 600; padding: 0 0 4px; }
+  label { display: flex; gap: 12px; align-items: center; min-height: 40px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }
+`;
 const Secret = styled.code`display: block; font-size: 15px; padding: 12px 14px; border: 2px solid var(--straw); background: var(--paper); overflow-wrap: anywhere;`;
+
+type Ability = Schemas['TokenAbility'];
+const ABILITIES: Record<Ability, string> = {
+  read: 'Read the yard',
+  log: 'Log readings, rounds and findings',
+  service: 'Record services and meters',
+};
+const DAYS = [
+  { value: '30', label: '30 days' },
+  { value: '90', label: '90 days' },
+  { value: '366', label: 'A year' },
+] as const;
 
 /** One's own calendar, password and the tokens with which other programs act. */
 export default function AccountPage() {
@@ -85,10 +101,12 @@ function TokenSheet() {
   const queries = useQueryClient();
   const tokens = useQuery(tokensQuery);
   const [name, setName] = useState('');
+  const [abilities, setAbilities] = useState<Ability[]>(['read']);
+  const [days, setDays] = useState<(typeof DAYS)[number]['value']>('90');
   const [secret, setSecret] = useState<string | null>(null);
   const again = () => queries.invalidateQueries({ queryKey: tokensQuery.queryKey });
   const make = useWrite(
-    (header, body: { name: string }) => answer(api.POST('/tokens', { params: { header }, body })),
+    (header, body: { name: string; abilities: Ability[]; days: number }) => answer(api.POST('/tokens', { params: { header }, body })),
     async ({ token }) => {
       setSecret(token);
       setName('');
@@ -101,7 +119,12 @@ function TokenSheet() {
       <SheetHeading id="tokens">Tokens for other programs</SheetHeading>
       {tokens.data?.data.map((token) => (
         <Ruled key={token.id}>
-          <Line>{token.name}</Line>
+          <Line>
+            {token.name}
+            <Soft>
+              {token.abilities.map((ability) => ABILITIES[ability]).join('; ')}. {token.expires_at && `Ends ${instant(token.expires_at, true)}.`}
+            </Soft>
+          </Line>
           <Margin>
             <Soft>{token.last_used_at ? `Last used ${instant(token.last_used_at, false)}` : 'Never used'}</Soft>
             <QuietButton onPress={() => takeBack.send(token.id)}>Take it back</QuietButton>
@@ -110,7 +133,8 @@ function TokenSheet() {
       ))}
       <Body>
         <Soft>
-          A token acts with your role. The contract is at <a href="/api/docs">/api/docs</a>.
+          A token does what it is made for, never more than your role allows, and nothing about people or rulebooks. Changing your password ends all
+          of them. The contract is at <a href="/api/docs">/api/docs</a>.
         </Soft>
         {secret && (
           <div role="status">
@@ -119,9 +143,24 @@ function TokenSheet() {
           </div>
         )}
         <Field label="What it is for" value={name} onChange={setName} error={make.fields.name} />
-        <Refusal refused={make.refused ?? takeBack.refused} besides={['name']} />
+        <Ticks>
+          <legend>What it may do</legend>
+          {(Object.keys(ABILITIES) as Ability[]).map((ability) => (
+            <label key={ability}>
+              <input
+                type="checkbox"
+                checked={abilities.includes(ability)}
+                onChange={({ target }) => setAbilities(target.checked ? [...abilities, ability] : abilities.filter((other) => other !== ability))}
+              />
+              {ABILITIES[ability]}
+            </label>
+          ))}
+          {make.fields.abilities && <WrongText role="alert">{make.fields.abilities}</WrongText>}
+        </Ticks>
+        <Choice label="It holds for" value={days} onChange={setDays} options={DAYS} />
+        <Refusal refused={make.refused ?? takeBack.refused} besides={['name', 'abilities']} />
         <Actions>
-          <MainButton isDisabled={make.busy} onPress={() => make.send({ name })}>
+          <MainButton isDisabled={make.busy} onPress={() => make.send({ name, abilities, days: Number(days) })}>
             Make a token
           </MainButton>
         </Actions>

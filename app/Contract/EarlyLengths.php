@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Contract;
+
+use Illuminate\Support\Arr;
+use Illuminate\Validation\ValidationException;
+use Illuminate\Validation\Validator;
+
+/** The framework's validator, which looks at how long a list is before it looks at what is in it. */
+final class EarlyLengths extends Validator
+{
+    /** @param  array<string, mixed>  $rules */
+    public function addRules($rules): void
+    {
+        foreach ($rules as $field => $said) {
+            $most = $this->mostItems((array) $said);
+            if ($most !== null) {
+                $this->refuseLonger(explode('.', $field), $this->data, [], $most);
+            }
+        }
+        parent::addRules($rules);
+    }
+
+    /** @param  array<mixed>  $said */
+    private function mostItems(array $said): ?int
+    {
+        $said = array_filter($said, is_string(...));
+        $isList = Arr::first($said, fn (string $rule): bool => $rule === 'array' || str_starts_with($rule, 'array:')) !== null;
+        $most = Arr::first($said, fn (string $rule): bool => str_starts_with($rule, 'max:'));
+
+        return $isList && $most !== null ? (int) substr($most, 4) : null;
+    }
+
+    /**
+     * @param  list<string>  $ahead  names still to be followed, `*` for each item
+     * @param  list<string|int>  $behind
+     */
+    private function refuseLonger(array $ahead, mixed $found, array $behind, int $most): void
+    {
+        if ($ahead === []) {
+            if (is_array($found) && count($found) > $most) {
+                throw ValidationException::withMessages([implode('.', $behind) => __('validation.max.array', ['max' => $most])]);
+            }
+
+            return;
+        }
+        if (! is_array($found)) {
+            return;
+        }
+        $name = array_shift($ahead);
+        foreach ($name === '*' ? array_keys($found) : array_intersect([$name], array_keys($found)) as $key) {
+            $this->refuseLonger($ahead, $found[$key], [...$behind, $key], $most);
+        }
+    }
+}
