@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Contract\FaultReport;
 use App\Contract\KeepOnce;
 use App\Contract\Problem;
 use App\Contract\ReadableBody;
@@ -22,6 +23,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
 use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Log;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
@@ -34,6 +36,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->priority([SessionOrToken::class, Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, Illuminate\Routing\Middleware\SubstituteBindings::class, Illuminate\Auth\Middleware\Authorize::class, KeepOnce::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->report(fn (Throwable $fault) => Log::error(FaultReport::of($fault)))->stop();
         $exceptions->dontReport([Refusal::class, BadInput::class, UnknownCalculator::class]);
         $exceptions->render(fn (Throwable $thrown, Request $request) => $request->is('api/*') ? Problem::from($thrown)->toResponse($request) : null);
     })

@@ -2,9 +2,20 @@
 
 declare(strict_types=1);
 
+use Monolog\Formatter\LineFormatter;
+use Monolog\Handler\StreamHandler;
+
+// What is written to stderr is kept, turned over and bounded by whoever watches the process.
 return [
-    'default' => 'daily',
+    'default' => 'stderr',
     'channels' => [
-        'daily' => ['driver' => 'daily', 'path' => storage_path('logs/jardinier.log'), 'level' => env('LOG_LEVEL', 'warning'), 'days' => 30],
+        'stderr' => [
+            'driver' => 'monolog',
+            'level' => env('LOG_LEVEL', 'warning'),
+            'handler' => StreamHandler::class,
+            'handler_with' => ['stream' => 'php://stderr'],
+            'formatter' => LineFormatter::class,
+            'formatter_with' => ['allowInlineLineBreaks' => true, 'ignoreEmptyContextAndExtra' => true],
+        ],
     ],
 ];

@@ -12,33 +12,39 @@ make_database_files() {
     mv "$STATE/db.new" "$STATE/db"
 }
 
-#   start_database PORT [option...]
-start_database() {
+#   describe_database PORT [option...]
+describe_database() {
     local port=$1
     shift
     make_database_files
-    "$(find_program mariadbd)" --no-defaults --datadir="$STATE/db" --user="$(id -un)" --bind-address=127.0.0.1 --port="$port" \
-        --socket="$STATE/run/db.sock" --pid-file="$STATE/run/db.pid" --log-error="$STATE/log/db.log" \
-        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve --innodb-buffer-pool-size=256M "$@" </dev/null >/dev/null 2>&1 &
-    local pid=$!
+    supervise database TERM "$(command -v env)" UMASK=0600 UMASK_DIR=0700 "$(find_program mariadbd)" --no-defaults --datadir="$STATE/db" --user="$(id -un)" --bind-address=127.0.0.1 --port="$port" \
+        --socket="$STATE/run/db.sock" --pid-file="$STATE/run/db.pid" \
+        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve --innodb-buffer-pool-size=256M "$@"
+}
+
+start_database() {
+    supervisor start database >/dev/null || true
     for _ in $(seq 300); do
         sql --execute 'select 1' >/dev/null 2>&1 && return 0
-        kill -0 "$pid" 2>/dev/null || break
         sleep 0.1
     done
-    tail -n 8 "$STATE/log/db.log" >&2
-    fail "The database did not start. Its log is $STATE/log/db.log."
+    tail -n 8 "$STATE/log/database.log" >&2
+    fail "The database did not start. Its log is $STATE/log/database.log."
 }
 
 setting() { sed -n "s/^$1=//p" "$STATE/.env"; }
 
+# What this script writes of the settings; every other line of theirs is left as it is.
+WRITTEN_SETTINGS='APP_KEY|APP_URL|DB_PORT|DB_DATABASE|DB_USERNAME|DB_PASSWORD'
+
 #   write_settings WEB-PORT DB-PORT
 write_settings() {
-    local key password
+    local key password others
     if [ -f "$STATE/.env" ]; then
         key=$(setting APP_KEY) password=$(setting DB_PASSWORD)
+        others=$(grep -vE "^($WRITTEN_SETTINGS)=" "$STATE/.env" || true)
     fi
-    (umask 077 && cat >"$STATE/.env.new" <<END
+    cat >"$STATE/.env.new" <<END
 APP_KEY=${key:-base64:$(php -r 'echo base64_encode(random_bytes(32));')}
 APP_URL=http://127.0.0.1:$1
 DB_PORT=$2
@@ -46,8 +52,8 @@ DB_DATABASE=jardinier
 DB_USERNAME=jardinier
 DB_PASSWORD=${password:-$(php -r 'echo bin2hex(random_bytes(16));')}
 ${EXTRA_SETTINGS:-}
+${others:-}
 END
-    )
     mv "$STATE/.env.new" "$STATE/.env"
 }
 
@@ -55,10 +61,11 @@ END
 make_account() {
     local database password
     password=$(setting DB_PASSWORD)
-    sql --execute "create user if not exists jardinier@'127.0.0.1'; alter user jardinier@'127.0.0.1' identified by '$password'"
-    for database in "$@"; do
-        sql --execute "create database if not exists \`$database\`; grant all on \`$database\`.* to jardinier@'127.0.0.1'"
-    done
+    # On standard input, because everybody on the computer can read a command line.
+    {
+        echo "create user if not exists jardinier@'127.0.0.1'; alter user jardinier@'127.0.0.1' identified by '$password';"
+        for database in "$@"; do echo "create database if not exists \`$database\`; grant all on \`$database\`.* to jardinier@'127.0.0.1';"; done
+    } | sql
 }
 
 artisan() { php artisan "$@"; }

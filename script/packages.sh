@@ -9,6 +9,7 @@ missing_packages() {
     find_program mariadbd >/dev/null || echo mariadb-server
     find_program nginx >/dev/null || echo nginx-light
     find_program "php-fpm$version" >/dev/null || echo "php$version-fpm"
+    find_program supervisord >/dev/null || echo supervisor
     local modules pair
     modules=$(php -m)
     for pair in pdo_mysql:mysql curl:curl zip:zip gd:gd bcmath:bcmath intl:intl mbstring:mbstring dom:xml; do
@@ -74,8 +75,13 @@ ensure_web() {
         step 'Building the web application' 'See what it says above.' var/build.log npm run build
 }
 
+# What is installed and built may be read by others; only what a yard writes may not.
 ensure_everything() {
+    local before
+    before=$(umask)
+    umask 022
     ensure_system_packages "${1:-}"
     ensure_php_packages
     ensure_web
+    umask "$before"
 }

@@ -1,16 +1,17 @@
-# nginx and php-fpm as ordinary processes, their files in the state folder.
+# nginx and php-fpm, their files in the state folder.
 
-#   start_serving PORT
-start_serving() {
+#   describe_serving PORT
+describe_serving() {
     local port=$1 version as_root= nginx_user=
     version=$(php_version)
     [ "$(id -u)" -eq 0 ] && as_root=-R nginx_user='user root;'
     local workers=6
     cat >"$STATE/run/fpm.conf" <<END
 [global]
-error_log = $STATE/log/fpm.log
+error_log = /proc/self/fd/2
 pid = $STATE/run/fpm.pid
 daemonize = no
+log_limit = 4096
 [www]
 listen = $STATE/run/fpm.sock
 listen.backlog = 511
@@ -19,12 +20,14 @@ pm.max_children = $workers
 pm.max_requests = 20000
 clear_env = no
 catch_workers_output = yes
+decorate_workers_output = no
 ${as_root:+user = root
 group = root}
 php_admin_value[opcache.validate_timestamps] = 0
 php_admin_value[opcache.memory_consumption] = 128
 php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[memory_limit] = 256M
+php_admin_value[zend.exception_ignore_args] = 1
 php_admin_value[upload_max_filesize] = 7M
 php_admin_value[post_max_size] = 8M
 php_admin_value[upload_tmp_dir] = $STATE/tmp
@@ -34,7 +37,7 @@ $nginx_user
 worker_processes 1;
 daemon off;
 pid $STATE/run/nginx.pid;
-error_log $STATE/log/nginx.log warn;
+error_log stderr warn;
 events { worker_connections 512; }
 http {
     include /etc/nginx/mime.types;
@@ -49,7 +52,8 @@ http {
     gzip_comp_level 4;
     gzip_min_length 1024;
     gzip_types text/css application/javascript application/json application/problem+json application/manifest+json image/svg+xml;
-    client_max_body_size 8m;
+    # Only photographs are large. What arrives in pieces is held against the same limits by the application.
+    client_max_body_size 256k;
     client_body_temp_path $STATE/tmp/body;
     proxy_temp_path $STATE/tmp/proxy;
     fastcgi_temp_path $STATE/tmp/fastcgi;
@@ -65,8 +69,19 @@ http {
         }
         location = /build/manifest.webmanifest { add_header Cache-Control no-cache; add_header X-Content-Type-Options nosniff; }
         location = /sw.js { add_header Cache-Control no-cache; add_header X-Content-Type-Options nosniff; }
+        error_page 413 = @too_large;
+        error_page 502 504 = @away;
+        location @too_large { internal; default_type application/problem+json; return 413 '{"type":"/problems/too-large","title":"Too large","status":413,"detail":"That is larger than this address takes."}'; }
+        location @away {
+            internal;
+            default_type application/problem+json;
+            add_header Retry-After 5 always;
+            return 503 '{"type":"/problems/unavailable","title":"Not just now","status":503,"detail":"The yard is away for a moment. Nothing was saved. Try again in a few seconds."}';
+        }
+        location ~ ^/api/machines/[0-9]+/photos\$ { client_max_body_size 8m; try_files \$uri /index.php\$is_args\$args; }
         location / { try_files \$uri /index.php\$is_args\$args; }
         location ~ \.php\$ {
+            client_max_body_size 8m;
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
             fastcgi_param HTTP_PROXY "";
@@ -78,10 +93,16 @@ http {
     }
 }
 END
+    supervise fpm QUIT "$(find_program "php-fpm$version")" ${as_root:+"$as_root"} --nodaemonize --fpm-config "$STATE/run/fpm.conf"
+    supervise nginx QUIT "$(find_program nginx)" -c "$STATE/run/nginx.conf" -e stderr
+}
+
+#   start_serving PORT
+start_serving() {
+    local port=$1
     artisan config:cache >/dev/null
     artisan route:cache >/dev/null
-    "$(find_program "php-fpm$version")" $as_root --nodaemonize --fpm-config "$STATE/run/fpm.conf" </dev/null >>"$STATE/log/fpm.log" 2>&1 &
-    "$(find_program nginx)" -c "$STATE/run/nginx.conf" -e "$STATE/log/nginx.log" </dev/null >>"$STATE/log/nginx.log" 2>&1 &
+    supervisor start fpm nginx >/dev/null || true
     for _ in $(seq 150); do
         curl_quietly "http://127.0.0.1:$port/api/session" && return 0
         sleep 0.1

@@ -13,22 +13,23 @@ start_command() {
     done
     [[ $port =~ ^[0-9]+$ ]] || fail "\"$port\" is no port. Give --port a number from 1024 to 65535."
     db_port=${db_port:-$((port + 1))}
+    [ "$db_port" != "$port" ] || fail "The web and the database cannot both have port $port. Choose another with --db-port."
     use_state "$ROOT/var/yard-$port"
-    if lives "$STATE/run/start.pid"; then
-        say "Already running."
-        [ -f "$STATE/run/ready" ] && cat "$STATE/run/ready"
-        return 0
-    fi
+    ! is_running || { say_running; return 0; }
     require_disk
-    end_all_processes
     command -v php >/dev/null || fail 'php is missing. Install PHP 8.2 or newer first; the rest is installed from here.'
     require_port "$port" --port
     require_port "$db_port" --db-port
+    # Where there is no yard yet, none is begun that could not be served.
+    [ -d "$STATE" ] || require_free_ports "$port" "$db_port"
     make_state
     if [ -n "$detach" ]; then
         start_detached "${given[@]}"
         return
     fi
+    take_lock || { say_running; return 0; }
+    end_supervision
+    require_free_ports "$port" "$db_port"
     echo $$ >"$STATE/run/start.pid"
     trap end_start EXIT
     trap 'exit 130' INT
@@ -36,7 +37,11 @@ start_command() {
     ensure_everything
     write_settings "$port" "$db_port"
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
-    start_database "$db_port"
+    begin_supervision
+    describe_database "$db_port"
+    describe_serving "$port"
+    start_supervisor
+    start_database
     make_account jardinier
     step 'Bringing the tables up to date' 'See what it says above.' "$STATE/log/migrate.log" artisan migrate --force
     [ -n "$empty" ] || artisan demo:load --if-empty
@@ -50,39 +55,56 @@ start_command() {
     cat "$STATE/run/ready.new"
     mv "$STATE/run/ready.new" "$STATE/run/ready"
     say 'Ctrl-C stops it.'
-    wait -n || true
-    fail "Something it runs has ended unasked. The logs are in $STATE/log."
+    wait "$SUPERVISOR" || true
+    fail "The supervisor has ended unasked. The logs are in $STATE/log."
+}
+
+#   require_free_ports WEB-PORT DB-PORT
+require_free_ports() {
+    require_free_port "$1" --port
+    require_free_port "$2" --db-port
+}
+
+say_running() {
+    if [ -f "$STATE/run/ready" ]; then
+        say 'Already running.'
+        cat "$STATE/run/ready"
+    else
+        say 'Another start of it is under way.'
+    fi
 }
 
 end_start() {
     local code=$?
     trap - EXIT
-    end_all_processes
+    end_supervision
     rm -f "$STATE/run/start.pid"
     exit "$code"
 }
 
 start_detached() {
-    local options=() option pid
+    local options=() option pid log
     TOLD=0
     for option in "$@"; do [ "$option" = --detach ] || options+=("$option"); done
-    : >"$STATE/log/start.log"
-    setsid "$ROOT/jardinier" start "${options[@]}" </dev/null >"$STATE/log/start.log" 2>&1 &
+    is_running || rm -f "$STATE/run/ready"
+    log=$(mktemp "$STATE/log/start.XXXXXX")
+    setsid "$ROOT/jardinier" start "${options[@]}" </dev/null >"$log" 2>&1 &
     pid=$!
-    while [ ! -f "$STATE/run/ready" ]; do
-        tell_more
-        kill -0 "$pid" 2>/dev/null || { tell_more; exit 1; }
+    while [ ! -f "$STATE/run/ready" ] && kill -0 "$pid" 2>/dev/null; do
+        tell_more "$log"
         sleep 0.2
     done
-    tell_more
+    tell_more "$log"
+    mv "$log" "$STATE/log/start.log"
+    [ -f "$STATE/run/ready" ] || wait "$pid" || exit 1
     say './jardinier stop ends it.'
 }
 
-# Passes on what the detached start has said since it was last asked.
+# Passes on what a detached start has said since it was last asked.
 tell_more() {
     local lines
-    lines=$(wc -l <"$STATE/log/start.log")
-    sed -n "$((TOLD + 1)),${lines}p" "$STATE/log/start.log" | { grep -v 'Ctrl-C' || true; }
+    lines=$(wc -l <"$1")
+    sed -n "$((TOLD + 1)),${lines}p" "$1" | { grep -v 'Ctrl-C' || true; }
     TOLD=$lines
 }
 
@@ -100,21 +122,34 @@ stop_command() {
     local folder stopped=
     for folder in $(each_state "$@"); do
         use_state "$folder"
-        if lives "$STATE/run/start.pid"; then
-            end_process "$STATE/run/start.pid" TERM
+        if is_running; then
+            end_running
             say "Stopped the one on port ${folder##*-}."
             stopped=1
         fi
-        end_all_processes
+        end_supervision
     done
     [ -n "$stopped" ] || say 'Nothing was running.'
+}
+
+# Asks the start to end, and waits until it has.
+end_running() {
+    local pid signal
+    pid=$(cat "$STATE/run/start.pid" 2>/dev/null || true)
+    for signal in TERM KILL; do
+        [ -z "$pid" ] || kill "-$signal" "$pid" 2>/dev/null || true
+        for _ in $(seq 400); do
+            is_running || return 0
+            sleep 0.1
+        done
+    done
 }
 
 status_command() {
     local folder running=
     for folder in $(each_state "$@"); do
         use_state "$folder"
-        if lives "$STATE/run/start.pid" && [ -f "$STATE/run/ready" ]; then
+        if is_running && [ -f "$STATE/run/ready" ]; then
             grep -m1 http "$STATE/run/ready"
             running=1
         fi
@@ -128,6 +163,24 @@ demo_command() {
     local port=$DEFAULT_PORT
     [ "${1:-}" = --port ] && port=${2:-}
     use_state "$ROOT/var/yard-$port"
-    lives "$STATE/run/start.pid" || fail "Nothing runs on port $port. Start it first: ./jardinier start --port $port"
+    require_running "$port"
     artisan demo:load --reset
 }
+
+keeper_command() {
+    [ "${1:-}" = --reset ] || fail 'Say ./jardinier keeper --reset to give a keeper a new password.'
+    shift
+    local port=$DEFAULT_PORT name=
+    while [ $# -gt 0 ]; do
+        case "$1" in
+            --port) port=${2:-}; shift 2 || fail '--port needs a number.' ;;
+            --name) name=${2:-}; shift 2 || fail '--name needs a sign-in name.' ;;
+            *) fail "keeper --reset does not know \"$1\". It takes --name and --port." ;;
+        esac
+    done
+    use_state "$ROOT/var/yard-$port"
+    require_running "$port"
+    artisan keeper:reset ${name:+"$name"}
+}
+
+require_running() { is_running || fail "Nothing runs on port $1. Start it first: ./jardinier start --port $1"; }

@@ -13,13 +13,16 @@ use_state() {
     export APP_CONFIG_CACHE=$STATE/cache/config.php APP_ROUTES_CACHE=$STATE/cache/routes.php APP_EVENTS_CACHE=$STATE/cache/events.php
 }
 
+# Nobody else on this computer reads what is written here.
 make_state() {
+    umask 077
     mkdir -p "$STATE"/{run,log,cache,tmp,storage/framework/{sessions,views,cache/data},storage/logs}
+    chmod -R go-rwx "$STATE"
 }
 
 require_disk() {
     local free
-    mkdir -p var
+    mkdir -p var 2>/dev/null && [ -w var ] || fail "Nothing can be written to $ROOT/var. Give whoever starts this the folder, or put the program elsewhere."
     free=$(df -Pm var | awk 'NR == 2 { print $4 }')
     [ "$free" -ge "$LEAST_FREE_MB" ] || fail "Only $free MB of disk are free here. Make at least $LEAST_FREE_MB MB free and start again."
 }
@@ -27,6 +30,10 @@ require_disk() {
 require_port() {
     local number=$1 option=$2
     [[ $number =~ ^[0-9]+$ ]] && [ "$number" -ge 1024 ] && [ "$number" -le 65535 ] || fail "\"$number\" is no port to use. Give $option a number from 1024 to 65535."
+}
+
+require_free_port() {
+    local number=$1 option=$2
     php -r 'exit(@stream_socket_server("tcp://127.0.0.1:$argv[1]") ? 0 : 1);' "$number" \
         || fail "Port $number is in use by another program. Choose another with $option."
 }
@@ -35,30 +42,10 @@ free_port() {
     php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'
 }
 
-# Whether the process of a pid file lives and belongs to this state folder.
-lives() {
-    local pid
-    pid=$(cat "$1" 2>/dev/null) && [ -n "$pid" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF -e "$STATE" -e 'jardinier start'
+# Only one start at a time runs in a state folder: it holds this lock as long as it lives.
+take_lock() {
+    exec 9>"$STATE/run/lock"
+    flock --nonblock 9
 }
 
-# Ends the process of a pid file and waits for it.
-end_process() {
-    local file=$1 signal=$2 pid
-    if lives "$file"; then
-        pid=$(cat "$file")
-        kill "-$signal" "$pid" 2>/dev/null || true
-        for _ in $(seq 150); do
-            kill -0 "$pid" 2>/dev/null || break
-            sleep 0.1
-        done
-        kill -KILL "$pid" 2>/dev/null || true
-    fi
-    rm -f "$file"
-}
-
-end_all_processes() {
-    end_process "$STATE/run/nginx.pid" QUIT
-    end_process "$STATE/run/fpm.pid" TERM
-    end_process "$STATE/run/db.pid" TERM
-    rm -f "$STATE/run/ready"
-}
+is_running() { [ -f "$STATE/run/lock" ] && ! flock --nonblock "$STATE/run/lock" true; }

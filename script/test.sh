@@ -45,7 +45,12 @@ on_throwaway_server() {
     [ "$task" = bench ] || JARDINIER_CLOCK_AHEAD=$(php -r 'echo strtotime($argv[1]) - time();' "$TEST_MOMENT")
     export JARDINIER_CLOCK_AHEAD
     EXTRA_SETTINGS=$(printf 'HASH_MEMORY=8\nHASH_TIME=1\nAPP_ENV=testing\nCLOCK_AHEAD_SECONDS=%s' "$JARDINIER_CLOCK_AHEAD") write_settings "$port" "$db_port"
-    start_database "$db_port" $(durability_of "$task")
+    begin_supervision
+    # shellcheck disable=SC2046
+    describe_database "$db_port" $(durability_of "$task")
+    describe_serving "$port"
+    start_supervisor
+    start_database
     local database databases=(jardinier jardinier_days)
     for ((process = 1; process <= TEST_PROCESSES; process++)); do databases+=("jardinier_http_$process"); done
     make_account "${databases[@]}"
@@ -64,9 +69,9 @@ on_throwaway_server() {
 durability_of() { [ "$1" = bench ] || echo '--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync'; }
 
 end_throwaway_server() {
-    end_all_processes
+    end_supervision
     # What the application itself has to say about a failure.
-    [ "$1" -eq 0 ] || grep -h ERROR "$STATE"/storage/logs/*.log 2>/dev/null | tail -n 3 | cut -c1-400 >&2 || true
+    [ "$1" -eq 0 ] || grep -h ERROR "$STATE"/log/fpm.log 2>/dev/null | tail -n 3 | cut -c1-400 >&2 || true
     keep_failures
     rm -rf "$STATE"
 }

@@ -4,20 +4,42 @@ declare(strict_types=1);
 
 namespace App\Contract;
 
+use Illuminate\Contracts\Database\Query\Builder;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Pagination\Cursor as Place;
 use Illuminate\Pagination\CursorPaginator;
 
-/** Lists page by cursor: a page, and where the next begins. */
-final class Cursor
+/** Lists page by cursor: a page, and where the next begins. A cursor is signed for its list, so that none is made up or taken elsewhere. */
+final readonly class Cursor
 {
-    public const USUAL = 50;
+    private const USUAL = 50;
 
-    public const MOST = 200;
+    private const MOST = 200;
 
-    public static function pageSize(Request $request): int
+    private function __construct(private Request $request, private int $size, private ?Place $place)
     {
-        return (int) ($request->validate(['limit' => ['sometimes', 'integer', 'between:1,'.self::MOST], 'cursor' => ['sometimes', 'string', 'max:1000']])['limit'] ?? self::USUAL);
+    }
+
+    /** @throws Refusal if the cursor is none of this list */
+    public static function of(Request $request): self
+    {
+        $given = $request->validate(['limit' => ['sometimes', 'integer', 'between:1,'.self::MOST], 'cursor' => ['sometimes', 'nullable', 'string', 'max:1000']]);
+        $place = null;
+        if (isset($given['cursor'])) {
+            [$encoded, $signature] = [...explode('.', $given['cursor'], 2), ''];
+            $place = hash_equals(self::sign($request, $encoded), $signature) ? Place::fromEncoded($encoded) : null;
+            $place ?? throw Refusal::field('cursor', 'This is no place in this list. Begin at the first page.');
+        }
+
+        return new self($request, (int) ($given['limit'] ?? self::USUAL), $place);
+    }
+
+    /** @return CursorPaginator<int, mixed> */
+    public function page(Builder|Relation $list): CursorPaginator
+    {
+        return $list->cursorPaginate($this->size, cursor: $this->place);
     }
 
     /**
@@ -27,8 +49,15 @@ final class Cursor
      * @param  \Closure(T): mixed  $shape
      * @param  array<string, mixed>  $more
      */
-    public static function respond(CursorPaginator $page, \Closure $shape, array $more = []): JsonResponse
+    public function respond(CursorPaginator $page, \Closure $shape, array $more = []): JsonResponse
     {
-        return new JsonResponse(['data' => array_map($shape, $page->items()), 'next_cursor' => $page->nextCursor()?->encode(), ...$more]);
+        $next = $page->nextCursor()?->encode();
+
+        return new JsonResponse(['data' => array_map($shape, $page->items()), 'next_cursor' => $next === null ? null : $next.'.'.self::sign($this->request, $next), ...$more]);
+    }
+
+    private static function sign(Request $request, string $encoded): string
+    {
+        return substr(hash_hmac('sha256', $request->path().' '.$encoded, (string) config('app.key')), 0, 20);
     }
 }

@@ -13,7 +13,8 @@ final class DayOfYear implements ValidationRule
     public function validate(string $attribute, mixed $value, \Closure $fail): void
     {
         try {
-            YearWindow::between((string) $value, (string) $value);
+            is_string($value) || throw new \InvalidArgumentException;
+            YearWindow::between($value, $value);
         } catch (\InvalidArgumentException) {
             $fail('This is a month and a day, like 03-01 for the first of March.');
         }

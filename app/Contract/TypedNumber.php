@@ -17,7 +17,7 @@ final readonly class TypedNumber implements ValidationRule
     /** The largest value a meter or interval has room for. */
     private const MOST = '9999999';
 
-    public function __construct(private string $what, private bool $aboveZero = false)
+    public function __construct(private string $what, private bool $aboveZero = false, private string $most = self::MOST)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class TypedNumber implements ValidationRule
         match (true) {
             $number->isNegative() => $fail("{$this->what} is never less than nothing."),
             $this->aboveZero && $number->isZero() => $fail("{$this->what} must be above zero."),
-            $number->isGreaterThan(self::MOST) => $fail("{$this->what} is more than any meter shows."),
+            $number->isGreaterThan($this->most) => $fail($this->most === self::MOST ? "{$this->what} is more than any meter shows." : "{$this->what} is at most {$this->most}."),
             default => null,
         };
     }

@@ -24,8 +24,8 @@ final class Unavailable
     {
         return match (true) {
             $thrown instanceof QueryException && in_array($thrown->errorInfo[1] ?? 0, self::FULL, true), self::diskIsFull() => 'The yard\'s computer has no room left on its disk. Nothing was saved; tell whoever looks after it.',
-            app(LostConnectionDetector::class)->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. Nothing was saved; it is asked again.',
-            app(ConcurrencyErrorDetector::class)->causedByConcurrencyError($thrown) => 'Too many were writing at once. Nothing was saved; it is asked again.',
+            app(LostConnectionDetector::class)->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. Nothing was saved. Try again in a few seconds.',
+            app(ConcurrencyErrorDetector::class)->causedByConcurrencyError($thrown) => 'Too many were writing at once. Nothing was saved. Try again in a few seconds.',
             default => null,
         };
     }

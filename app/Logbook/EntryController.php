@@ -199,12 +199,13 @@ final class EntryController
     private function page(Request $request, Builder|HasMany $entries): JsonResponse
     {
         $filter = $request->validate(['kind' => ['sometimes', Rule::enum(EntryKind::class)]]);
-        $page = $entries->whereNull('part_of_id')->when($filter['kind'] ?? null, fn ($query, string $kind) => $query->where('kind', $kind))
-            ->with(EntryShape::WITH)->orderByDesc('happened_at')->orderByDesc('id')->cursorPaginate(Cursor::pageSize($request));
+        $cursor = Cursor::of($request);
+        $page = $cursor->page($entries->whereNull('part_of_id')->when($filter['kind'] ?? null, fn ($query, string $kind) => $query->where('kind', $kind))
+            ->with(EntryShape::WITH)->orderByDesc('happened_at')->orderByDesc('id'));
         (new Collection($page->items()))->filter(fn (Entry $entry): bool => $entry->kind->isOfWalk())->load(EntryShape::OF_WALK);
         $reader = $this->person($request);
 
-        return Cursor::respond($page, fn (Entry $entry): array => EntryShape::of($entry, $reader));
+        return $cursor->respond($page, fn (Entry $entry): array => EntryShape::of($entry, $reader));
     }
 
     private function person(Request $request): Person

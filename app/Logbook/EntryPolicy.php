@@ -16,6 +16,7 @@ final class EntryPolicy
 
     public function strike(Person $person, Entry $entry): bool
     {
-        return $person->role->mayService() || ($entry->person_id === $person->id && ! $entry->kind->isOfService() && $person->mayUse($entry->machine));
+        return $person->role->mayService()
+            || ($entry->person_id === $person->id && ! $entry->kind->isOfService() && $entry->kind !== EntryKind::StoodDown && $person->mayUse($entry->machine));
     }
 }

@@ -20,6 +20,9 @@ final class SessionController
 {
     private const TRIES_A_NAME = 5;
 
+    /** Several who would all be first may bar each other. */
+    private const ATTEMPTS = 5;
+
     public function show(Request $request): JsonResponse
     {
         $person = $request->user();
@@ -82,7 +85,7 @@ final class SessionController
         ]);
         $keeper = DB::transaction(function () use ($given): Person {
             // The yard's one row lets only one first keeper through at a time.
-            Yard::query()->insertOrIgnore(['id' => 1, 'name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
+            Yard::query()->upsert(['id' => 1, 'name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']], ['id'], ['id']);
             $yard = Yard::query()->lockForUpdate()->findOrFail(1);
             if (Person::query()->exists()) {
                 throw Refusal::conflict('This yard has its keeper already. Sign in instead.');
@@ -90,7 +93,7 @@ final class SessionController
             $yard->update(['name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
 
             return Person::query()->create(['name' => $given['name'], 'sign_in_name' => mb_strtolower($given['sign_in_name']), 'password' => $given['password'], 'role' => Role::Keeper]);
-        });
+        }, attempts: self::ATTEMPTS);
         $this->signIn($request, $keeper);
 
         return new JsonResponse(['yard' => $given['yard'], 'first_visit' => false, 'person' => $keeper->toAccount()], 201);

@@ -81,7 +81,7 @@ final readonly class GreaseController
             'job' => ['sometimes', 'nullable', 'string', 'max:80'],
             'x' => [$presence, 'required', 'integer', 'between:0,100'],
             'y' => [$presence, 'required', 'integer', 'between:0,100'],
-            'position' => ['sometimes', 'numeric'],
+            'position' => ['sometimes', 'numeric', 'between:-100000,100000'],
             'retired' => ['sometimes', 'boolean'],
         ], ['name.required' => 'Give the point a name.', 'place.required' => 'Say where it is.', 'strokes.between' => 'From 1 to 500 strokes.']);
         if (isset($given['most'], $given['strokes']) && $given['most'] < $given['strokes']) {

@@ -42,7 +42,7 @@ final class GreasePoint extends Model
 
     protected function casts(): array
     {
-        return ['every' => 'array', 'end_sign' => EndSign::class, 'retired' => 'boolean', 'position' => 'float'];
+        return ['every' => 'array', 'end_sign' => EndSign::class, 'retired' => 'boolean', 'position' => 'float', 'strokes' => 'integer', 'most' => 'integer', 'x' => 'integer', 'y' => 'integer'];
     }
 
     public function toCore(): CorePoint

@@ -31,12 +31,13 @@ final readonly class WalkController
     /** The machines this person walks round, by name. */
     public function index(Request $request): JsonResponse
     {
+        $cursor = Cursor::of($request);
         YardLine::bringUpToDate($this->yard);
         $person = $this->person($request);
-        $page = $this->machines()->when(! $person->may_use_all_machines, fn ($query) => $query->whereIn('machines.id', $person->machines()->select('machines.id')))
-            ->orderBy('machines.name')->orderBy('machines.id')->cursorPaginate(Cursor::pageSize($request));
+        $list = $this->machines()->when(! $person->may_use_all_machines, fn ($query) => $query->whereIn('machines.id', $person->machines()->select('machines.id')))
+            ->orderBy('machines.name')->orderBy('machines.id');
 
-        return Cursor::respond($page, $this->row(...), ['today' => $this->yard->today()->format('Y-m-d')]);
+        return $cursor->respond($cursor->page($list), $this->row(...), ['today' => $this->yard->today()->format('Y-m-d')]);
     }
 
     /** Who has walked what today, what was found, what stands down, and what nobody has looked at for long. */

@@ -14,10 +14,12 @@ use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\Source;
+use Core\Schedule\TaskKind;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule as Among;
 
 /** A machine's rulebook as a column chart: tasks down, hours or kilometres across. */
 final readonly class ChartController
@@ -52,9 +54,10 @@ final readonly class ChartController
         $given = $request->validate([
             ...Circumstances::rules(),
             ...RuleRequest::ruleFields('rows.*.', new: false),
-            'rows' => ['present', 'array', 'max:200'],
+            'rows' => ['present', 'array', 'list', 'max:200'],
             'rows.*.rule_id' => ['sometimes', 'nullable', 'integer'],
             'rows.*.task' => ['required', 'string', 'max:80'],
+            'rows.*.kind' => ['required_without:rows.*.rule_id', Among::enum(TaskKind::class)],
             'rows.*.contained_in_row' => ['sometimes', 'nullable', 'integer', 'min:0'],
             'remove' => ['sometimes', 'array', 'max:200'],
             'remove.*' => ['integer'],

@@ -33,16 +33,16 @@ final readonly class MachineController
             'state' => ['sometimes', Among::in(array_keys(Headline::WORDS))],
             'name' => ['sometimes', 'nullable', 'string', 'max:60'],
         ]);
+        $cursor = Cursor::of($request);
         YardLine::bringUpToDate($this->yard);
         $machines = collect($filter)->only('class', 'place')->filter();
         $lines = YardLine::query()
             ->when($filter['state'] ?? null, fn ($query, string $state) => $query->where('state', $state))
             ->when($machines->isNotEmpty() || isset($filter['name']), fn ($query) => $query->whereIn('machine_id', Machine::query()->select('id')->where($machines->all())
                 ->when($filter['name'] ?? null, fn ($named, string $name) => $named->where('name', 'like', '%'.addcslashes($name, '%_\\').'%'))))
-            ->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id')
-            ->cursorPaginate(Cursor::pageSize($request));
+            ->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id');
 
-        return Cursor::respond($lines, fn (YardLine $line): array => $line->line);
+        return $cursor->respond($cursor->page($lines), fn (YardLine $line): array => $line->line);
     }
 
     public function show(Machine $machine): JsonResponse

@@ -31,7 +31,7 @@ final class MachineRequest extends FormRequest
             'model' => ['sometimes', 'nullable', 'string', 'max:60'],
             'serial' => ['sometimes', 'nullable', 'string', 'max:60'],
             'note' => ['sometimes', 'nullable', 'string', 'max:2000'],
-            'countdown_step' => ['sometimes', new TypedNumber('The display\'s step', aboveZero: true)],
+            'countdown_step' => ['sometimes', new TypedNumber('The display\'s step', aboveZero: true, most: '1000')],
             'reset_note' => ['sometimes', 'nullable', 'string', 'max:1000'],
             'severities' => ['sometimes', 'array', 'max:14'],
             'severities.*.severity' => ['required', Among::enum(Severity::class)],

@@ -41,7 +41,7 @@ final class RuleRequest extends FormRequest
             "{$path}task" => [...$needed, 'string', 'max:80'],
             "{$path}kind" => [...$needed, Among::enum(TaskKind::class)],
             "{$path}first" => ['sometimes', 'array', 'max:10'],
-            "{$path}every" => ['sometimes', 'array'],
+            "{$path}every" => ['sometimes', 'array:hours,km,mi,months'],
             "{$path}book" => ['sometimes', 'nullable', 'array'],
             ...self::intervalFields("{$path}every."), ...self::intervalFields("{$path}book."), ...self::intervalFields("{$path}first.*."),
             "{$path}anchor" => ['sometimes', Among::enum(Anchor::class)],

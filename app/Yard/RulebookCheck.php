@@ -32,7 +32,7 @@ final readonly class RulebookCheck
         $this->refuseLoose($machine, $rule, $path);
         $others = $machine->rules()->whereKeyNot($rule->id ?? 0)->get();
         foreach (['contained_in' => $rule->contained_in_id, 'goes_with' => $rule->goes_with_id] as $field => $id) {
-            if ($id !== null && ! $rule->retired && $others->find($id) === null) {
+            if ($id !== null && $others->find($id) === null && (! $rule->retired || $rule->isDirty("{$field}_id"))) {
                 throw Refusal::field($path.$field, 'That task is not in this rulebook.');
             }
         }

@@ -19,6 +19,9 @@ final class WrittenNumber
 
     private const LONGEST = 32;
 
+    /** Ten to this many is more than anything on a yard. */
+    private const DIGITS = 12;
+
     /**
      * @throws Unreadable if it is no number, could be read two ways, or is too long to be meant
      */
@@ -40,7 +43,7 @@ final class WrittenNumber
         $negative = str_starts_with($text, '-');
         $value = self::unsigned(ltrim($text, '+-'), $written);
 
-        return $negative ? $value->negated() : $value;
+        return self::modest($negative ? $value->negated() : $value);
     }
 
     /**
@@ -61,7 +64,16 @@ final class WrittenNumber
      */
     public static function ofProgram(string $written): BigRational
     {
-        return preg_match('/^-?\d{1,30}(\.\d{1,30})?$/', $written) ? BigRational::of($written) : self::parse($written);
+        return preg_match('/^-?\d{1,30}(\.\d{1,30})?$/', $written) ? self::modest(BigRational::of($written)) : self::parse($written);
+    }
+
+    private static function modest(BigRational $value): BigRational
+    {
+        if ($value->abs()->isGreaterThanOrEqualTo(BigInteger::of(10)->power(self::DIGITS))) {
+            throw new Unreadable('That number is larger than anything on a yard.');
+        }
+
+        return $value;
     }
 
     private static function unsigned(string $text, string $written): BigRational

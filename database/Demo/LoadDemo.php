@@ -49,6 +49,11 @@ final class LoadDemo extends Command
     public function handle(): int
     {
         if ($this->option('reset')) {
+            if (Yard::query()->where('is_demo', false)->exists()) {
+                $this->error('This yard is not the demo: nothing of it is thrown away.');
+
+                return self::FAILURE;
+            }
             $this->clear();
         }
         if (Person::query()->exists()) {
@@ -79,7 +84,7 @@ final class LoadDemo extends Command
 
     private function load(): void
     {
-        Yard::query()->create(['id' => 1, 'name' => Coldbrook::NAME, 'time_zone' => Coldbrook::TIME_ZONE, 'distance_unit' => 'km', 'coldest_night' => '-14 °C', 'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']]]);
+        Yard::query()->create(['id' => 1, 'name' => Coldbrook::NAME, 'time_zone' => Coldbrook::TIME_ZONE, 'distance_unit' => 'km', 'is_demo' => true, 'coldest_night' => '-14 °C', 'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']]]);
         foreach (DemoPeople::ALL as $person) {
             $this->people[$person['sign_in_name']] = Person::query()->create([...$person, 'password' => DemoPeople::password($person['sign_in_name']),
                 'may_use_all_machines' => ! isset(DemoPeople::RESTRICTED[$person['sign_in_name']])])->id;

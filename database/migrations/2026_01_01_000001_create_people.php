@@ -2,15 +2,14 @@
 
 declare(strict_types=1);
 
-use Illuminate\Database\Migrations\Migration;
+use Database\TablesMadeWhole;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
+return new class extends TablesMadeWhole
 {
     public function up(): void
     {
-        Schema::create('people', function (Blueprint $table): void {
+        $this->make('people', function (Blueprint $table): void {
             $table->id();
             $table->string('name', 80);
             $table->string('sign_in_name', 40)->unique();
@@ -23,7 +22,7 @@ return new class extends Migration
             $table->timestamps();
         });
 
-        Schema::create('personal_access_tokens', function (Blueprint $table): void {
+        $this->make('personal_access_tokens', function (Blueprint $table): void {
             $table->id();
             $table->morphs('tokenable');
             $table->string('name', 80);
@@ -34,7 +33,7 @@ return new class extends Migration
             $table->timestamps();
         });
 
-        Schema::create('idempotency_keys', function (Blueprint $table): void {
+        $this->make('idempotency_keys', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('person_id')->constrained('people')->cascadeOnDelete();
             $table->string('key', 100)->collation('utf8mb4_bin');

@@ -2,15 +2,14 @@
 
 declare(strict_types=1);
 
-use Illuminate\Database\Migrations\Migration;
+use Database\TablesMadeWhole;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
+return new class extends TablesMadeWhole
 {
     public function up(): void
     {
-        Schema::create('entries', function (Blueprint $table): void {
+        $this->make('entries', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
             $table->string('kind', 16);
@@ -29,17 +28,13 @@ return new class extends Migration
             $table->dateTime('struck_at')->nullable();
             $table->foreignId('struck_by_id')->nullable()->constrained('people');
             $table->string('struck_because', 500)->nullable();
+            $table->json('detail')->nullable()->comment('what else this kind of entry says');
             $table->index(['machine_id', 'happened_at', 'id']);
             $table->index(['machine_id', 'kind', 'happened_at']);
             $table->index(['meter_id', 'happened_at', 'value']);
         });
 
-        Schema::table('meters', function (Blueprint $table): void {
-            $table->foreignId('fitted_by_id')->nullable()->constrained('entries')->comment('the entry that records the change of meters; gone with it when struck');
-            $table->boolean('struck')->default(false);
-        });
-
-        Schema::create('entry_tasks', function (Blueprint $table): void {
+        $this->make('entry_tasks', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
             $table->foreignId('rule_id')->nullable()->constrained();

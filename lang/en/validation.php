@@ -5,6 +5,12 @@ declare(strict_types=1);
 return [
     'required' => 'This is missing.',
     'present' => 'This is missing.',
+    'required_without' => 'This is missing.',
+    'required_with' => 'This is missing.',
+    'list' => 'This is a list.',
+    'uuid' => 'This is no id.',
+    'date' => 'A moment is written like 2026-05-14T09:30:00Z.',
+    'gt' => ['numeric' => 'More than :value.'],
     'prohibited' => 'This machine has no such meter.',
     'string' => 'This is written in words.',
     'integer' => 'This is a whole number.',

@@ -51,9 +51,10 @@ final readonly class LoadBench
     {
         $machines = self::MACHINES;
         $rules = self::RULES_EACH;
+        $password = password_hash('a good password', PASSWORD_ARGON2ID);
         $this->sql(<<<SQL
             insert into yard (id, name, time_zone, distance_unit) values (1, 'Bench', 'Europe/London', 'km');
-            insert into people (name, sign_in_name, password, role) values ('Bench', 'bench', '-', 'keeper');
+            insert into people (name, sign_in_name, password, role) values ('Bench', 'bench', '{$password}', 'keeper'), ('Other', 'other', '-', 'operator');
             insert into machines (id, name, class, place, history) select seq, concat('Machine ', seq), elt(1 + seq % 4, 'tractor', 'zero_turn', 'generator', 'crawler'), concat('Place ', seq % 20), 'known' from seq_1_to_{$machines};
             insert into meters (id, machine_id, unit, fitted_at) select seq, seq, 'h', now() - interval 10 year from seq_1_to_{$machines};
             insert into rules (id, machine_id, task, kind, first, every, anchor, early, late, source)

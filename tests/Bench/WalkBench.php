@@ -18,13 +18,12 @@ final readonly class WalkBench
 
     private const LOADS = 5;
 
-    public function __construct(private string $address, private string $state, private string $public)
+    public function __construct(private string $address, private string $public)
     {
     }
 
     public function run(): void
     {
-        $this->sql("update people set password = '".password_hash('a good password', PASSWORD_BCRYPT, ['cost' => 4])."' where id = 1");
         $this->sync();
         $this->firstCheck();
     }
@@ -111,13 +110,5 @@ final readonly class WalkBench
                 : requestAnimationFrame(look);
             look();
             JS);
-    }
-
-    private function sql(string $query): void
-    {
-        exec('mariadb --no-defaults --socket='.escapeshellarg("{$this->state}/run/db.sock").' --user="$(id -un)" jardinier -e '.escapeshellarg($query), $out, $status);
-        if ($status !== 0) {
-            throw new \RuntimeException('The bench yard could not be reached.');
-        }
     }
 }

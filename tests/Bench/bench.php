@@ -6,6 +6,7 @@ declare(strict_types=1);
 
 use Tests\Bench\CoreBench;
 use Tests\Bench\ForecastBench;
+use Tests\Bench\FuzzBench;
 use Tests\Bench\LoadBench;
 use Tests\Bench\WalkBench;
 use Tests\Bench\WebBench;
@@ -15,5 +16,6 @@ require __DIR__.'/../../vendor/autoload.php';
 (new CoreBench)->run();
 (new ForecastBench)->run();
 (new LoadBench((string) getenv('JARDINIER_URL'), (string) getenv('JARDINIER_STATE')))->run();
-(new WalkBench((string) getenv('JARDINIER_URL'), (string) getenv('JARDINIER_STATE'), dirname(__DIR__, 2).'/public'))->run();
+(new FuzzBench((string) getenv('JARDINIER_URL')))->run();
+(new WalkBench((string) getenv('JARDINIER_URL'), dirname(__DIR__, 2).'/public'))->run();
 (new WebBench(dirname(__DIR__, 2).'/public/build'))->run();

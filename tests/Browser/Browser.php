@@ -139,8 +139,8 @@ final class Browser
 
     public function see(string $text): void
     {
-        $this->until(fn (): bool => str_contains($this->text(), $text), "\"{$text}\"");
-        Assert::assertStringContainsString($text, $this->text());
+        $seen = $this->until(fn (): ?string => str_contains($shown = $this->text(), $text) ? $shown : null, "\"{$text}\"");
+        Assert::assertStringContainsString($text, $seen);
     }
 
     public function notSee(string $text): void

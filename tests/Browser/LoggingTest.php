@@ -29,7 +29,7 @@ final class LoggingTest extends BrowserTestCase
         $machine = $this->machine();
         $this->signIn();
         $this->browser->press('Logbook');
-        $this->browser->see('Reading');
+        $this->browser->see('Correct');
         $this->browser->keys('/');
         $this->browser->keys(mb_strtolower($machine['name']).' +4.5');
         $this->browser->see("{$machine['name']} at 94.5 h. 94.5 is 4.5 h more than 90");

@@ -166,6 +166,28 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->notSee('Something broke here.');
     }
 
+    public function test_a_note_at_which_the_yard_breaks_is_set_aside_with_what_was_typed_and_the_rest_goes_on(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('nell');
+        $this->browser->onEveryPage(<<<'JS'
+            const fetched = window.fetch;
+            window.fetch = async asked => asked.url.endsWith('/walkaround/notes') && (await asked.clone().text()).includes('breaks the yard')
+              ? new Response('{"type":"/problems/our-fault","title":"Failed","status":500,"detail":"Something broke here."}', {status: 500, headers: {'Content-Type': 'application/problem+json'}})
+              : fetched(asked);
+            JS);
+        $this->browser->open("/walkaround/{$machine['id']}/daily?at=leaks");
+        $this->browser->see('Not looked at');
+        $this->browser->press('Not fine');
+        $this->browser->type('In your own words', 'It breaks the yard');
+        $this->browser->press('Weeping: damp, no drop');
+        $this->browser->press('Fine');
+        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks']) === 1, 'the other note to be sent');
+        $this->browser->press('One note came back');
+        $this->browser->see('Something broke here.');
+        self::assertSame('It breaks the yard', $this->browser->value('Note'));
+    }
+
     public function test_a_leaf_of_the_program_that_does_not_arrive_leaves_the_places_in_reach(): void
     {
         $this->signIn();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use Core\Reckoner\Catalogue;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Assert;
@@ -41,6 +42,49 @@ final class Contract
         }
 
         return $operations;
+    }
+
+    /** @return list<string> the calculators by name */
+    public function calculators(): array
+    {
+        return Catalogue::names();
+    }
+
+    /**
+     * @param  array<string, mixed>  $part
+     * @return array<string, mixed> what it refers to, where it refers to something
+     */
+    public function resolved(array $part): array
+    {
+        while (isset($part['$ref'])) {
+            $part = array_reduce(explode('/', substr($part['$ref'], 2)), fn (array $at, string $name): array => $at[$name], $this->document);
+        }
+
+        return $part;
+    }
+
+    /** @return array<string, mixed>|null the schema of what is sent */
+    public function body(string $operation): ?array
+    {
+        $body = $this->operation($operation)['requestBody'] ?? null;
+
+        return $body === null ? null : $this->resolved($body)['content']['application/json']['schema'] ?? null;
+    }
+
+    /** @return array<string, array<string, mixed>> schemas of the parameters after the question mark */
+    public function parameters(string $operation): array
+    {
+        $parameters = array_map($this->resolved(...), $this->operation($operation)['parameters'] ?? []);
+
+        return array_column(array_filter($parameters, fn (array $parameter): bool => $parameter['in'] === 'query'), 'schema', 'name');
+    }
+
+    /** @return array<string, mixed> */
+    private function operation(string $operation): array
+    {
+        [$method, $path] = explode(' ', $operation);
+
+        return $this->document['paths'][$path][strtolower($method)];
     }
 
     public function holds(string $method, string $path, int $status, ?string $type, string $body): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use Illuminate\Support\Str;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Tests\ServedClock;
 
@@ -51,6 +52,58 @@ final class ServedTest extends PlainTestCase
         self::assertSame([201], array_values(array_unique(array_column($answers, 'status'))), (string) json_encode($answers));
         self::assertCount(1, array_unique(array_map(fn (array $answer): int => $answer['body']['entry']['id'], $answers)));
         self::assertCount(2, self::$keeper->ask('GET', "/machines/{$machine}/entries?kind=reading")['body']['data']);
+    }
+
+    public function test_eight_equal_keys_four_equal_pictures_and_equal_names_at_once_break_nothing(): void
+    {
+        $machine = self::machine();
+        foreach (['3', 'rubbish', '4'] as $round => $value) {
+            $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => $value], ["Idempotency-Key: eight {$round}"]), range(1, 8)));
+            self::assertSame([$value === 'rubbish' ? 422 : 201], array_values(array_unique(array_column($answers, 'status'))), (string) json_encode($answers));
+        }
+        $name = 'twin'.bin2hex(random_bytes(3));
+        $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->request('POST', '/people', ['name' => 'Twin', 'sign_in_name' => $name, 'password' => 'long enough', 'role' => 'reader']), range(1, 4)));
+        $statuses = array_column($answers, 'status');
+        sort($statuses);
+        self::assertSame([201, 422, 422, 422], $statuses);
+
+        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'fine'];
+        self::assertSame('written', self::$keeper->ask('POST', '/walkaround/notes', ['notes' => [$look]])['body']['results'][0]['status'] ?? null);
+        $picture = (string) tempnam(sys_get_temp_dir(), 'photo');
+        imagejpeg(imagecreatetruecolor(60, 40), $picture);
+        $form = ['id' => (string) Str::uuid(), 'observation' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')];
+        $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->upload("/machines/{$machine}/photos", $form), range(1, 4)));
+        unlink($picture);
+        self::assertSame([201], array_values(array_unique(array_column($answers, 'status'))), (string) json_encode($answers));
+    }
+
+    public function test_the_same_key_with_another_picture_is_another_request(): void
+    {
+        $machine = self::machine();
+        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'fine'];
+        self::$keeper->ask('POST', '/walkaround/notes', ['notes' => [$look]]);
+        $id = (string) Str::uuid();
+        $send = function (int $width) use ($machine, $look, $id): int {
+            $picture = (string) tempnam(sys_get_temp_dir(), 'photo');
+            imagejpeg(imagecreatetruecolor($width, 40), $picture);
+            $answer = Visitor::together([self::$keeper->upload("/machines/{$machine}/photos", ['id' => $id, 'observation' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')], ["Idempotency-Key: {$id}"])])[0];
+            unlink($picture);
+
+            return $answer['status'];
+        };
+        self::assertSame([201, 201, 422], [$send(60), $send(60), $send(70)]);
+    }
+
+    public function test_a_stranger_gets_no_session_and_what_is_too_large_is_told_as_a_problem(): void
+    {
+        $sessions = fn (): int => count(glob(getenv('JARDINIER_STATE').'/storage/framework/sessions/*') ?: []);
+        $before = $sessions();
+        foreach (range(1, 5) as $ignored) {
+            file_get_contents(getenv('JARDINIER_URL').'/api/session');
+        }
+        self::assertSame($before, $sessions());
+        $answer = Visitor::together([self::$keeper->request('POST', '/reckon/convert', ['a' => str_repeat('x', 300_000)])])[0];
+        self::assertSame([413, '/problems/too-large'], [$answer['status'], $answer['body']['type'] ?? null]);
     }
 
     public function test_two_people_changing_one_record_at_once_do_not_overwrite_each_other(): void

@@ -48,6 +48,29 @@ final class Visitor
         return $request;
     }
 
+    public function raw(MadeUp $made): \CurlHandle
+    {
+        $request = $this->request($made->method, $made->address);
+        curl_setopt($request, CURLOPT_HTTPHEADER, ["Origin: {$this->address}", ...array_map(fn (string $name, string $value): string => "{$name}: {$value}", array_keys($made->headers), $made->headers)]);
+        if ($made->body !== '') {
+            curl_setopt($request, CURLOPT_POSTFIELDS, $made->body);
+        }
+
+        return $request;
+    }
+
+    /**
+     * @param  array<string, string|\CURLFile>  $form
+     * @param  list<string>  $headers
+     */
+    public function upload(string $path, array $form, array $headers = []): \CurlHandle
+    {
+        $request = $this->request('POST', $path);
+        curl_setopt_array($request, [CURLOPT_POSTFIELDS => $form, CURLOPT_HTTPHEADER => ['Accept: application/json', "Origin: {$this->address}", ...$headers]]);
+
+        return $request;
+    }
+
     /**
      * Sends requests at the same time.
      *

@@ -16,7 +16,7 @@ import { CalendarSheet } from './CalendarSheet';
 
 const Body = styled.div`padding: 18px 20px; max-width: 520px; display: flex; flex-direction: column; gap: 16px;`;
 const Ticks = styled.fieldset`
-  display: flex; flex-direction: column; border: 0; padding: 0; margin: 0; legend { font-weight: 600; padding: 0 0 4px; }
+  display: flex; flex-direction: column; border: 0; padding: 0; margin: 0; legend { font-size: 15px; padding: 0 0 4px; }
   label { display: flex; gap: 12px; align-items: center; min-height: 40px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }
 `;
 const Secret = styled.code`display: block; font-size: 15px; padding: 12px 14px; border: 2px solid var(--straw); background: var(--paper); overflow-wrap: anywhere;`;

@@ -18,11 +18,12 @@ export function useAfterWrite() {
     async (text: string, entry?: Schemas['Entry']) => {
       tell(
         text,
-        entry &&
-          (async () => {
-            await strikeEntry(entry.id, 'Taken back at once.');
-            await refresh();
-          }),
+        entry?.may_strike
+          ? async () => {
+              await strikeEntry(entry.id, 'Taken back at once.');
+              await refresh();
+            }
+          : undefined,
       );
       await refresh();
     },

@@ -2,20 +2,14 @@
 
 declare(strict_types=1);
 
-use Illuminate\Database\Migrations\Migration;
+use Database\TablesMadeWhole;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
+return new class extends TablesMadeWhole
 {
     public function up(): void
     {
-        Schema::table('yard', function (Blueprint $table): void {
-            $table->string('coldest_night', 20)->nullable()->comment('as typed');
-            $table->json('grease_guns')->nullable()->comment('name and the weight of ten strokes of each');
-        });
-
-        Schema::create('changed_checks', function (Blueprint $table): void {
+        $this->make('changed_checks', function (Blueprint $table): void {
             $table->id();
             $table->string('class', 24)->nullable();
             $table->foreignId('machine_id')->nullable()->constrained()->cascadeOnDelete();
@@ -27,7 +21,7 @@ return new class extends Migration
             $table->index(['class', 'key']);
         });
 
-        Schema::create('rounds', function (Blueprint $table): void {
+        $this->make('rounds', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
             $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
@@ -39,7 +33,7 @@ return new class extends Migration
             $table->index('day');
         });
 
-        Schema::create('observations', function (Blueprint $table): void {
+        $this->make('observations', function (Blueprint $table): void {
             $table->id();
             $table->char('uuid', 36)->unique();
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
@@ -64,7 +58,7 @@ return new class extends Migration
             $table->index(['round_id', 'subject']);
         });
 
-        Schema::create('photos', function (Blueprint $table): void {
+        $this->make('photos', function (Blueprint $table): void {
             $table->id();
             $table->char('uuid', 36)->unique();
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
@@ -76,7 +70,7 @@ return new class extends Migration
             $table->dateTime('created_at');
         });
 
-        Schema::create('grease_points', function (Blueprint $table): void {
+        $this->make('grease_points', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
             $table->double('position');
@@ -96,7 +90,7 @@ return new class extends Migration
             $table->index(['machine_id', 'retired', 'position']);
         });
 
-        Schema::create('grease_ticks', function (Blueprint $table): void {
+        $this->make('grease_ticks', function (Blueprint $table): void {
             $table->id();
             $table->char('uuid', 36)->unique();
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
@@ -111,7 +105,7 @@ return new class extends Migration
             $table->index(['grease_point_id', 'happened_at']);
         });
 
-        Schema::create('sent_notes', function (Blueprint $table): void {
+        $this->make('sent_notes', function (Blueprint $table): void {
             $table->char('uuid', 36)->primary();
             $table->foreignId('person_id')->constrained('people')->cascadeOnDelete();
             $table->char('fingerprint', 64);
@@ -119,7 +113,7 @@ return new class extends Migration
             $table->dateTime('created_at')->index();
         });
 
-        Schema::create('walk_lines', function (Blueprint $table): void {
+        $this->make('walk_lines', function (Blueprint $table): void {
             $table->foreignId('machine_id')->primary()->constrained()->cascadeOnDelete();
             $table->dateTime('looked_at')->nullable()->index();
             $table->unsignedSmallInteger('open_findings')->default(0)->index();

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use Core\Reckoner\Catalogue;
+use Tests\Http\Contract;
+use Tests\Http\Fuzz;
+use Tests\Http\Visitor;
+
+/** What the worst request that anybody makes up costs, against the empty route, on a yard of 1,000 machines. */
+final readonly class FuzzBench
+{
+    private const REQUESTS = 1500;
+
+    private const SEED = 4711;
+
+    private const AIM = 50;
+
+    public function __construct(private string $address)
+    {
+    }
+
+    public function run(): void
+    {
+        $keeper = new Visitor($this->address, 'bench', 'a good password');
+        $fuzz = new Fuzz(self::SEED);
+        $known = ['machine' => '1', 'entry' => '1', 'rule' => '1', 'person' => '2', 'subject' => 'leaks', 'check' => 'leaks', 'point' => '1', 'token' => '999', 'feed' => '1', 'photo' => '00000000-0000-4000-8000-000000000000'];
+        // Signing in and changing one's password are slow on purpose.
+        $operations = array_values(array_filter(Contract::read()->operations(), fn (string $operation): bool => ! preg_match('~/(session|first-keeper|password)$~', $operation)));
+        $empty = $took = [];
+        for ($number = 0; $number < self::REQUESTS; $number++) {
+            $operation = $operations[$number % count($operations)];
+            $made = $fuzz->request($operation, [...$known, 'name' => $fuzz->oneOf(Catalogue::names())]);
+            $empty[] = $this->time($keeper->request('GET', '/pulse'));
+            $took[] = [$this->time($keeper->raw($made)), $operation];
+        }
+        sort($empty);
+        rsort($took);
+        [$slowest, $operation] = $took[0];
+        printf("fuzz     slowest of %s made-up requests: %.1f times the empty route (aim: at most %d), %s\n", number_format(self::REQUESTS), $slowest / $empty[intdiv(count($empty), 2)], self::AIM, $operation);
+    }
+
+    private function time(\CurlHandle $request): float
+    {
+        $began = microtime(true);
+        Visitor::together([$request]);
+
+        return microtime(true) - $began;
+    }
+}

@@ -1,0 +1,255 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Calendar\CalendarFeed;
+use App\People\Person;
+use App\People\Role;
+use App\Walkaround\GreasePoint;
+use Illuminate\Contracts\Hashing\Hasher;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Who is let in, by what, and for how long. */
+final class AccessTest extends TestCase
+{
+    /** @param  array<string, mixed>  $change  by a keeper */
+    #[DataProvider('ends')]
+    public function test_what_let_somebody_in_ends_at_once_and_does_not_come_back(array $change): void
+    {
+        $keeper = $this->person(Role::Keeper);
+        $mechanic = $this->person(Role::Mechanic);
+        $this->postJson('/api/session', ['sign_in_name' => 'mechanic', 'password' => 'a good password'])->assertOk();
+        $token = $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => ['read'], 'days' => 30])->assertCreated()->json('token');
+        $feed = $this->postJson('/api/calendar-feeds', ['whole_yard' => false, 'remind_days' => 2])->assertCreated()->json('path');
+        $signedIn = session()->all();
+        $this->getJson($feed)->assertOk();
+        self::assertSame(['session' => 204, 'token' => 204], $this->stillIn($signedIn, $token));
+
+        $change === [] ? $this->artisan('keeper:reset', ['name' => 'mechanic'])->assertSuccessful() : $this->as($keeper)->patchJson("/api/people/{$mechanic->id}", $change, ['If-Match' => '"1"'])->assertOk();
+        self::assertSame(['session' => 401, 'token' => 401], $this->stillIn($signedIn, $token));
+        $this->getJson($feed)->assertNotFound();
+
+        Person::query()->whereKey($mechanic->id)->update(['active' => true, 'role' => Role::Mechanic]);
+        self::assertSame(['session' => 401, 'token' => 401], $this->stillIn($signedIn, $token));
+        self::assertSame(0, CalendarFeed::query()->count());
+    }
+
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function ends(): iterable
+    {
+        yield 'another role' => [['role' => 'operator']];
+        yield 'may no longer sign in' => [['active' => false]];
+        yield 'a new password' => [['password' => 'another good one']];
+        yield 'made keeper on the computer itself' => [[]];
+    }
+
+    public function test_changing_ones_password_ends_every_other_session_and_keeps_this_one(): void
+    {
+        $this->person(Role::Mechanic);
+        $signIn = fn () => $this->postJson('/api/session', ['sign_in_name' => 'mechanic', 'password' => 'a good password'])->assertOk();
+        $signIn();
+        $elsewhere = session()->all();
+        $this->flushSession();
+        $signIn();
+        $this->putJson('/api/password', ['present' => 'a good password', 'password' => 'another good one'])->assertOk();
+
+        $this->app['auth']->forgetGuards();
+        $this->getJson('/api/pulse')->assertNoContent();
+        self::assertSame(401, $this->stillIn($elsewhere, 'none')['session']);
+    }
+
+    public function test_passwords_are_read_to_their_end_and_are_not_the_sign_in_name(): void
+    {
+        $this->as(Role::Keeper);
+        $long = str_repeat('a', 100);
+        $person = fn (string $name, string $password) => $this->postJson('/api/people', ['name' => 'P', 'sign_in_name' => $name, 'password' => $password, 'role' => 'operator']);
+        $person('pia', "{$long}1")->assertCreated();
+        $person('pia.thornfield', 'PIA.Thornfield')->assertJsonPath('errors.password.0', 'Not the sign-in name: everybody knows it.');
+        $person('pium', "ten letters\0")->assertJsonPath('errors.password.0', 'This cannot be read as text.');
+
+        $this->postJson('/api/session', ['sign_in_name' => 'pia', 'password' => "{$long}2"])->assertUnprocessable();
+        $this->postJson('/api/session', ['sign_in_name' => 'pia', 'password' => "{$long}1"])->assertOk();
+    }
+
+    public function test_a_name_nobody_has_is_as_much_work_as_one_somebody_has(): void
+    {
+        $this->person(Role::Keeper, 'rosa');
+        $this->person(Role::Operator, 'gone')->update(['active' => false]);
+        $hasher = $this->app->make('hash');
+        $checks = 0;
+        $counting = $this->mock(Hasher::class);
+        $counting->shouldReceive('make')->andReturnUsing($hasher->make(...));
+        $counting->shouldReceive('check')->andReturnUsing(function (string $password, string $hash) use ($hasher, &$checks): bool {
+            $checks += $hasher->info($hash)['algoName'] === 'argon2id' ? 1 : 0;
+
+            return $hasher->check($password, $hash);
+        });
+        foreach (['rosa', 'gone', 'nobody'] as $already => $name) {
+            $this->postJson('/api/session', ['sign_in_name' => $name, 'password' => 'wrong'])->assertUnprocessable();
+            self::assertSame($already + 1, $checks, $name);
+        }
+    }
+
+    public function test_trying_ones_present_password_is_throttled(): void
+    {
+        $this->as(Role::Operator);
+        for ($try = 0; $try < 5; $try++) {
+            $this->putJson('/api/password', ['present' => 'wrong', 'password' => 'another good one'])->assertUnprocessable();
+        }
+        $this->putJson('/api/password', ['present' => 'a good password', 'password' => 'another good one'])->assertStatus(429);
+    }
+
+    public function test_strangers_are_counted_before_their_body_is_read(): void
+    {
+        for ($try = 0; $try < 30; $try++) {
+            $this->postJson('/api/session', []);
+        }
+        $broken = $this->call('POST', '/api/session', server: ['CONTENT_TYPE' => 'application/json'], content: '{"a":');
+        self::assertSame(429, $broken->getStatusCode());
+    }
+
+    public function test_a_stranger_leaves_no_session_behind_and_each_yard_has_a_cookie_of_its_own(): void
+    {
+        $this->person(Role::Keeper);
+        self::assertSame([], $this->getJson('/api/session')->headers->getCookies());
+        self::assertSame([], $this->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'wrong'])->headers->getCookies());
+        $cookies = $this->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'a good password'])->assertOk()->headers->getCookies();
+        self::assertSame(['jardinier_'.substr(hash('sha256', (string) config('app.key')), 0, 10)], array_map(fn ($cookie): string => $cookie->getName(), $cookies));
+        self::assertSame([true, 'lax'], [$cookies[0]->isHttpOnly(), $cookies[0]->getSameSite()]);
+    }
+
+    public function test_a_token_does_what_it_was_made_for_and_ends(): void
+    {
+        $machine = $this->machine();
+        $rule = $this->ruleId($machine);
+        $tokens = [];
+        foreach ([['read'], ['log'], ['read', 'log', 'service']] as $abilities) {
+            $tokens[implode('+', $abilities)] = $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => $abilities, 'days' => 30])->assertCreated()->json('token');
+        }
+        $try = fn (string $token, string $method, string $path, array $body = []): int => $this->by($token)->json($method, "/api{$path}", $body)->getStatusCode();
+        foreach ([
+            ['GET', '/machines', [], [200, 403, 200]],
+            ['POST', "/machines/{$machine}/readings", ['value' => '12'], [403, 201, 201]],
+            ['POST', "/machines/{$machine}/services", ['hours' => '12', 'rule_ids' => [$rule]], [403, 403, 201]],
+            ['PATCH', "/machines/{$machine}", ['place' => 'X'], [403, 403, 403]],
+            ['GET', '/people', [], [403, 403, 403]],
+            ['GET', '/tokens', [], [403, 403, 403]],
+            ['POST', '/calendar-feeds', ['whole_yard' => false, 'remind_days' => 1], [403, 403, 403]],
+            ['PUT', '/password', ['present' => 'a good password', 'password' => 'another good one'], [403, 403, 403]],
+            ['DELETE', '/session', [], [403, 403, 403]],
+        ] as [$method, $path, $body, $expected]) {
+            self::assertSame($expected, array_map(fn (string $token): int => $try($token, $method, $path, $body), array_values($tokens)), "{$method} {$path}");
+        }
+        $this->by($tokens['read'])->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'a good password'])->assertOk();
+        $this->travel(31)->days();
+        self::assertSame(401, $try($tokens['read'], 'GET', '/machines'));
+    }
+
+    public function test_no_kept_answer_holds_a_secret_and_none_is_given_before_asking_whether_it_is_allowed(): void
+    {
+        $this->as(Role::Mechanic);
+        $make = fn () => $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => ['read'], 'days' => 30], ['Idempotency-Key' => 'k']);
+        $token = $make()->assertCreated()->json('token');
+        $make()->assertConflict()->assertJsonPath('detail', 'This was done already under that key. What it gave out was shown once and is not kept.');
+        $this->postJson('/api/calendar-feeds', ['whole_yard' => false, 'remind_days' => 2], ['Idempotency-Key' => 'f'])->assertCreated();
+        self::assertSame([null], DB::table('idempotency_keys')->distinct()->pluck('body')->all());
+        self::assertNotSame('', $token);
+
+        $machine = $this->machine();
+        $this->as(Role::Mechanic);
+        $service = fn () => $this->postJson("/api/machines/{$machine}/services", ['hours' => '5', 'rule_ids' => [$this->ruleId($machine)]], ['Idempotency-Key' => 'K']);
+        $service()->assertCreated();
+        $this->postJson("/api/machines/{$machine}/readings", ['value' => '6'], ['Idempotency-Key' => 'k2'])->assertCreated();
+        $this->postJson("/api/machines/{$machine}/readings", ['value' => '7'], ['Idempotency-Key' => 'K2'])->assertCreated()->assertHeaderMissing('Idempotent-Replay');
+        $this->person(Role::Mechanic)->update(['role' => Role::Operator]);
+        $this->as($this->person(Role::Mechanic)->refresh());
+        $service()->assertForbidden();
+    }
+
+    public function test_an_operator_lifts_no_stand_down_by_striking_or_by_saying_otherwise_of_something_else(): void
+    {
+        $machine = $this->machine();
+        $this->as(Role::Operator);
+        $note = fn (string $subject, array $more, string $round = 'daily'): array => ['id' => (string) \Illuminate\Support\Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, 'subject' => $subject, 'round' => ['kind' => $round, 'started_at' => '2026-05-14T08:50:00Z'], ...$more];
+        $send = fn (array $look): array => $this->postJson('/api/walkaround/notes', ['notes' => [$look]])->assertOk()->json('results.0');
+        $found = $note('seat_switch', ['said' => 'not_fine', 'verdict' => 'stand_down']);
+        self::assertSame('written', $send($found)['status']);
+        $standsDown = fn (): bool => $this->sheet($machine)['line']['stood_down'] !== null;
+        self::assertTrue($standsDown());
+
+        foreach (['round' => 'This stood the machine down. Only a keeper or mechanic lifts that.', 'stood_down' => 'Your role does not allow this. Ask a keeper.'] as $kind => $says) {
+            $entry = $this->getJson("/api/machines/{$machine}/entries?kind={$kind}")->json('data.0.id');
+            $this->postJson("/api/entries/{$entry}/strike", ['because' => 'slip'])->assertForbidden()->assertJsonPath('detail', $says);
+        }
+        foreach ([$note('leaks', ['said' => 'fine', 'replaces' => $found['id']]), $note('seat_switch', ['said' => 'fine', 'replaces' => strtoupper($found['id'])], 'weekly')] as $otherwise) {
+            self::assertSame(['refused', ['Only what you said of the same thing in the same round can be said otherwise.']], [($result = $send($otherwise))['status'], $result['problem']['errors']['replaces'] ?? null]);
+        }
+        self::assertTrue($standsDown());
+        $stood = $this->getJson("/api/machines/{$machine}/entries?kind=round")->json('data.0.id');
+        $this->as(Role::Mechanic)->postJson("/api/entries/{$stood}/strike", ['because' => 'tried again, it works'])->assertOk();
+        self::assertFalse($standsDown());
+    }
+
+    public function test_an_old_entry_is_corrected_by_whoever_may_write_it_today(): void
+    {
+        $machine = $this->machine();
+        $was = $this->person(Role::Mechanic);
+        $this->as($was);
+        $service = $this->postJson("/api/machines/{$machine}/services", ['hours' => '5', 'rule_ids' => [$this->ruleId($machine)]])->assertCreated()->json('entry.id');
+        $reading = $this->log($machine, '6')->json('entry.id');
+        $was->update(['role' => Role::Operator, 'may_use_all_machines' => false]);
+        $this->as($was->refresh());
+
+        foreach ([[$service, ['hours' => '6', 'rule_ids' => [$this->ruleId($machine)]]], [$reading, ['value' => '7']]] as [$entry, $correct]) {
+            $this->postJson("/api/entries/{$entry}/correction", ['because' => 'x', ...$correct])->assertForbidden();
+            $this->postJson("/api/entries/{$entry}/strike", ['because' => 'x'])->assertForbidden();
+        }
+        $was->machines()->sync([$machine]);
+        $this->as($was->refresh())->postJson("/api/entries/{$reading}/correction", ['because' => 'x', 'value' => '7'])->assertCreated();
+        $this->postJson("/api/entries/{$service}/strike", ['because' => 'x'])->assertForbidden();
+    }
+
+    public function test_a_calendar_address_tells_no_more_than_its_owner_may_see_now(): void
+    {
+        $this->machine(['rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['months' => 1]]]]);
+        $keeper = $this->person(Role::Keeper);
+        $path = $this->postJson('/api/calendar-feeds', ['whole_yard' => 1, 'remind_days' => 2])->assertCreated()->assertJsonPath('whole_yard', true)->json('path');
+        self::assertStringContainsString('Heron', (string) $this->get($path)->getContent());
+        $keeper->update(['role' => Role::Operator, 'may_use_all_machines' => false]);
+        self::assertStringNotContainsString('Heron', (string) $this->get($path)->assertOk()->getContent());
+    }
+
+    public function test_grease_points_given_as_text_are_kept_and_shown_as_numbers(): void
+    {
+        $machine = $this->machine();
+        $point = GreasePoint::query()->where('machine_id', $machine)->firstOrFail();
+        $shown = $this->patchJson("/api/grease-points/{$point->id}", ['strokes' => '7', 'most' => '400', 'x' => 8.0], ['If-Match' => '"1"'])->assertOk();
+        self::assertSame([7, 400, 8], [$shown->json('strokes'), $shown->json('most'), $shown->json('x')]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $session
+     * @return array{session: int, token: int}
+     */
+    private function stillIn(array $session, string $token): array
+    {
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+        $bySession = $this->withSession($session)->getJson('/api/pulse')->getStatusCode();
+        $byToken = $this->by($token)->getJson('/api/pulse')->getStatusCode();
+        $this->withHeader('Authorization', '');
+
+        return ['session' => $bySession, 'token' => $byToken];
+    }
+
+    private function by(string $token): static
+    {
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+
+        return $this->withHeader('Authorization', "Bearer {$token}");
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\People\Person;
+use App\People\Role;
+use App\Walkaround\GreasePoint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+/** Whatever is sent, nothing breaks here, and nothing is written where it is said to be refused. */
+final class FuzzTest extends TestCase
+{
+    private const REQUESTS = 5000;
+
+    private const SEED = 20260514;
+
+    /** @var array<string, string> what stands for each placeholder of an address */
+    private array $known;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $machine = $this->machine();
+        $entry = $this->log($machine, '12')->json('entry.id');
+        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'not_fine', 'verdict' => 'watch'];
+        $this->postJson('/api/walkaround/notes', ['notes' => [$look]])->assertJsonPath('results.0.status', 'written');
+        $this->known = ['machine' => (string) $machine, 'entry' => (string) $entry, 'rule' => (string) $this->ruleId($machine), 'person' => (string) $this->person(Role::Mechanic)->id, 'name' => 'reading', 'subject' => 'leaks', 'check' => 'leaks',
+            'point' => (string) GreasePoint::query()->where('machine_id', $machine)->value('id'), 'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(), 'feed' => '1', 'photo' => (string) Str::uuid()];
+    }
+
+    public function test_no_request_made_up_from_the_contract_breaks_anything(): void
+    {
+        $fuzz = new Fuzz(self::SEED);
+        $operations = Contract::read()->operations();
+        $calculators = Contract::read()->calculators();
+        $refused = $broken = [];
+        for ($number = 0; $number < self::REQUESTS; $number++) {
+            $operation = $operations[$number % count($operations)];
+            $this->known['name'] = $fuzz->oneOf($calculators);
+            $before = self::rows();
+            DB::beginTransaction();
+            $answer = $this->sendMadeUp($fuzz, $operation, $sent);
+            $status = $answer->getStatusCode();
+            if ($status >= 500) {
+                $broken["{$operation} {$status}"] ??= mb_strcut($sent, 0, 600)."\n".($answer->exception === null ? '' : $answer->exception::class.': '.mb_strcut($answer->exception->getMessage(), 0, 300).' at '.$answer->exception->getFile().':'.$answer->exception->getLine());
+            }
+            if ($status >= 400 && self::rows() !== $before) {
+                $refused[$operation] ??= "{$status} {$sent}";
+            }
+            while (DB::transactionLevel() > 1) {
+                DB::rollBack();
+            }
+        }
+
+        self::assertSame([], $broken, count($broken).' broke');
+        self::assertSame([], $refused, 'something was written where it was said to be refused');
+    }
+
+    private function sendMadeUp(Fuzz $fuzz, string $operation, ?string &$sent): TestResponse
+    {
+        $made = $fuzz->request($operation, $this->known);
+        $sent = "{$made->method} {$made->address} {$made->type} {$made->body}";
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+        $this->forgetRequest();
+        if (! preg_match('/session|first-keeper/', $operation) && $fuzz->chance(97)) {
+            $this->actingAs(Person::query()->where('role', Role::Keeper)->firstOrFail(), 'web');
+        }
+
+        return \Illuminate\Foundation\Testing\TestCase::call($made->method, "/api{$made->address}", server: ['HTTP_ORIGIN' => config('app.url'), ...$this->transformHeadersToServerVars($made->headers)], content: $made->body);
+    }
+
+    /** @return array<string, mixed> how many rows there are of everything, and how often what there is was changed */
+    private static function rows(): array
+    {
+        static $query = null;
+        $query ??= 'select '.implode(', ', [
+            ...array_map(fn (string $table): string => "(select count(*) from `{$table}`) as `{$table}`", ['people', 'personal_access_tokens', 'calendar_feeds', 'machines', 'meters', 'rules', 'entries', 'entry_tasks', 'rounds', 'observations', 'grease_points', 'grease_ticks', 'changed_checks', 'shared_rulebooks', 'sent_notes', 'photos', 'idempotency_keys']),
+            ...array_map(fn (string $table): string => "(select sum(version) from `{$table}`) as `{$table}_versions`", ['people', 'yard', 'machines', 'rules', 'grease_points', 'shared_rulebooks']),
+            '(select count(*) from entries where struck_at is not null) as struck',
+        ]);
+
+        return (array) DB::selectOne($query);
+    }
+}
