@@ -24,6 +24,13 @@ final readonly class FewTries
     {
         if ($request->isMethod('POST') && $request->is('api/session', 'api/first-keeper')) {
             $this->count("sign-in:{$request->ip()}", self::TRIES_AN_ADDRESS);
+            $response = $next($request);
+            // Whoever is let in was no stranger: many people may share one address.
+            if ($response->isSuccessful()) {
+                $this->limiter->decrement("sign-in:{$request->ip()}");
+            }
+
+            return $response;
         }
 
         return $next($request);

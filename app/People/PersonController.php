@@ -112,7 +112,7 @@ final class PersonController
         return [
             'name' => [...$needed, 'string', 'max:80'],
             'sign_in_name' => [...$needed, 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u', Rule::unique('people', 'sign_in_name')->ignore($person)],
-            'password' => [...$person === null ? [] : ['sometimes'], ...NewPassword::rules(is_string($signInName) ? $signInName : (string) $person?->sign_in_name)],
+            'password' => [...$person === null ? [] : ['sometimes'], ...NewPassword::rules($signInName ?? $person?->sign_in_name)],
             'role' => [...$needed, Rule::enum(Role::class)],
             'active' => ['sometimes', 'boolean'],
             'may_use_all_machines' => ['sometimes', 'boolean'],

@@ -81,7 +81,7 @@ final class SessionController
             'distance_unit' => ['required', 'in:km,mi'],
             'name' => ['required', 'string', 'max:80'],
             'sign_in_name' => ['required', 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u'],
-            'password' => NewPassword::rules((string) $request->string('sign_in_name')),
+            'password' => NewPassword::rules($request->input('sign_in_name')),
         ]);
         $keeper = DB::transaction(function () use ($given): Person {
             // The yard's one row lets only one first keeper through at a time.

@@ -64,6 +64,9 @@ final class MachineRequest extends FormRequest
     public static function columns(array $given): array
     {
         $columns = array_intersect_key($given, array_flip(['name', 'class', 'place', 'maker', 'model', 'serial', 'note', 'countdown_step', 'reset_note', 'severities', 'retired']));
+        if (isset($columns['countdown_step'])) {
+            $columns['countdown_step'] = (string) TypedNumber::read($columns['countdown_step']);
+        }
         foreach (['warranty' => 'warranty', 'extended_warranty' => 'extended'] as $field => $column) {
             if (array_key_exists($field, $given)) {
                 $columns["{$column}_until"] = $given[$field]['until'] ?? null;

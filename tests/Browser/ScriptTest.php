@@ -12,6 +12,9 @@ final class ScriptTest extends TestCase
 {
     private int $port;
 
+    /** @var list<int> process groups that were seen to run */
+    private array $groups = [];
+
     protected function setUp(): void
     {
         $this->port = self::freePort();
@@ -183,13 +186,19 @@ final class ScriptTest extends TestCase
         self::assertStringNotContainsString($password[1], (string) shell_exec('ps -eo args'));
     }
 
-    /** @return list<int> of everything that this start runs */
+    /** @return list<int> of everything that this start runs, or has run */
     private function processes(): array
     {
+        foreach (glob($this->state().'/run/{*.group,*.pid}', GLOB_BRACE) ?: [] as $note) {
+            $this->groups[] = (int) file_get_contents($note);
+        }
         $found = [];
-        foreach (glob('/proc/[0-9]*/environ') ?: [] as $file) {
-            if (str_contains((string) @file_get_contents($file), "JARDINIER_STATE={$this->state()}\0")) {
-                $found[] = (int) basename(dirname($file));
+        foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
+            // After the name, which may hold anything: state, parent, process group.
+            [$state, , $group] = [...explode(' ', substr((string) strrchr((string) @file_get_contents($file), ')'), 2)), '', '', ''];
+            $pid = (int) basename(dirname($file));
+            if ($state !== 'Z' && $state !== '' && array_intersect([$pid, (int) $group], $this->groups) !== []) {
+                $found[] = $pid;
             }
         }
 
