@@ -37,7 +37,7 @@ final readonly class NoteController
             $person,
             array_map(self::lowerIds(...), array_values($request->input('notes'))),
             Device::of($request),
-            NoteClock::behind($given['sent_at'] ?? null),
+            new NoteClock($given['sent_at'] ?? null),
         )]);
     }
 

@@ -7,6 +7,7 @@ namespace App\Walkaround;
 use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\Contract\Unavailable;
+use App\Logbook\When;
 use App\People\Person;
 use App\Yard\Machine;
 use App\Yard\Yard;
@@ -38,21 +39,21 @@ final readonly class WriteNotes
      * Within a transaction of the caller.
      *
      * @param  list<array<string, mixed>>  $notes  as the contract's `Note`
-     * @param  int  $behind  seconds by which the device's clock is behind ours
      * @return list<array{id: string, status: string, problem?: array<string, mixed>}>
      */
-    public function __invoke(Person $by, array $notes, ?string $device, int $behind): array
+    public function __invoke(Person $by, array $notes, ?string $device, NoteClock $clock): array
     {
         // All machines at once and in one order, so that two devices never wait for each other.
         $machines = Machine::query()->whereKey(array_unique(array_column($notes, 'machine_id')))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
         $written = DB::table('sent_notes')->whereIn('uuid', array_column($notes, 'id'))->get()->keyBy('uuid')->all();
+        $whens = $clock->read(array_column($notes, 'at'), $this->yard);
         $touched = new Touched;
         $results = [];
-        foreach ($notes as $note) {
+        foreach ($notes as $index => $note) {
             $fingerprint = hash('sha256', "{$by->id} ".json_encode($note, JSON_THROW_ON_ERROR));
             $results[] = ['id' => $note['id'], ...isset($written[$note['id']])
                 ? $this->again($written[$note['id']], $fingerprint)
-                : $this->write($by, $note, $machines[$note['machine_id']] ?? null, $device, $behind, $fingerprint, $touched)];
+                : $this->write($by, $note, $machines[$note['machine_id']] ?? null, $device, $whens[$index], $fingerprint, $touched)];
             $written[$note['id']] ??= end($results)['status'] === 'written' ? (object) ['fingerprint' => $fingerprint, 'result' => '{}'] : null;
         }
         if (random_int(1, self::CLEARED_EVERY) === 1) {
@@ -83,16 +84,16 @@ final readonly class WriteNotes
      * @param  array<string, mixed>  $note
      * @return array<string, mixed>
      */
-    private function write(Person $by, array $note, ?Machine $machine, ?string $device, int $behind, string $fingerprint, Touched $touched): array
+    private function write(Person $by, array $note, ?Machine $machine, ?string $device, When $when, string $fingerprint, Touched $touched): array
     {
         try {
-            $result = DB::transaction(function () use ($by, $note, $machine, $device, $behind, $fingerprint, $touched): array {
+            $result = DB::transaction(function () use ($by, $note, $machine, $device, $when, $fingerprint, $touched): array {
                 $machine ?? throw Refusal::field('machine_id', 'There is no such machine in this yard.');
                 if ($machine->retired) {
                     throw Refusal::conflict("{$machine->name} is out of the yard.");
                 }
                 Gate::forUser($by)->authorize($note['kind'] === 'mended' ? 'service' : 'log', $machine);
-                $result = ($this->writeNote)($machine, $note, $by, NoteClock::when($note['at'], $behind, $this->yard), $device, $touched);
+                $result = ($this->writeNote)($machine, $note, $by, $when, $device, $touched);
                 DB::table('sent_notes')->insert(['uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint, 'result' => json_encode((object) $result, JSON_THROW_ON_ERROR), 'created_at' => now()]);
 
                 return $result;

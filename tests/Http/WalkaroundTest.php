@@ -327,6 +327,25 @@ final class WalkaroundTest extends WalkTestCase
         self::assertSame('2026-05-14T10:00:00+00:00', $this->getJson("/api/machines/{$machine}/entries?kind=round")->json('data.0.happened_at'));
     }
 
+    /** Found with the clock at 1970, or twenty minutes fast; then the clock is put right, and it is told gone. */
+    #[TestWith(['1970-01-01T00:04:00Z'])]
+    #[TestWith(['2026-05-14T09:58:00Z'])]
+    public function test_what_was_written_first_is_told_first_though_the_clock_was_put_right_between(string $at): void
+    {
+        $machine = $this->machine();
+        $notes = [
+            $this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'act', 'at' => $at, 'round' => ['kind' => 'weekly', 'started_at' => $at]]),
+            $this->look($machine, 'leaks', ['at' => '2026-05-14T09:40:00Z']),
+        ];
+        $results = $this->postJson('/api/walkaround/notes', ['sent_at' => '2026-05-14T10:00:00Z', 'notes' => $notes])->assertOk()->json('results');
+
+        self::assertSame(['written', 'written'], array_column($results, 'status'));
+        self::assertSame([], $this->getJson("/api/machines/{$machine}/walk")->json('findings'));
+        $looks = $this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks');
+        self::assertSame(['2026-05-14T09:40:00+00:00', '2026-05-14T09:40:00+00:00'], array_column($looks, 'at'));
+        self::assertSame("The device's clock was wrong, so this is told as of when the next was written.", $looks[1]['note']);
+    }
+
     public function test_a_clock_that_stands_at_1970_all_the_while_is_put_right(): void
     {
         $machine = $this->machine();
