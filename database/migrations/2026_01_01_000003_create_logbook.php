@@ -29,6 +29,8 @@ return new class extends TablesMadeWhole
             $table->foreignId('struck_by_id')->nullable()->constrained('people');
             $table->string('struck_because', 500)->nullable();
             $table->json('detail')->nullable()->comment('what else this kind of entry says');
+            $table->index(['happened_at', 'id']);
+            $table->index(['kind', 'happened_at', 'id']);
             $table->index(['machine_id', 'happened_at', 'id']);
             $table->index(['machine_id', 'kind', 'happened_at']);
             $table->index(['meter_id', 'happened_at', 'value']);
