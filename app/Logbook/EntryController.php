@@ -19,7 +19,6 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
@@ -113,7 +112,6 @@ final class EntryController
             throw Refusal::conflict('Only readings and services are corrected. Strike this one and write it anew.');
         }
         $isReading = $entry->kind === EntryKind::Reading;
-        Gate::authorize($isReading ? 'log' : 'service', $entry->machine);
         $given = $request->validate(['because' => ['required', 'string', 'max:500'], ...Circumstances::rules(),
             ...($isReading ? ['value' => ['required', new TypedNumber('The reading')]] : $this->serviceRules($entry->machine))]);
         $machine = Machine::lockForWriting($entry->machine_id);
