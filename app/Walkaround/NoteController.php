@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
 final readonly class NoteController
 {
     /** Notes in one sending. */
-    public const MOST = 100;
+    private const MOST = 100;
 
     public function __construct(private WriteNotes $writeNotes)
     {

@@ -48,7 +48,7 @@ final readonly class WriteNote
      */
     public function __invoke(Machine $machine, array $note, Person $by, When $when, ?string $device, Touched $touched): array
     {
-        self::check($note, ['note' => ['nullable', 'string', 'max:900'], 'confirmed_because' => ['nullable', 'string', 'max:500']]);
+        self::check($note, ['note' => ['nullable', 'string', 'max:1000'], 'confirmed_because' => ['nullable', 'string', 'max:500']]);
         $circumstances = new Circumstances($by, $when, $device, implode(' ', array_filter([$note['note'] ?? null, $when->doubt])) ?: null, $note['confirmed_because'] ?? null);
 
         return match ($note['kind']) {

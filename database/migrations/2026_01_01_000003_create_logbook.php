@@ -18,7 +18,7 @@ return new class extends TablesMadeWhole
             $table->dateTime('written_at');
             $table->foreignId('person_id')->nullable()->constrained('people');
             $table->string('device', 60)->nullable();
-            $table->string('note', 1000)->nullable();
+            $table->string('note', 1200)->nullable();
             $table->foreignId('meter_id')->nullable()->constrained();
             $table->decimal('value', 12, 2)->nullable();
             $table->string('typed', 60)->nullable()->comment('the value as the person wrote it');

@@ -48,7 +48,7 @@ return new class extends TablesMadeWhole
             $table->string('limit_source', 16)->nullable();
             $table->json('values')->nullable()->comment('as typed');
             $table->json('worn')->nullable()->comment('value, unit, limit, resolution, falls');
-            $table->string('note', 1000)->nullable();
+            $table->string('note', 1200)->nullable();
             $table->dateTime('happened_at');
             $table->foreignId('person_id')->constrained('people');
             $table->char('replaces', 36)->nullable()->index();
@@ -97,7 +97,7 @@ return new class extends TablesMadeWhole
             $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
             $table->foreignId('grease_point_id')->constrained()->cascadeOnDelete();
             $table->unsignedSmallInteger('strokes');
-            $table->string('note', 1000)->nullable();
+            $table->string('note', 1200)->nullable();
             $table->dateTime('happened_at');
             $table->foreignId('person_id')->constrained('people');
             $table->char('replaces', 36)->nullable()->index();

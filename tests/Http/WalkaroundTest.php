@@ -327,6 +327,16 @@ final class WalkaroundTest extends WalkTestCase
         self::assertSame('2026-05-14T10:00:00+00:00', $this->getJson("/api/machines/{$machine}/entries?kind=round")->json('data.0.happened_at'));
     }
 
+    public function test_what_is_said_of_the_clock_takes_nothing_from_a_long_note(): void
+    {
+        $machine = $this->machine();
+        $words = str_repeat('ä', 1000);
+        $results = $this->send([$this->look($machine, 'leaks', ['at' => '1970-01-01T00:04:00Z', 'note' => $words])]);
+
+        self::assertSame('written', $results[0]['status']);
+        self::assertStringStartsWith("{$words} The device's clock was wrong", $this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks.0.note'));
+    }
+
     /** Found with the clock at 1970, or twenty minutes fast; then the clock is put right, and it is told gone. */
     #[TestWith(['1970-01-01T00:04:00Z'])]
     #[TestWith(['2026-05-14T09:58:00Z'])]

@@ -118,7 +118,7 @@ async function sendAll(): Promise<void> {
     if (waiting.length === 0) return;
     const fresh = waiting.filter((kept) => !kept.written);
     if (fresh.length > 0) await sendNotes(fresh);
-    for (const kept of waiting) if (!kept.refused) await sendPhotos(kept);
+    for (const kept of waiting) await sendPhotos(kept);
     await tellWatchers();
   }
 }
