@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
-use Core\Schedule\TaskKind;
+use Core\Machine\TaskKind;
 use Illuminate\Database\Eloquent\Model;
 
 /**

@@ -12,11 +12,11 @@ use App\Yard\Meter;
 use App\Yard\WeeklyReadings;
 use App\Yard\Yard;
 use Brick\Math\BigDecimal;
+use Core\Measure\Day;
 use Core\Measure\Plain;
 use Core\Meter\Judgement;
 use Core\Meter\Reading;
 use Core\Meter\ReadingKind;
-use Core\Schedule\Day;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Writes a reading down, asking first where it can hardly be right. */

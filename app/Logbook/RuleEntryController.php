@@ -13,7 +13,7 @@ use App\Yard\Rule;
 use App\Yard\Yard;
 use App\Yard\YardLine;
 use Brick\Math\BigDecimal;
-use Core\Schedule\Day;
+use Core\Measure\Day;
 use Core\Schedule\DuePoint;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

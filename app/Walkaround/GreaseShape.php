@@ -13,9 +13,9 @@ use Carbon\CarbonImmutable;
 use Core\Grease\GreaseNeed;
 use Core\Grease\GreaseTick as CoreTick;
 use Core\Grease\PointStanding;
+use Core\Machine\Limit;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
-use Core\Schedule\Limit;
 use Core\Schedule\State;
 
 /** A machine's grease points, what is missed on them, and how much grease they take. */

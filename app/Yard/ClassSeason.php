@@ -6,8 +6,8 @@ namespace App\Yard;
 
 use Core\Forecast\Season;
 use Core\Forecast\SeasonalUse;
-use Core\Schedule\Day;
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
+use Core\Measure\Day;
 use Illuminate\Database\Eloquent\Model;
 
 /**

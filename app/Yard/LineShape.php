@@ -7,11 +7,11 @@ namespace App\Yard;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Core\Forecast\Passage;
+use Core\Forecast\RailUnit;
+use Core\Forecast\Stake;
+use Core\Machine\Task;
+use Core\Measure\Day;
 use Core\Meter\MeterUnit;
-use Core\Schedule\Day;
-use Core\Schedule\RailUnit;
-use Core\Schedule\Stake;
-use Core\Schedule\Task;
 
 /** A machine's line on the yard's sheet, as the contract's `YardLine`. */
 final class LineShape

@@ -6,11 +6,11 @@ namespace App\Yard;
 
 use App\Contract\Cursor;
 use App\Logbook\Circumstances;
+use Core\Forecast\FirstThings;
+use Core\Forecast\TaskStanding;
+use Core\Machine\MachineClass;
 use Core\Procedure\Caution;
-use Core\Schedule\FirstThings;
 use Core\Schedule\Headline;
-use Core\Schedule\MachineClass;
-use Core\Schedule\TaskStanding;
 use Core\Schedule\Warranty;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

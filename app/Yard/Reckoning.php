@@ -8,17 +8,17 @@ use App\Logbook\Entry;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Core\Forecast\MeterHistory;
+use Core\Forecast\Outlook;
+use Core\Forecast\Rail;
+use Core\Forecast\RailUnit;
+use Core\Forecast\TaskStanding;
 use Core\Forecast\Usage;
+use Core\Machine\Point;
+use Core\Measure\Day;
 use Core\Meter\Countdown;
 use Core\Meter\Reading;
-use Core\Schedule\Day;
-use Core\Schedule\Outlook;
-use Core\Schedule\Point;
-use Core\Schedule\Rail;
-use Core\Schedule\RailUnit;
 use Core\Schedule\Rulebook;
 use Core\Schedule\RuleFacts;
-use Core\Schedule\TaskStanding;
 
 /** One machine's facts as core values, and what follows from them now. */
 final readonly class Reckoning

@@ -6,14 +6,14 @@ namespace App\Yard;
 
 use App\Contract\Versioned;
 use Brick\Math\BigDecimal;
+use Core\Machine\Subject;
+use Core\Machine\Task;
+use Core\Machine\TaskKind;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\RulebookLine;
 use Core\Schedule\Source;
-use Core\Schedule\Subject;
-use Core\Schedule\Task;
-use Core\Schedule\TaskKind;
 use Core\Schedule\YearWindow;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

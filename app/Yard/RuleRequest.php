@@ -9,10 +9,10 @@ use App\Contract\TypedNumber;
 use App\Contract\TypedVolume;
 use App\Logbook\Circumstances;
 use App\Logbook\When;
+use Core\Machine\Subject;
+use Core\Machine\TaskKind;
 use Core\Schedule\Anchor;
 use Core\Schedule\Source;
-use Core\Schedule\Subject;
-use Core\Schedule\TaskKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule as Among;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use Core\Forecast\TaskStanding;
 use Core\Form\Written;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Procedure\Caution;
-use Core\Schedule\TaskStanding;
 use Core\Schedule\Tightening;
 
 /** A rule with what it says now, as the contract's `Rule`. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Contract\Versioned;
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 

@@ -9,9 +9,9 @@ use Core\Forecast\Confidence;
 use Core\Forecast\MeterHistory;
 use Core\Forecast\Season;
 use Core\Forecast\Usage;
+use Core\Measure\Day;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
-use Core\Schedule\Day;
 
 /** What a machine was run week by week, and how surely its days can be told, as the contract's `Use`. */
 final class UseShape

@@ -7,7 +7,7 @@ namespace App\Yard;
 use App\Logbook\Entry;
 use Brick\Math\BigDecimal;
 use Core\Forecast\MeterHistory;
-use Core\Schedule\Day;
+use Core\Measure\Day;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Core\Chart;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Limit;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
-use Core\Schedule\Limit;
 use Core\Schedule\Rule;
 
 /**

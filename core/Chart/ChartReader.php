@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
+use Core\Machine\Limit;
+use Core\Machine\TaskKind;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
-use Core\Schedule\Limit;
-use Core\Schedule\TaskKind;
 
 /** Makes rules of the marks in a table, and asks where the marks leave something open. */
 final class ChartReader

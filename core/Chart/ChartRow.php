@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Core\Chart;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Limit;
+use Core\Machine\TaskKind;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
-use Core\Schedule\Limit;
-use Core\Schedule\TaskKind;
 use Core\Schedule\YearWindow;
 
 /** One task of a chart with the rule its marks amount to. */

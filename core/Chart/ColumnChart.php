@@ -6,8 +6,8 @@ namespace Core\Chart;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Core\Machine\Limit;
 use Core\Schedule\Anchor;
-use Core\Schedule\Limit;
 use Core\Schedule\Rule;
 
 /** Tasks down, hours or kilometres across: where each rule falls due when everything is done on time from the beginning. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
-use Core\Schedule\TaskKind;
+use Core\Machine\TaskKind;
 
 /** What the marks of one chart mean: each letter and each sign the same wherever it stands. */
 final readonly class MarkLegend

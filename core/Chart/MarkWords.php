@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
-use Core\Schedule\TaskKind;
+use Core\Machine\TaskKind;
 
 /** What the marks and words in a chart's fields mean. */
 final class MarkWords

@@ -6,8 +6,8 @@ namespace Core\Chart;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Core\Machine\Limit;
 use Core\Schedule\Interval;
-use Core\Schedule\Limit;
 use Core\Schedule\YearWindow;
 
 /** Some columns of a chart, and what marks under them say. Positions are whole numbers of so small a part of an hour or kilometre that hundredths of a mile are exact. */

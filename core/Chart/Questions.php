@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
-use Core\Schedule\TaskKind;
+use Core\Machine\TaskKind;
 
 /** What a chart leaves open, and what was answered. */
 final class Questions

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Forecast;
 
+use Core\Measure\Day;
 use Core\Meter\Reading;
-use Core\Schedule\Day;
 
 /**
  * What a machine had run, in order: the last reading of each day; of a long history only its first reading and the last of each week, which tells as much.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Forecast;
 
+use Core\Measure\Day;
 use Core\Measure\Plain;
-use Core\Schedule\Day;
 
 /** The day on which a point is reached: as likely as not by p50, one time in ten by p10 and nine in ten by p90. Days are counted from 1 January 1970. */
 final readonly class Passage

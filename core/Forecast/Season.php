@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Forecast;
 
-use Core\Schedule\Day;
+use Core\Measure\Day;
 use Core\Schedule\YearWindow;
 
 /**

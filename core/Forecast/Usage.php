@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
-use Core\Schedule\Day;
+use Core\Measure\Day;
 use Core\Schedule\YearWindow;
 
 /**

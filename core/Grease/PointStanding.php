@@ -6,9 +6,9 @@ namespace Core\Grease;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use Core\Machine\Point;
+use Core\Measure\Day;
 use Core\Measure\Plain;
-use Core\Schedule\Day;
-use Core\Schedule\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Standing;
 use Core\Schedule\State;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Grease;
 
+use Core\Machine\MachineClass;
 use Core\Schedule\Interval;
-use Core\Schedule\MachineClass;
 
 /**
  * The grease points that each class of machine begins with, in walking order. Strokes and intervals are common practice, no source: the maker's manual of

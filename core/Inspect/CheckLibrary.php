@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
 use Core\Schedule\YearWindow;
 
 /** Everything that starter sheets look at: how, what is fine, and where it stops being fine. Common practice, no source. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
 
 /**
  * The check sheet that each class of machine begins with, in walking order. Every limit is common practice, no source: the maker's manual of the machine

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
-use Core\Schedule\MachineClass;
-use Core\Schedule\Task;
+use Core\Machine\MachineClass;
+use Core\Machine\Task;
 
 /** What can hurt somebody at a task. The maker's manual, local rules and licensed trades come first. */
 final class Caution

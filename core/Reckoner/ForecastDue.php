@@ -12,8 +12,8 @@ use Core\Forecast\PossibleReadings;
 use Core\Forecast\Usage;
 use Core\Form\Fields;
 use Core\Form\Written;
+use Core\Measure\Day;
 use Core\Measure\Plain;
-use Core\Schedule\Day;
 
 /** On which day so many hours will have been run. */
 final class ForecastDue implements Calculator

@@ -6,8 +6,8 @@ namespace Core\Reckoner;
 
 use Core\Form\Fields;
 use Core\Form\Written;
-use Core\Schedule\Limit;
-use Core\Schedule\Point;
+use Core\Machine\Limit;
+use Core\Machine\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Standing;
 

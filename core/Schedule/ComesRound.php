@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
+use Core\Machine\Task;
+
 /** Tasks that contain each other, or go with each other, in a circle. */
 final class ComesRound extends \InvalidArgumentException
 {

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Limit;
+use Core\Machine\Point;
+use Core\Measure\Day;
 use Core\Meter\MeterUnit;
 
 /** When a task is due: points at which it comes first, the interval at which it comes again, and how much early or late still counts. */

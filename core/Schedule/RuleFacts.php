@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
+use Core\Machine\Point;
+
 /** What is on record of one rule of one machine. */
 final readonly class RuleFacts
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
+use Core\Machine\Point;
+
 /** A machine's rules, and how its tasks hang together: a bigger one counts as the smaller it contains, one goes with another. */
 final readonly class Rulebook
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
+use Core\Machine\Task;
+
 /** A task of a rulebook with its rule, and how it hangs together with the others. */
 final readonly class RulebookLine
 {

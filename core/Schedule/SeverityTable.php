@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Limit;
+use Core\Machine\Subject;
 
 /** By what share each severity shortens the intervals of each subject. Where several bear on one rule, the hardest counts alone. */
 final readonly class SeverityTable

@@ -6,6 +6,10 @@ namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Core\Machine\Limit;
+use Core\Machine\Point;
+use Core\Machine\Task;
+use Core\Measure\Day;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
+use Core\Machine\TaskKind;
+
 /** A rule to begin with until the keeper has the maker's book open. */
 final readonly class StarterRule
 {

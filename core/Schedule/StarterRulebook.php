@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\MachineClass;
+use Core\Machine\TaskKind;
 
 /**
  * A rulebook to begin with. Every figure is common practice, no source: the maker's manual of the machine at hand wins. Where keepers differ

@@ -6,6 +6,7 @@ namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Core\Machine\Limit;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Point;
 use Core\Measure\Plain;
 
 /** A maker's promise that runs to a day, to so many hours, or to whichever comes first. */

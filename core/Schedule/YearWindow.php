@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Schedule;
 
+use Core\Measure\Day;
+
 /** A part of every year: `spring, 1 March to 15 April`. It may run over New Year. */
 final readonly class YearWindow
 {

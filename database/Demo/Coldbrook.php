@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
 use Core\Schedule\Severity;
 
 /** Coldbrook House: an invented estate with an arboretum, a cider orchard and a small campsite. Makers and models are invented too. */

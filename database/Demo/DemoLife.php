@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use Carbon\CarbonImmutable;
+use Core\Machine\MachineClass;
+use Core\Machine\Subject;
 use Core\Schedule\Interval;
-use Core\Schedule\MachineClass;
 use Core\Schedule\SeverityMark;
 use Core\Schedule\SeverityTable;
 use Core\Schedule\StarterRule;
 use Core\Schedule\StarterRulebook;
-use Core\Schedule\Subject;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

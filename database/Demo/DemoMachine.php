@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
 use Core\Schedule\Severity;
 
 /** One machine of the invented estate, and how it is used. */

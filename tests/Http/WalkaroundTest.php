@@ -6,7 +6,7 @@ namespace Tests\Http;
 
 use App\People\Role;
 use App\Walkaround\WriteNotes;
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\TestWith;

@@ -6,7 +6,7 @@ namespace Tests\Http;
 
 use App\People\Role;
 use App\Yard\Machine;
-use Core\Schedule\MachineClass;
+use Core\Machine\MachineClass;
 use Illuminate\Support\Facades\DB;
 
 final class YardTest extends TestCase

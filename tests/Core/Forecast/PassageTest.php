@@ -8,7 +8,7 @@ use Brick\Math\BigDecimal;
 use Core\Forecast\MeterHistory;
 use Core\Forecast\Passage;
 use Core\Forecast\Usage;
-use Core\Schedule\Day;
+use Core\Measure\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

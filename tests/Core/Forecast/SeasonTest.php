@@ -6,7 +6,7 @@ namespace Tests\Core\Forecast;
 
 use Core\Forecast\MeterHistory;
 use Core\Forecast\Season;
-use Core\Schedule\Day;
+use Core\Measure\Day;
 use PHPUnit\Framework\TestCase;
 
 final class SeasonTest extends TestCase

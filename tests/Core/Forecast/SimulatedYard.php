@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Forecast;
 
-use Core\Schedule\Day;
+use Core\Measure\Day;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

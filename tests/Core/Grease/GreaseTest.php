@@ -11,10 +11,10 @@ use Core\Grease\GreasePoint;
 use Core\Grease\GreaseTick;
 use Core\Grease\PointStanding;
 use Core\Grease\StarterPoints;
+use Core\Machine\MachineClass;
 use Core\Measure\Quantity;
 use Core\Reckoner\Catalogue;
 use Core\Schedule\Interval;
-use Core\Schedule\MachineClass;
 use Core\Schedule\State;
 use PHPUnit\Framework\TestCase;
 

@@ -14,8 +14,8 @@ use Core\Inspect\RoundKind;
 use Core\Inspect\SheetChange;
 use Core\Inspect\StarterSheet;
 use Core\Inspect\Verdict;
+use Core\Machine\MachineClass;
 use Core\Measure\Quantity;
-use Core\Schedule\MachineClass;
 use Core\Schedule\YearWindow;
 use PHPUnit\Framework\TestCase;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Procedure;
 
+use Core\Machine\MachineClass;
+use Core\Machine\Task;
+use Core\Machine\TaskKind;
 use Core\Procedure\Caution;
-use Core\Schedule\MachineClass;
 use Core\Schedule\StarterRulebook;
-use Core\Schedule\Task;
-use Core\Schedule\TaskKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

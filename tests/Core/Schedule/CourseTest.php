@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Point;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
-use Core\Schedule\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Standing;
 use Core\Schedule\State;

@@ -6,13 +6,13 @@ namespace Tests\Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Core\Chart\ColumnChart;
+use Core\Machine\Limit;
+use Core\Machine\Point;
+use Core\Measure\Day;
 use Core\Schedule\Anchor;
 use Core\Schedule\Call;
 use Core\Schedule\Consequence;
-use Core\Schedule\Day;
 use Core\Schedule\Interval;
-use Core\Schedule\Limit;
-use Core\Schedule\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Source;
 use Core\Schedule\Standing;

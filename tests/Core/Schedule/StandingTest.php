@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Schedule;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Point;
+use Core\Measure\Day;
 use Core\Schedule\Anchor;
-use Core\Schedule\Day;
 use Core\Schedule\Interval;
-use Core\Schedule\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Source;
 use Core\Schedule\Standing;

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Machine;
 
 use Brick\Math\BigDecimal;
+use Core\Measure\Day;
 
 /** A point in a machine's life: hours and kilometres run, and the day. What is not known is null. */
 final readonly class Point

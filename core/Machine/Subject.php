@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Machine;
 
 /** What part of a machine a task is about, so that dust or heat is known to wear it. */
 enum Subject: string

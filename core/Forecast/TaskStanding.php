@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Forecast;
 
-use Core\Forecast\Passage;
-use Core\Forecast\Usage;
+use Core\Machine\Limit;
+use Core\Machine\Task;
+use Core\Measure\Day;
+use Core\Schedule\Standing;
 
 /** Where one task of one machine stands, and when its point will be reached as the machine is used. */
 final readonly class TaskStanding

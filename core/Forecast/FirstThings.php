@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Forecast;
+
+use Core\Machine\TaskKind;
+use Core\Schedule\State;
 
 /**
  * What to do first on a machine whose past nobody knows: look at everything before it is run, then change what cannot be seen, the shortest interval

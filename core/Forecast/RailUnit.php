@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Forecast;
+
+use Core\Machine\Limit;
 
 /** What a rail is ruled in: a machine's first meter, or days where it has none. */
 enum RailUnit: string

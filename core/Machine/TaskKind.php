@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Machine;
 
 /** What a task does to its place. */
 enum TaskKind: string

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
-use Core\Forecast\Passage;
+use Core\Machine\Task;
 use Core\Measure\Plain;
+use Core\Schedule\State;
 
 /** A mark on a rail where one or more tasks fall due together. */
 final readonly class Stake

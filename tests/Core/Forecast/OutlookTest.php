@@ -2,29 +2,29 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Schedule;
+namespace Tests\Core\Forecast;
 
 use Brick\Math\BigDecimal;
 use Core\Forecast\MeterHistory;
+use Core\Forecast\Outlook;
+use Core\Forecast\Rail;
+use Core\Forecast\RailUnit;
+use Core\Forecast\Stake;
+use Core\Forecast\TaskStanding;
 use Core\Forecast\Usage;
+use Core\Machine\MachineClass;
+use Core\Machine\Point;
+use Core\Machine\Task;
+use Core\Machine\TaskKind;
+use Core\Measure\Day;
 use Core\Procedure\Caution;
-use Core\Schedule\Day;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
-use Core\Schedule\MachineClass;
-use Core\Schedule\Outlook;
-use Core\Schedule\Point;
-use Core\Schedule\Rail;
-use Core\Schedule\RailUnit;
 use Core\Schedule\Rule;
-use Core\Schedule\Stake;
 use Core\Schedule\Standing;
 use Core\Schedule\StarterRule;
 use Core\Schedule\StarterRulebook;
 use Core\Schedule\State;
-use Core\Schedule\Task;
-use Core\Schedule\TaskKind;
-use Core\Schedule\TaskStanding;
 use PHPUnit\Framework\TestCase;
 
 final class OutlookTest extends TestCase

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Limit;
+use Core\Schedule\State;
 
 /** One task's point on a rail, before those that stand together are made one stake. */
 final readonly class RailMark

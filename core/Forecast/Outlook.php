@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
-use Core\Forecast\Usage;
+use Core\Machine\Limit;
+use Core\Measure\Day;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
+use Core\Schedule\State;
 
 /** What a whole rulebook says of one machine: its most urgent state, the task behind it, and why. */
 final readonly class Outlook

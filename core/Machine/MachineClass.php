@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Machine;
 
 use Core\Meter\MeterUnit;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Machine;
 
 /** The dimensions along which a rule falls due. */
 enum Limit: string

@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Forecast\Passage;
-use Core\Forecast\Usage;
+use Core\Machine\Limit;
+use Core\Machine\Task;
+use Core\Measure\Day;
 use Core\Meter\MeterUnit;
+use Core\Schedule\State;
 
 /** A machine's ruler: what has been run, where it stands now, and the stakes ahead. */
 final readonly class Rail

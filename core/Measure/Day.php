@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Measure;
 
 /** Days counted from 1 January 1970, so that dates can be reckoned like hours. */
 final class Day

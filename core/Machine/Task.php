@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Schedule;
+namespace Core\Machine;
 
 /** One thing done to one place of a machine. */
 final readonly class Task

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Schedule;
+namespace Tests\Core\Measure;
 
 use Brick\Math\BigDecimal;
+use Core\Machine\Point;
+use Core\Measure\Day;
 use Core\Schedule\Anchor;
 use Core\Schedule\DatedCourse;
-use Core\Schedule\Day;
 use Core\Schedule\Interval;
-use Core\Schedule\Point;
 use Core\Schedule\Rule;
 use Core\Schedule\Standing;
 use Eris\Generators;
