@@ -7,23 +7,23 @@ use App\Contract\ApiDocs;
 use App\Logbook\Entry;
 use App\Logbook\EntryController;
 use App\Logbook\LogLineController;
-use App\Logbook\RuleEntryController;
+use App\Machines\Machine;
+use App\Machines\SpotController;
+use App\Notes\NoteController;
 use App\People\Person;
 use App\People\PersonController;
 use App\People\SessionController;
 use App\People\TokenController;
 use App\Reckoner\ReckonController;
+use App\Rulebook\ChartController;
+use App\Rulebook\RulebookController;
+use App\Rulebook\RuleController;
 use App\Walkaround\FindingController;
 use App\Walkaround\GreaseController;
-use App\Walkaround\NoteController;
 use App\Walkaround\PhotoController;
 use App\Walkaround\SheetController;
 use App\Walkaround\WalkController;
-use App\Yard\ChartController;
-use App\Yard\Machine;
 use App\Yard\MachineController;
-use App\Yard\RulebookController;
-use App\Yard\RuleController;
 use App\Yard\YardController;
 use Illuminate\Support\Facades\Route;
 
@@ -39,7 +39,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware($may('beSignedIn', Person::class))->group(function (): void {
         Route::get('pulse', [ApiDocs::class, 'pulse']);
-        Route::post('reckon/{name}', ReckonController::class)->middleware('once');
+        Route::post('reckon/{name}', [ReckonController::class, 'answer'])->middleware('once');
+        Route::post('reckon/{name}/typing', [ReckonController::class, 'typing']);
     });
 
     Route::middleware($may('keepOwn', Person::class))->group(function (): void {
@@ -70,8 +71,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('walkaround', [WalkController::class, 'index']);
         Route::get('walkaround/morning', [WalkController::class, 'morning']);
         Route::get('machines/{machine}/walk', [WalkController::class, 'show']);
-        Route::get('machines/{machine}/findings/{subject}', [FindingController::class, 'show']);
+        Route::get('machines/{machine}/findings/{check}', [FindingController::class, 'show']);
         Route::get('machines/{machine}/trends', [FindingController::class, 'trends']);
+        Route::get('machines/{machine}/spots', [SpotController::class, 'index']);
         Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
         Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
@@ -92,29 +94,19 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::patch('rules/{rule}', [RuleController::class, 'update']);
         Route::put('machines/{machine}/checks/{check}', [SheetController::class, 'update']);
         Route::delete('machines/{machine}/checks/{check}', [SheetController::class, 'destroy']);
-        Route::post('machines/{machine}/grease-points', [GreaseController::class, 'store'])->middleware('once');
-        Route::post('machines/{machine}/usual-grease-points', [GreaseController::class, 'usual'])->middleware('once');
-        Route::patch('grease-points/{point}', [GreaseController::class, 'update']);
+        Route::post('machines/{machine}/spots', [SpotController::class, 'store'])->middleware('once');
+        Route::post('machines/{machine}/usual-spots', [SpotController::class, 'usual'])->middleware('once');
+        Route::post('machines/{machine}/spot-suggestions', [SpotController::class, 'suggest']);
+        Route::patch('spots/{spot}', [SpotController::class, 'update']);
     });
 
     Route::middleware('once')->group(function () use ($may): void {
-        Route::post('machines/{machine}/readings', [EntryController::class, 'storeReading'])->middleware($may('log', 'machine'));
-        Route::post('machines/{machine}/stand-downs', [EntryController::class, 'standDown'])->middleware($may('log', 'machine'));
-        Route::post('machines/{machine}/services', [EntryController::class, 'storeService'])->middleware($may('service', Machine::class));
-        Route::post('machines/{machine}/meters', [EntryController::class, 'replaceMeter'])->middleware($may('service', Machine::class));
-        Route::post('machines/{machine}/skips', [RuleEntryController::class, 'skip'])->middleware($may('service', Machine::class));
-        Route::post('machines/{machine}/calls', [RuleEntryController::class, 'call'])->middleware($may('log', 'machine'));
-        Route::post('machines/{machine}/reminders', [RuleEntryController::class, 'remind'])->middleware($may('service', Machine::class));
-        Route::post('machines/{machine}/lifts', [EntryController::class, 'lift'])->middleware($may('service', Machine::class));
-        Route::post('walkaround/notes', [NoteController::class, 'store'])->middleware($may('logSome', Machine::class));
+        Route::post('notes', [NoteController::class, 'store'])->middleware($may('logSome', Machine::class));
         Route::post('machines/{machine}/photos', [PhotoController::class, 'store'])->middleware($may('log', 'machine'));
-        Route::post('machines/{machine}/checks/{check}/verdict', [WalkController::class, 'verdict'])->middleware($may('log', 'machine'));
-        Route::post('log-line/preview', [LogLineController::class, 'preview'])->middleware($may('logSome', Machine::class));
-        Route::post('log-line', [LogLineController::class, 'store'])->middleware($may('logSome', Machine::class));
-        Route::post('entries/{entry}/strike', [EntryController::class, 'strike'])->middleware($may('strike', 'entry'));
-        Route::post('entries/{entry}/correction', [EntryController::class, 'correct'])->middleware($may('strike', 'entry'));
     });
 
+    Route::post('machines/{machine}/checks/{check}/verdict', [WalkController::class, 'verdict'])->middleware($may('log', 'machine'));
+    Route::post('log-line/preview', [LogLineController::class, 'preview'])->middleware($may('logSome', Machine::class));
     Route::get('entries', [EntryController::class, 'index'])->middleware($may('viewAny', Entry::class));
 });
 

@@ -66,7 +66,7 @@ export function App() {
         <Route path="/machines/:machine/chart" element={<ChartPage />} />
         <Route path="/machines/:machine/rules/new" element={<RulePage />} />
         <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
-        <Route path="/machines/:machine/findings/:subject" element={<FindingPage />} />
+        <Route path="/machines/:machine/findings/:check" element={<FindingPage />} />
         <Route path="/machines/:machine/checks" element={<SheetPage />} />
         <Route path="/machines/:machine/grease" element={<GreasePage />} />
         <Route path="/walkaround" element={<WalkaroundPage />} />

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
-use App\Yard\Machine;
-use App\Yard\Reckoning;
-use App\Yard\Yard;
+use App\Machines\Machine;
+use App\Machines\Yard;
+use App\Rulebook\Standings\Reckoning;
 use Carbon\CarbonImmutable;
 use Core\Forecast\TaskStanding;
 use Core\Machine\Point;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Calendar;
 
 use App\Contract\Refusal;
+use App\Machines\Yard;
 use App\People\Person;
 use App\People\Role;
-use App\Yard\Yard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -52,7 +52,7 @@ final class CalendarFeedController
         $events = CalendarEvent::query()->orderBy('day')->orderBy('id');
         // Whatever its owner was when the address was opened, it tells what they may see now.
         if ($feed->person->role === Role::Operator && ! $feed->person->may_use_all_machines) {
-            $events->whereIn('machine_id', $feed->person->machines()->select('machines.id'));
+            $events->whereIn('machine_id', $feed->person->machineIds());
         }
 
         return new Response(DueCalendar::write($events->lazy(), $yard, $feed->remind_days), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=600']);

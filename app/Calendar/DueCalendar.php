@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
-use App\Yard\Yard;
+use App\Machines\Yard;
 use Sabre\VObject\Component\VCalendar;
 
 /** What falls due, as an iCalendar object. Source: RFC 5545; the refresh interval and the name are of RFC 7986. */

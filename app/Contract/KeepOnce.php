@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Contract;
 
-use App\People\Person;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
@@ -107,9 +106,6 @@ final class KeepOnce
 
     private function personId(Request $request): int
     {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person->id;
+        return (int) $request->user()?->getKey();
     }
 }

@@ -4,24 +4,25 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Logbook\Acts\Act;
+use App\Logbook\Readings\Reading;
+use App\Machines\Machine;
+use App\Notes\Circumstances;
 use App\People\Person;
-use App\Walkaround\GreaseTick;
-use App\Walkaround\Observation;
-use App\Yard\Machine;
-use App\Yard\Meter;
-use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
-use Core\Meter\Reading;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Str;
 
 /**
- * A line of the logbook. Never changed and never deleted: a correction strikes it and stands beside it.
+ * A line of the logbook: what one person did or said on one occasion, from one device. Never changed and never deleted: a correction strikes it and
+ * stands beside it.
  *
  * @property int $id
- * @property int $machine_id
+ * @property string $uuid as the device that wrote it named it
+ * @property int|null $machine_id null for an entry of the yard itself
  * @property EntryKind $kind
  * @property CarbonImmutable $happened_at
  * @property bool $day_only
@@ -29,24 +30,21 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $person_id
  * @property string|null $device
  * @property string|null $note
- * @property int|null $meter_id
- * @property string|null $value what the meter showed
- * @property string|null $typed the same as the person wrote it
+ * @property int|null $round_id
+ * @property string|null $job_id the service that it belongs to, as a device named it
  * @property string|null $confirmed_because why an implausible value is right all the same
- * @property int|null $part_of_id the service that a reading was taken for
  * @property int|null $corrects_id the struck entry that this one stands for
  * @property array<string, mixed>|null $detail what else this kind of entry says
  * @property CarbonImmutable|null $struck_at
  * @property int|null $struck_by_id
  * @property string|null $struck_because
- * @property-read Machine $machine
- * @property-read Meter|null $meter
+ * @property-read Machine|null $machine
+ * @property-read Round|null $round
  * @property-read Person|null $person
  * @property-read Person|null $struckBy
- * @property-read Collection<int, Entry> $parts
- * @property-read Collection<int, EntryTask> $tasks
- * @property-read Collection<int, Observation> $observations
- * @property-read Collection<int, GreaseTick> $greaseTicks
+ * @property-read Collection<int, Reading> $readings
+ * @property-read Collection<int, Act> $acts
+ * @property-read Collection<int, Decision> $decisions
  */
 final class Entry extends Model
 {
@@ -68,10 +66,10 @@ final class Entry extends Model
         return $this->belongsTo(Machine::class);
     }
 
-    /** @return BelongsTo<Meter, $this> */
-    public function meter(): BelongsTo
+    /** @return BelongsTo<Round, $this> */
+    public function round(): BelongsTo
     {
-        return $this->belongsTo(Meter::class);
+        return $this->belongsTo(Round::class);
     }
 
     /** @return BelongsTo<Person, $this> */
@@ -86,43 +84,36 @@ final class Entry extends Model
         return $this->belongsTo(Person::class, 'struck_by_id');
     }
 
-    /** @return HasMany<Entry, $this> the readings taken for a service, or at a change of meters */
-    public function parts(): HasMany
+    /** @return HasMany<Reading, $this> */
+    public function readings(): HasMany
     {
-        return $this->hasMany(self::class, 'part_of_id')->orderBy('id');
+        return $this->hasMany(Reading::class)->orderBy('id');
     }
 
-    /** @return HasMany<EntryTask, $this> */
-    public function tasks(): HasMany
+    /** @return HasMany<Act, $this> */
+    public function acts(): HasMany
     {
-        return $this->hasMany(EntryTask::class)->orderBy('id');
+        return $this->hasMany(Act::class)->orderBy('happened_at')->orderBy('id');
     }
 
-    /** @return HasMany<Observation, $this> what was seen, or put right */
-    public function observations(): HasMany
+    /** @return HasMany<Decision, $this> */
+    public function decisions(): HasMany
     {
-        return $this->hasMany(Observation::class)->orderBy('happened_at')->orderBy('id');
+        return $this->hasMany(Decision::class)->orderBy('id');
     }
 
-    /** @return HasMany<GreaseTick, $this> */
-    public function greaseTicks(): HasMany
+    /**
+     * Writes a new line.
+     *
+     * @param  array<string, mixed>  $columns
+     */
+    public static function write(?Machine $machine, EntryKind $kind, Circumstances $circumstances, array $columns = []): self
     {
-        return $this->hasMany(GreaseTick::class)->orderBy('id');
+        return self::query()->create(['note' => $circumstances->note, ...$circumstances->columns(), 'uuid' => (string) Str::uuid(), ...$columns, 'machine_id' => $machine?->id, 'kind' => $kind]);
     }
 
     public function isStruck(): bool
     {
         return $this->struck_at !== null;
-    }
-
-    /** The reading in what the machine has run, as the rules reckon it. */
-    public function toReading(Meter $meter): Reading
-    {
-        return new Reading($meter->reckoned((string) $this->value), $this->happened_at, $this->day_only);
-    }
-
-    public function shownValue(): ?BigDecimal
-    {
-        return $this->value === null ? null : BigDecimal::of($this->value)->stripTrailingZeros();
     }
 }

@@ -26,17 +26,15 @@ enum EntryKind: string
     case Found = 'found';
     /** Something found was put right, or a part that wears is new. */
     case Mended = 'mended';
-
-    /** Whether what was seen or greased belongs to an entry of this kind. */
-    public function isOfWalk(): bool
-    {
-        return in_array($this, [self::Round, self::Found, self::Mended, self::Service], true);
-    }
+    /** What speaks for or against the meter of a used machine was looked at. */
+    case MeterDoubted = 'meter_doubted';
+    /** Something worth keeping that is none of the others. */
+    case Remark = 'remark';
 
     /** Whether only keepers and mechanics write such an entry. */
     public function isOfService(): bool
     {
-        return in_array($this, [self::MachineAdded, self::Service, self::MeterReplaced, self::Lifted, self::RuleChanged, self::Skipped, self::ReminderSet, self::Mended], true);
+        return in_array($this, [self::MachineAdded, self::Service, self::MeterReplaced, self::MeterDoubted, self::Lifted, self::RuleChanged, self::Skipped, self::ReminderSet, self::Mended], true);
     }
 
     /** Whether an entry of this kind can be struck; what changed a record is put right by changing the record again. */

@@ -6,33 +6,33 @@ namespace App\Logbook;
 
 use App\Contract\Problem;
 use App\Contract\Refusal;
+use App\Logbook\Acts\Placing;
+use App\Logbook\Acts\WhatMeets;
+use App\Logbook\Readings\Reading;
+use App\Logbook\Readings\ReadingChanged;
+use App\Logbook\Readings\WeeklyReadings;
+use App\Machines\Machine;
+use App\Machines\Meter;
+use App\Machines\Yard;
 use App\People\Person;
-use App\Walkaround\WalkLine;
-use App\Yard\ClassSeason;
-use App\Yard\Meter;
-use App\Yard\WeeklyReadings;
-use App\Yard\Yard;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Strikes an entry: it stays readable, and nothing follows from it any more. */
 final readonly class StrikeEntry
 {
-    public function __construct(private Yard $yard)
+    public function __construct(private Yard $yard, private WhatMeets $whatMeets)
     {
     }
 
     /**
      * The machine's row must be locked by the caller.
      *
-     * @throws Refusal if it is struck already, belongs to another entry, or later entries rest on it
+     * @throws Refusal if it is struck already, only tells of a change, or later entries rest on it
      */
     public function __invoke(Entry $entry, Person $by, string $because): void
     {
         if ($entry->isStruck()) {
             throw Refusal::conflict('This entry is struck already.');
-        }
-        if ($entry->part_of_id !== null) {
-            throw Refusal::conflict('This reading belongs to another entry. Correct that one.');
         }
         if (! $entry->kind->canBeStruck()) {
             throw Refusal::conflict('This entry only tells of a change. Change it back instead.');
@@ -45,48 +45,51 @@ final readonly class StrikeEntry
             throw new Refusal(new Problem(403, 'not-allowed', 'Not yours to do', 'This stood the machine down. Only a keeper or mechanic lifts that.'));
         }
         $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
+        $standDowns->update($strike);
         $entry->update($strike);
-        $entry->parts()->whereNull('struck_at')->update($strike);
-        if ($entry->kind->isOfWalk()) {
-            $standDowns->update($strike);
-            $this->strikeWalk($entry, $strike);
-        }
-        foreach ([$entry, ...$entry->parts()->get()] as $struck) {
-            if ($struck->meter_id !== null) {
-                WeeklyReadings::remake($struck->meter_id, $this->yard);
-                ClassSeason::forgetIfItRestsOn($struck->happened_at, $entry->machine->class, $this->yard);
-            }
+        if ($entry->machine !== null) {
+            $this->strikeActs($entry->machine, $entry);
+            $this->strikeReadings($entry->machine, $entry);
         }
     }
 
-    /** @return Builder<Entry> what keeps people off the machine because of this entry: itself, or what was seen in its walk */
+    /** @return Builder<Entry> what keeps people off the machine because of what was seen in this entry */
     private function standDownsOf(Entry $entry): Builder
     {
         return Entry::query()->where(['machine_id' => $entry->machine_id, 'kind' => EntryKind::StoodDown])->whereNull('struck_at')
-            ->where(fn ($standDowns) => $standDowns->where('id', $entry->id)->orWhereIn('detail->observation', $entry->observations()->pluck('uuid')));
+            ->where(fn ($standDowns) => $standDowns->where('id', $entry->id)->orWhereIn('detail->act', $entry->acts()->pluck('uuid')));
     }
 
-    /**
-     * What was seen and greased.
-     *
-     * @param  array<string, mixed>  $strike
-     */
-    private function strikeWalk(Entry $entry, array $strike): void
+    private function strikeActs(Machine $machine, Entry $entry): void
     {
-        foreach ([$entry->observations(), $entry->greaseTicks()] as $ofWalk) {
-            $ofWalk->whereNull('struck_at')->update(['struck_at' => $strike['struck_at']]);
+        $acts = $entry->acts()->standing()->with('spot.grease')->get();
+        $entry->acts()->standing()->update(['struck_at' => now(), 'meets' => false]);
+        if ($acts->isNotEmpty()) {
+            $this->whatMeets->inEntry($machine, $entry);
         }
-        WalkLine::rewrite([$entry->machine_id]);
+        foreach ($acts as $act) {
+            $this->whatMeets->ofGrease($act);
+        }
+    }
+
+    private function strikeReadings(Machine $machine, Entry $entry): void
+    {
+        $readings = $entry->readings()->standing()->with('meter')->get();
+        $entry->readings()->update(['struck' => true]);
+        foreach ($readings as $reading) {
+            WeeklyReadings::remake($reading->meter_id, $this->yard);
+            Placing::anew($machine, $reading->happened_at, $reading->meter->unit->isDistance());
+            event(new ReadingChanged($machine, $reading));
+        }
     }
 
     private function takeMeterOff(Entry $entry): void
     {
         $meter = Meter::query()->where('fitted_by_id', $entry->id)->firstOrFail();
-        $read = Entry::query()->where('meter_id', $meter->id)->whereNull('struck_at')
-            ->where(fn ($readings) => $readings->whereNull('part_of_id')->orWhere('part_of_id', '!=', $entry->id))->exists();
-        if ($read) {
+        if (Reading::query()->standing()->where('meter_id', $meter->id)->where('entry_id', '!=', $entry->id)->exists()) {
             throw Refusal::conflict('The new meter has been read since. Strike those readings first.');
         }
         $meter->update(['struck' => true]);
+        $entry->machine?->unsetRelation('meters');
     }
 }

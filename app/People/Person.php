@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Contract\Versioned;
-use App\Yard\Machine;
-use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
 
 /**
@@ -41,10 +41,17 @@ final class Person extends User
         return ['role' => Role::class, 'password' => 'hashed', 'may_use_all_machines' => 'boolean', 'active' => 'boolean'];
     }
 
-    /** @return BelongsToMany<Machine, $this> the machines an operator may use where not all */
-    public function machines(): BelongsToMany
+    /** @return Collection<int, int> ids of the machines an operator may use where not all */
+    public function machineIds(): Collection
     {
-        return $this->belongsToMany(Machine::class, 'machine_operator');
+        return DB::table('machine_operator')->where('person_id', $this->id)->orderBy('machine_id')->pluck('machine_id');
+    }
+
+    /** @param  list<int>  $machineIds */
+    public function mayUseOnly(array $machineIds): void
+    {
+        DB::table('machine_operator')->where('person_id', $this->id)->delete();
+        DB::table('machine_operator')->insert(array_map(fn (int $id): array => ['person_id' => $this->id, 'machine_id' => $id], array_values(array_unique($machineIds))));
     }
 
     /** What a session is given at sign-in; it holds as long as the epoch does. */
@@ -63,15 +70,6 @@ final class Person extends User
         return $this;
     }
 
-    public function mayUse(Machine $machine): bool
-    {
-        return match ($this->role) {
-            Role::Keeper, Role::Mechanic => true,
-            Role::Operator => $this->may_use_all_machines || $this->machines()->whereKey($machine->id)->exists(),
-            Role::Reader => false,
-        };
-    }
-
     /** @return array<string, mixed> */
     public function toAccount(): array
     {
@@ -81,7 +79,7 @@ final class Person extends User
             'sign_in_name' => $this->sign_in_name,
             'role' => $this->role->value,
             'may_use_all_machines' => $this->may_use_all_machines,
-            'machine_ids' => $this->machines->pluck('id')->all(),
+            'machine_ids' => $this->machineIds()->all(),
             'active' => $this->active,
             'version' => $this->version,
         ];

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Contract\Refusal;
-use App\Yard\Yard;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** The yard's accounts, kept by its keepers. */
@@ -20,16 +20,16 @@ final class PersonController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['data' => Person::query()->with('machines:id')->orderBy('name')->get()->map->toAccount()->all(), 'next_cursor' => null]);
+        return new JsonResponse(['data' => Person::query()->orderBy('name')->get()->map->toAccount()->all(), 'next_cursor' => null]);
     }
 
     public function store(Request $request): JsonResponse
     {
         $given = $request->validate($this->rules(null, $request->input('sign_in_name')));
         $person = $this->orNameTaken(fn (): Person => Person::query()->create([...$this->columns($given), 'password' => $given['password']]));
-        $person->machines()->sync($given['machine_ids'] ?? []);
+        $person->mayUseOnly($given['machine_ids'] ?? []);
 
-        return $person->respond($person->load('machines:id')->toAccount(), 201);
+        return $person->respond($person->toAccount(), 201);
     }
 
     public function update(Request $request, Person $person): JsonResponse
@@ -47,11 +47,11 @@ final class PersonController
                 $current->endAccess();
             }
             if (isset($given['machine_ids'])) {
-                $current->machines()->sync($given['machine_ids']);
+                $current->mayUseOnly($given['machine_ids']);
             }
         }, fn (Person $current): array => $current->toAccount()));
 
-        return $changed->respond($changed->load('machines:id')->toAccount());
+        return $changed->respond($changed->toAccount());
     }
 
     /** Anybody changes their own password, knowing the present one. */
@@ -76,7 +76,7 @@ final class PersonController
     /** The yard's own row is locked, so that two keepers who demote each other do it one after the other. */
     private function refuseWithoutKeeper(Person $changed): void
     {
-        Yard::query()->lockForUpdate()->firstOrFail();
+        DB::table('yard')->lockForUpdate()->first();
         $others = Person::query()->whereKeyNot($changed->id)->where(['role' => Role::Keeper, 'active' => true]);
         if (($changed->role !== Role::Keeper || ! $changed->active) && $others->doesntExist()) {
             throw Refusal::field($changed->isDirty('role') ? 'role' : 'active', 'The yard needs a keeper. Make somebody else one first.');

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Contract\Refusal;
-use App\Yard\Yard;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -28,7 +27,7 @@ final class SessionController
         $person = $request->user();
 
         return new JsonResponse([
-            'yard' => Yard::query()->value('name'),
+            'yard' => DB::table('yard')->value('name'),
             'first_visit' => $person === null && Person::query()->doesntExist(),
             'person' => $person instanceof Person ? $person->toAccount() : null,
         ]);
@@ -85,12 +84,12 @@ final class SessionController
         ]);
         $keeper = DB::transaction(function () use ($given): Person {
             // The yard's one row lets only one first keeper through at a time.
-            Yard::query()->upsert(['id' => 1, 'name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']], ['id'], ['id']);
-            $yard = Yard::query()->lockForUpdate()->findOrFail(1);
+            DB::table('yard')->upsert(['id' => 1, 'name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']], ['id'], ['id']);
+            DB::table('yard')->lockForUpdate()->find(1);
             if (Person::query()->exists()) {
                 throw Refusal::conflict('This yard has its keeper already. Sign in instead.');
             }
-            $yard->update(['name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
+            DB::table('yard')->where('id', 1)->update(['name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
 
             return Person::query()->create(['name' => $given['name'], 'sign_in_name' => mb_strtolower($given['sign_in_name']), 'password' => $given['password'], 'role' => Role::Keeper]);
         }, attempts: self::ATTEMPTS);

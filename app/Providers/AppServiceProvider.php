@@ -6,17 +6,48 @@ namespace App\Providers;
 
 use App\Calendar\CalendarFeed;
 use App\Contract\EarlyLengths;
+use App\Logbook\Acts\GreaseIntervals;
+use App\Logbook\Acts\WhatMeets;
 use App\Logbook\Entry;
 use App\Logbook\EntryPolicy;
+use App\Logbook\Kinds\LiftNote;
+use App\Logbook\Kinds\LineNote;
+use App\Logbook\Kinds\MeterNote;
+use App\Logbook\Kinds\MeterTruthNote;
+use App\Logbook\Kinds\ReadingNote;
+use App\Logbook\Kinds\RemarkNote;
+use App\Logbook\Kinds\ReminderNote;
+use App\Logbook\Kinds\StandDownNote;
+use App\Logbook\Kinds\StrikeNote;
+use App\Logbook\Readings\ReadingChanged;
+use App\Machines\FactsChanged;
+use App\Machines\Machine;
+use App\Machines\MachinePolicy;
+use App\Machines\SpotChanged;
+use App\Machines\Yard;
+use App\Notes\NoteKinds;
 use App\People\AccessEnded;
 use App\People\PeopleByEpoch;
 use App\People\Person;
 use App\People\PersonPolicy;
 use App\People\SessionFiles;
 use App\People\TokenAbility;
-use App\Yard\Machine;
-use App\Yard\MachinePolicy;
-use App\Yard\Yard;
+use App\Rulebook\Kinds\CallNote;
+use App\Rulebook\Kinds\CorrectionNote;
+use App\Rulebook\Kinds\ServiceNote;
+use App\Rulebook\Kinds\SkipNote;
+use App\Rulebook\Rule;
+use App\Rulebook\RuleChanged;
+use App\Rulebook\SharedRulebook;
+use App\Rulebook\Standings\ClassSeason;
+use App\Rulebook\Standings\GreaseAnew;
+use App\Rulebook\Standings\RuleIntervals;
+use App\Walkaround\Kinds\EndNote;
+use App\Walkaround\Kinds\GreaseNote;
+use App\Walkaround\Kinds\LookNote;
+use App\Walkaround\Kinds\MendedNote;
+use App\Walkaround\WalkLine;
+use App\Yard\YardLine;
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Illuminate\Contracts\Foundation\Application;
@@ -35,9 +66,37 @@ use Illuminate\Support\ServiceProvider;
 /** Ties the rooms together. */
 final class AppServiceProvider extends ServiceProvider
 {
+    /** The kinds of note that the rooms know. */
+    private const NOTES = [
+        'reading' => ReadingNote::class,
+        'line' => LineNote::class,
+        'meter' => MeterNote::class,
+        'meter_truth' => MeterTruthNote::class,
+        'stand_down' => StandDownNote::class,
+        'lift' => LiftNote::class,
+        'reminder' => ReminderNote::class,
+        'remark' => RemarkNote::class,
+        'strike' => StrikeNote::class,
+        'service' => ServiceNote::class,
+        'correction' => CorrectionNote::class,
+        'skip' => SkipNote::class,
+        'call' => CallNote::class,
+        'look' => LookNote::class,
+        'mended' => MendedNote::class,
+        'grease' => GreaseNote::class,
+        'end' => EndNote::class,
+    ];
+
     public function register(): void
     {
         $this->app->scoped(Yard::class, fn (): Yard => Yard::query()->firstOrFail());
+        $this->app->bind(GreaseIntervals::class, RuleIntervals::class);
+        $this->app->singleton(NoteKinds::class, function (Application $app): NoteKinds {
+            $kinds = new NoteKinds($app);
+            $kinds->register(self::NOTES);
+
+            return $kinds;
+        });
     }
 
     public function boot(): void
@@ -54,7 +113,28 @@ final class AppServiceProvider extends ServiceProvider
         Auth::provider('people-by-epoch', fn (Application $app, array $config): PeopleByEpoch => new PeopleByEpoch($app->make('hash'), $config['model']));
         Gate::before(fn (Person $person, string $ability): ?bool => TokenAbility::covers($person, $ability) ? null : false);
         Event::listen(AccessEnded::class, fn (AccessEnded $ended) => CalendarFeed::query()->where('person_id', $ended->person->id)->delete());
+        $this->tieToMachines();
+        $this->followFacts();
         ValidatorFactory::resolver(fn (Translator $translator, array $data, array $rules, array $messages, array $attributes): EarlyLengths => new EarlyLengths($translator, $data, $rules, $messages, $attributes));
+    }
+
+    /** What the rooms above a machine keep of it. */
+    private function tieToMachines(): void
+    {
+        Machine::resolveRelationUsing('rules', fn (Machine $machine) => $machine->hasMany(Rule::class)->where('retired', false)->orderBy('id')->with('task.spots'));
+        Machine::resolveRelationUsing('sharedRulebook', fn (Machine $machine) => $machine->belongsTo(SharedRulebook::class, 'shared_rulebook_id'));
+    }
+
+    /** What follows from facts is reckoned anew when they change. */
+    private function followFacts(): void
+    {
+        Event::listen(FactsChanged::class, function (FactsChanged $changed): void {
+            WalkLine::rewrite($changed->machineIds);
+            YardLine::rewrite($changed->machineIds);
+        });
+        Event::listen(ReadingChanged::class, fn (ReadingChanged $changed) => ClassSeason::forgetIfItRestsOn($changed->reading->happened_at, $changed->machine->class, $this->app->make(Yard::class)));
+        Event::listen(SpotChanged::class, fn (SpotChanged $changed) => $this->app->make(WhatMeets::class)->ofPoint($changed->spot));
+        Event::listen(RuleChanged::class, fn (RuleChanged $changed) => $this->app->make(GreaseAnew::class)($changed->rule));
     }
 
     /**

@@ -8,19 +8,11 @@ use Core\Inspect\Ask;
 use Core\Inspect\AskKind;
 use Core\Inspect\Check;
 use Core\Inspect\Degree;
-use Core\Inspect\Measurement;
-use Core\Inspect\RoundKind;
-use Core\Inspect\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
-use Core\Schedule\YearWindow;
 
-/**
- * A check as the contract's `Check`, and what of it a keeper words otherwise as `CheckValues`.
- *
- * @phpstan-import-type CheckValues from Check
- */
+/** A check as the contract's `Check`. */
 final class CheckShape
 {
     /** @return array<string, mixed> */
@@ -30,6 +22,7 @@ final class CheckShape
 
         return [
             'key' => $check->key,
+            'spot' => $check->spot,
             'title' => $check->title,
             'place' => $check->place,
             'how' => $check->how,
@@ -38,40 +31,14 @@ final class CheckShape
             'rounds' => array_column($check->rounds, 'value'),
             'degrees' => array_map(fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value], $check->degrees()),
             'measurement' => $check->measurement?->value,
-            'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->asks($check->limits) ?? []),
+            'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $check->asks()),
             'limit_asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->limits() ?? []),
             'limits' => (object) $check->limits,
             'limit_source' => $check->limitSource->value,
             'window' => $check->window === null ? null : ['from' => $check->window->from(), 'to' => $check->window->to()],
             'after' => $check->after,
+            'quick' => QuickLimitShape::of($check),
         ];
-    }
-
-    /**
-     * @param  array<string, mixed>  $written
-     * @return CheckValues
-     */
-    public static function values(array $written): array
-    {
-        $values = array_intersect_key($written, array_flip(['title', 'place', 'how', 'fine', 'caution', 'limits']));
-        if (isset($written['rounds'])) {
-            $values['rounds'] = array_map(RoundKind::from(...), $written['rounds']);
-        }
-        if (isset($written['degrees'])) {
-            $values['degrees'] = array_map(fn (array $degree): Degree => new Degree($degree['words'], Verdict::from($degree['verdict'])), $written['degrees']);
-        }
-        if (array_key_exists('measurement', $written)) {
-            $values['measurement'] = $written['measurement'] === null ? null : Measurement::from($written['measurement']);
-        }
-        if (array_key_exists('window', $written)) {
-            $values['window'] = $written['window'] === null ? null : YearWindow::between($written['window']['from'], $written['window']['to']);
-        }
-        if (array_key_exists('after', $written)) {
-            $values['after'] = $written['after'];
-        }
-
-        /** @var CheckValues $values */
-        return $values;
     }
 
     /**

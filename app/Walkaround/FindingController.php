@@ -4,31 +4,37 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
-use App\Yard\Machine;
-use App\Yard\Yard;
+use App\Logbook\Acts\Act;
+use App\Logbook\Acts\PutRight;
+use App\Machines\Machine;
+use App\Machines\Sheets;
+use App\Machines\Yard;
 use Illuminate\Http\JsonResponse;
 
 /** What was found on a machine, and how what wears goes on. */
 final readonly class FindingController
 {
-    public function __construct(private Yard $yard, private Sheets $sheets)
+    public function __construct(private Yard $yard, private Sheets $sheets, private PutRight $putRight)
     {
     }
 
     /** One thing through its whole history, whether or not anything is wrong with it now. */
-    public function show(Machine $machine, string $subject): JsonResponse
+    public function show(Machine $machine, string $check): JsonResponse
     {
-        $looks = Findings::looks($machine->id, $subject);
-        $title = $this->sheets->titleOf($machine, $subject);
-        abort_if($title === null, 404);
+        $looks = Findings::looks($machine->id, $check);
+        $lookedAt = $this->putRight->lookedAt($machine, $check);
+        abort_if($lookedAt === null, 404);
+        [$spot, $title] = $lookedAt;
 
         return new JsonResponse([
-            'subject' => $subject,
+            'check' => $check,
+            'spot' => $spot->key,
+            'spot_name' => $spot->name,
             'title' => $title,
             'machine_id' => $machine->id,
             'machine' => $machine->name,
-            'findings' => array_reverse(array_map(fn (FindingThread $thread): array => $thread->toRecord($this->yard), Findings::history($machine->id, $subject))),
-            'looks' => $looks->take(100)->map(fn (Observation $look): array => $look->toRecord())->all(),
+            'findings' => array_reverse(array_map(fn (FindingThread $thread): array => $thread->toRecord($this->yard), Findings::history($machine->id, $check))),
+            'looks' => $looks->take(100)->map(fn (Act $look): array => $look->toRecord())->all(),
             'looks_in_all' => $looks->count(),
         ]);
     }

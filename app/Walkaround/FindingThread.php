@@ -4,23 +4,30 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
-use App\Yard\Yard;
+use App\Logbook\Acts\Act;
+use App\Machines\Yard;
 use Core\Inspect\Finding;
+use Core\Inspect\Verdict;
 
 /** A finding with the looks that it was seen in. */
 final readonly class FindingThread
 {
-    /** @param  non-empty-list<Observation>  $looks  the one that found it first */
+    /** @param  non-empty-list<Act>  $looks  the one that found it first */
     public function __construct(
         public Finding $finding,
         public array $looks,
-        public ?Observation $closedBy = null,
+        public ?Act $closedBy = null,
     ) {
     }
 
-    public function latest(): Observation
+    public function latest(): Act
     {
         return $this->looks[array_key_last($this->looks)];
+    }
+
+    public function verdict(): Verdict
+    {
+        return $this->latest()->verdict ?? throw new \LogicException('A finding is seen.');
     }
 
     /** @return array<string, mixed> as the contract's `Finding` */
@@ -29,9 +36,11 @@ final readonly class FindingThread
         $latest = $this->latest();
 
         return [
-            'subject' => $latest->subject,
+            'check' => $latest->check_key,
+            'spot' => $latest->spot->key,
+            'spot_name' => $latest->spot->name,
             'title' => $latest->title,
-            'verdict' => ($latest->verdict ?? throw new \LogicException('A finding is seen.'))->value,
+            'verdict' => $this->verdict()->value,
             'open' => $this->finding->isOpen(),
             'course' => $this->finding->course()->value,
             'course_in_words' => $this->finding->course()->label(),
@@ -41,8 +50,8 @@ final readonly class FindingThread
             'since' => $yard->dayOf($this->looks[0]->happened_at)->format('Y-m-d'),
             'last_seen' => $yard->dayOf($latest->happened_at)->format('Y-m-d'),
             'seen' => count($this->looks),
-            'by' => $this->looks[0]->person->name,
-            'photos' => array_merge(...array_map(fn (Observation $look): array => $look->photos->pluck('uuid')->all(), $this->looks)),
+            'by' => $this->looks[0]->person?->name,
+            'photos' => array_merge(...array_map(fn (Act $look): array => $look->photos->pluck('uuid')->all(), $this->looks)),
         ];
     }
 }

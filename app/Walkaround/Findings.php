@@ -4,17 +4,23 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Logbook\Acts\Act;
 use Core\Inspect\Finding;
+use Core\Inspect\Sighting;
 use Core\Inspect\Verdict;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection as Acts;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What was found on machines and how it goes on, computed from the looks. */
+/** What was found at spots of machines and how it goes on, computed from the acts: each check's looks by themselves, and the parts that were replaced. */
 final class Findings
 {
     private const NOT_FIT = [Verdict::Watch, Verdict::Act, Verdict::StandDown];
 
-    /** Looks at one thing that are gone through for its history. */
+    /** Looks by one check that are gone through for its history. */
     private const MOST_LOOKS = 2000;
 
     /**
@@ -23,76 +29,87 @@ final class Findings
      */
     public static function open(array $machineIds): array
     {
-        $looks = new Collection;
-        foreach (self::everNotFit($machineIds) as ['machine_id' => $machine, 'subject' => $subject, 'latest' => $latest]) {
-            $closed = self::lastClosed($machine, $subject);
-            if ($closed === null || $closed <= $latest) {
-                $looks = $looks->concat(Observation::query()->telling()->where(['machine_id' => $machine, 'subject' => $subject])
-                    ->when($closed, fn ($query, string $closed) => $query->where('happened_at', '>=', $closed))->with('person:id,name', 'photos')->orderBy('happened_at')->orderBy('id')->get());
-            }
-        }
         $open = [];
-        foreach ($looks->groupBy(['machine_id', 'subject']) as $machine => $subjects) {
-            $threads = $subjects->flatMap(fn (Collection $looks): array => array_filter(self::threads($looks), fn (FindingThread $thread): bool => $thread->finding->isOpen()))->values()->all();
-            if ($threads === []) {
+        foreach (self::everNotFit($machineIds) as ['machine_id' => $machine, 'spot_id' => $spot, 'check' => $check, 'latest' => $latest]) {
+            $closed = self::lastClosed($spot, $check);
+            if ($closed !== null && $closed > $latest) {
                 continue;
             }
-            usort($threads, fn (FindingThread $one, FindingThread $other): int => $other->latest()->verdict?->rank() <=> $one->latest()->verdict?->rank());
-            $open[$machine] = $threads;
+            $acts = self::telling($spot, $check)->when($closed, fn ($query, string $closed) => $query->where('happened_at', '>=', $closed))
+                ->with('person:id,name', 'photos', 'spot')->orderBy('happened_at')->orderBy('id')->get()->toBase();
+            $open[$machine] = [...$open[$machine] ?? [], ...array_filter(self::threads($acts), fn (FindingThread $thread): bool => $thread->finding->isOpen())];
         }
 
-        return $open;
+        return array_map(function (array $threads): array {
+            usort($threads, fn (FindingThread $one, FindingThread $other): int => $other->verdict()->rank() <=> $one->verdict()->rank());
+
+            return $threads;
+        }, array_filter($open));
     }
 
-    /** @return list<FindingThread> everything ever found of one thing, oldest first */
-    public static function history(int $machineId, string $subject): array
+    /** @return list<FindingThread> everything ever found by one check, oldest first */
+    public static function history(int $machineId, string $check): array
     {
-        return self::threads(self::looks($machineId, $subject));
+        $looks = self::looks($machineId, $check);
+        $replaced = Act::query()->standing()->whereIn('spot_id', $looks->pluck('spot_id')->unique())->where(['kind' => ActKind::Replaced, 'outcome' => Outcome::Done])
+            ->with('person:id,name', 'photos', 'spot')->get();
+
+        return self::threads($looks->concat($replaced)->unique('id'));
     }
 
-    /** @return Collection<int, Observation> every look at one thing, the newest first */
-    public static function looks(int $machineId, string $subject): Collection
+    /** @return Collection<int, Act> everything told by one check, the newest first */
+    public static function looks(int $machineId, string $check): Collection
     {
-        return Observation::query()->telling()->where(['machine_id' => $machineId, 'subject' => $subject])->with('person:id,name', 'photos')
+        return Act::query()->standing()->whereNotNull('verdict')->where(['machine_id' => $machineId, 'check_key' => $check])->with('person:id,name', 'photos', 'spot')
             ->latest('happened_at')->latest('id')->limit(self::MOST_LOOKS)->get()->toBase();
     }
 
     /**
-     * Two who looked at one thing in one round are told once, by the harder of the two.
+     * Two who looked at one thing in one round are told once, by the harder of the two. What was done stands by itself.
      *
-     * @param  Collection<int, Observation>  $looks  at one thing
+     * @param  Collection<int, Act>  $acts  by one check, and the parts replaced at its spot
      * @return list<FindingThread>
      */
-    private static function threads(Collection $looks): array
+    private static function threads(Collection $acts): array
     {
-        $looks = $looks->groupBy(fn (Observation $look): string => $look->round_id === null || $look->said === Said::Mended ? "alone {$look->id}" : "round {$look->round_id}")
-            ->map(fn (Collection $same): Observation => $same->sortBy([fn (Observation $one, Observation $other): int => [$other->verdict?->rank(), $other->happened_at] <=> [$one->verdict?->rank(), $one->happened_at]])->firstOrFail())
-            ->keyBy(fn (Observation $look): string => $look->toSighting()->id);
+        $acts = (new Acts($acts->all()))->loadMissing('entry:id,round_id')->toBase();
+        $told = $acts->groupBy(fn (Act $act): string => $act->entry->round_id === null || $act->putsRight() || $act->kind === ActKind::Lubricated ? "alone {$act->id}" : "round {$act->entry->round_id}")
+            ->map(fn (Collection $same): Act => $same->sort(fn (Act $one, Act $other): int => [$other->verdict?->rank(), $other->happened_at] <=> [$one->verdict?->rank(), $one->happened_at])->firstOrFail())
+            ->keyBy(fn (Act $act): string => $act->toSighting()->id);
 
         return array_map(fn (Finding $finding): FindingThread => new FindingThread(
             $finding,
-            array_map(fn ($sighting): Observation => $looks[$sighting->id], $finding->sightings),
-            $finding->closedBy === null ? null : $looks[$finding->closedBy->id],
-        ), Finding::ofOneThing(array_values($looks->map(fn (Observation $look) => $look->toSighting())->all())));
+            array_map(fn (Sighting $sighting): Act => $told[$sighting->id], $finding->sightings),
+            $finding->closedBy === null ? null : $told[$finding->closedBy->id],
+        ), Finding::ofOneThing(array_values($told->map(fn (Act $act): Sighting => $act->toSighting())->all())));
+    }
+
+    /** @return Builder<Act> what was told by one check at a spot, and the parts replaced there */
+    private static function telling(int $spotId, string $check): Builder
+    {
+        return Act::query()->standing()->where('spot_id', $spotId)->where(fn ($acts) => $acts
+            ->where(fn ($looks) => $looks->where('check_key', $check)->whereNotNull('verdict'))
+            ->orWhere(fn ($replaced) => $replaced->where(['kind' => ActKind::Replaced, 'outcome' => Outcome::Done])));
     }
 
     /**
      * @param  list<int>  $machineIds
-     * @return list<array{machine_id: int, subject: string, latest: string}> what was ever not fit, and when last
+     * @return list<array{machine_id: int, spot_id: int, check: string, latest: string}> what was ever not fit, and when last
      */
     private static function everNotFit(array $machineIds): array
     {
-        return array_values(DB::table('observations')->whereIn('machine_id', $machineIds)->whereIn('verdict', self::NOT_FIT)->whereNull('struck_at')
-            ->groupBy('machine_id', 'subject')->get(['machine_id', 'subject', DB::raw('max(happened_at) as latest')])
-            ->map(fn (object $row): array => ['machine_id' => (int) $row->machine_id, 'subject' => (string) $row->subject, 'latest' => (string) $row->latest])->all());
+        return array_values(DB::table('acts')->whereIn('machine_id', $machineIds)->whereIn('verdict', self::NOT_FIT)->whereNull('struck_at')
+            ->groupBy('machine_id', 'spot_id', 'check_key')->get(['machine_id', 'spot_id', 'check_key', DB::raw('max(happened_at) as latest')])
+            ->map(fn (object $row): array => ['machine_id' => (int) $row->machine_id, 'spot_id' => (int) $row->spot_id, 'check' => (string) $row->check_key, 'latest' => (string) $row->latest])->all());
     }
 
-    /** When it was last put right or seen fit by everybody who looked at it in that round; from the newest look back, so that it is soon found. */
-    private static function lastClosed(int $machineId, string $subject): ?string
+    /** When it was last put right, replaced, or seen fit by everybody who looked at it in that round; from the newest back, so that it is soon found. */
+    private static function lastClosed(int $spotId, string $check): ?string
     {
-        return DB::table('observations as closing')->where(['machine_id' => $machineId, 'subject' => $subject, 'verdict' => Verdict::Fit])->whereNull('struck_at')
-            ->where(fn ($sound) => $sound->where('said', Said::Mended)->orWhereNotExists(fn ($worse) => $worse->from('observations as worse')->whereColumn('worse.round_id', 'closing.round_id')
-                ->whereColumn('worse.subject', 'closing.subject')->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT)))
-            ->orderByDesc('happened_at')->value('happened_at');
+        return self::telling($spotId, $check)->where(fn ($acts) => $acts->where('verdict', Verdict::Fit)->orWhereNull('verdict'))
+            ->where(fn ($sound) => $sound->where('outcome', Outcome::PutRight)->orWhereIn('kind', [ActKind::Replaced, ActKind::Lubricated])->orWhereNotExists(fn ($worse) => $worse->from('acts as worse')
+                ->join('entries as theirs', 'theirs.id', '=', 'worse.entry_id')->join('entries as own', fn ($join) => $join->on('own.id', '=', 'acts.entry_id')->on('own.round_id', '=', 'theirs.round_id'))
+                ->whereColumn('worse.spot_id', 'acts.spot_id')->whereColumn('worse.check_key', 'acts.check_key')->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT)))
+            ->orderByDesc('happened_at')->toBase()->value('happened_at');
     }
 }

@@ -4,19 +4,27 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
-use App\Yard\Machine;
-use App\Yard\Reckoning;
-use App\Yard\Yard;
+use App\Logbook\Acts\Act;
+use App\Logbook\Acts\Placing;
+use App\Logbook\Acts\WhatMeets;
+use App\Machines\Machine;
+use App\Machines\Spot;
+use App\Machines\Yard;
+use App\Rulebook\Rule;
+use App\Rulebook\Standings\Reckoning;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Carbon\CarbonImmutable;
+use Core\Grease\Greased;
 use Core\Grease\GreaseNeed;
-use Core\Grease\GreaseTick as CoreTick;
 use Core\Grease\PointStanding;
-use Core\Machine\Limit;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Core\Machine\SpotKind;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Core\Schedule\Interval;
 use Core\Schedule\State;
+use Illuminate\Support\Collection;
 
 /** A machine's grease points, what is missed on them, and how much grease they take. */
 final class GreaseShape
@@ -29,20 +37,26 @@ final class GreaseShape
     /** @return array<string, mixed> as the contract's `Grease` */
     public static function of(Machine $machine, Reckoning $reckoning): array
     {
-        $points = GreasePoint::query()->where(['machine_id' => $machine->id, 'retired' => false])->orderBy('position')->orderBy('id')->get();
-        $run = RunAt::of($machine);
-        $ticks = GreaseTick::query()->where('machine_id', $machine->id)->whereNull('struck_at')->orderBy('happened_at')->get()->groupBy('grease_point_id');
-        $hours = $machine->currentMeters() === [] || $machine->currentMeters()[0]->unit->isDistance() ? null : $run->now();
-        $year = $hours === null ? null : self::runInAYear($run, $reckoning->yard);
+        $points = Spot::query()->where(['machine_id' => $machine->id, 'kind' => SpotKind::GreasePoint, 'retired' => false])->with('grease')->orderBy('position')->orderBy('id')->get();
+        $acts = Act::query()->standing()->where('kind', ActKind::Lubricated)->where('outcome', Outcome::Done)->whereIn('spot_id', $points->modelKeys())
+            ->orderBy('happened_at')->get()->toBase()->groupBy('spot_id');
+        $rules = $reckoning->taskSpots->ofPoints($machine);
+        $year = self::runInAYear($machine, $reckoning->yard);
         $strokesDue = $strokesAll = $strokesYear = 0;
         $shaped = [];
         foreach ($points as $point) {
-            $standing = $point->toCore()->standing(array_values(($ticks[$point->id] ?? collect())->map(fn (GreaseTick $tick): CoreTick => new CoreTick($tick->strokes, $reckoning->yard->dayOf($tick->happened_at), $hours === null ? null : $run->at($tick->happened_at)))->all()), $hours, $reckoning->yard->today());
+            $rule = $rules[$point->id] ?? null;
+            $standing = self::standing($point, $acts[$point->id] ?? new Collection, $rule, $reckoning);
             $isDue = in_array($standing->state, [State::Unknown, State::Due, State::Past], true);
-            $strokesAll += $point->strokes;
-            $strokesDue += $isDue ? $point->strokes : 0;
-            $strokesYear += $point->strokes * self::timesInAYear($point, $year);
-            $shaped[] = [...$point->toRecord(), ...self::standing($standing, $isDue, ($ticks[$point->id] ?? collect())->last())];
+            $strokes = $point->greasePoint()->strokes;
+            $strokesAll += $strokes;
+            $strokesDue += $isDue ? $strokes : 0;
+            $strokesYear += $strokes * self::timesInAYear($rule?->toCore()->every ?? new Interval, $year);
+            $shaped[] = [
+                ...$point->toRecord(), 'state' => $standing->state->value, 'due' => $isDue, 'over_greased' => $standing->isOverGreased, 'why' => $standing->why,
+                'last_on' => $standing->last?->point->date?->format('Y-m-d'), 'last_strokes' => $standing->last?->strokes, 'task' => $rule?->task->name,
+                'rule_id' => $rule?->id, 'with' => $rule?->goes_with_id === null ? null : $machine->rules->find($rule->goes_with_id)?->task->name,
+            ];
         }
         $gun = ($reckoning->yard->grease_guns ?? [])[0] ?? null;
         $stroke = $gun === null ? Quantity::parse(self::USUAL_STROKE) : GreaseNeed::perStroke(Quantity::parse($gun['ten_strokes'], Unit::Gram));
@@ -59,25 +73,30 @@ final class GreaseShape
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function standing(PointStanding $standing, bool $isDue, ?GreaseTick $last): array
+    /** @param  Collection<int, Act>  $acts */
+    private static function standing(Spot $point, Collection $acts, ?Rule $rule, Reckoning $reckoning): PointStanding
     {
-        return ['state' => $standing->state->value, 'due' => $isDue, 'over_greased' => $standing->isOverGreased, 'why' => $standing->why, 'last_on' => $standing->last?->day->format('Y-m-d'), 'last_strokes' => $last?->strokes];
+        $standing = $rule === null ? null : $reckoning->standings[$rule->id]->standing;
+        $start = $rule === null ? null : $reckoning->facts[(string) $rule->id]->start;
+
+        return PointStanding::of($point->greasePoint(), array_values($acts->map(fn (Act $act): Greased => WhatMeets::greased($act, $reckoning->yard))->all()), $standing?->rule, $start, $reckoning->now(), $rule?->goes_with_id === null ? null : $standing?->state);
     }
 
-    private static function runInAYear(RunAt $run, Yard $yard): ?BigDecimal
+    private static function runInAYear(Machine $machine, Yard $yard): ?BigDecimal
     {
-        $before = $run->at(CarbonImmutable::instance($yard->today())->subYear());
+        if ($machine->metersOf(distance: false)->isEmpty()) {
+            return null;
+        }
+        $placing = Placing::of($machine);
+        $before = $placing->run($yard->now()->startOfDay()->subYear(), distance: false);
 
-        return $before === null ? null : $run->now()?->minus($before)->toScale(0, RoundingMode::HALF_UP);
+        return $before === null ? null : $placing->run($yard->now(), distance: false)?->minus($before)->toScale(0, RoundingMode::HALF_UP);
     }
 
-    private static function timesInAYear(GreasePoint $point, ?BigDecimal $hours): int
+    private static function timesInAYear(Interval $every, ?BigDecimal $hours): int
     {
-        $every = $point->toCore()->every;
         $byHours = $every->hours === null || $hours === null ? 0 : $hours->dividedBy($every->hours, 0, RoundingMode::UP)->toInt();
-        $months = $every->gives(Limit::Date) ? $every->months : null;
 
-        return max($byHours, $months === null ? 0 : (int) ceil(12 / $months));
+        return max($byHours, $every->months === null ? 0 : (int) ceil(12 / $every->months));
     }
 }

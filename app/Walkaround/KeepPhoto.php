@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Contract\Refusal;
+use App\Logbook\Acts\Act;
+use App\Logbook\Photo;
+use App\Machines\Machine;
 use App\People\Person;
-use App\Yard\Machine;
 use Illuminate\Http\UploadedFile;
 use Intervention\Image\Exceptions\DecoderException;
 use Intervention\Image\ImageManager;
@@ -32,18 +34,18 @@ final class KeepPhoto
      *
      * @throws Refusal if nothing was seen there that it could show, or it is no picture of a kind taken here, or too large
      */
-    public function __invoke(Machine $machine, string $uuid, string $observation, UploadedFile $file, Person $by): Photo
+    public function __invoke(Machine $machine, string $uuid, string $act, UploadedFile $file, Person $by): Photo
     {
-        [$uuid, $observation] = [strtolower($uuid), strtolower($observation)];
+        [$uuid, $act] = [strtolower($uuid), strtolower($act)];
         $kept = Photo::query()->where('uuid', $uuid)->first();
         if ($kept !== null) {
-            return $kept->observation === $observation && $kept->person_id === $by->id ? $kept : throw Refusal::field('id', 'This id belongs to another picture.');
+            return $kept->act === $act && $kept->person_id === $by->id ? $kept : throw Refusal::field('id', 'This id belongs to another picture.');
         }
-        if (Observation::query()->where(['uuid' => $observation, 'machine_id' => $machine->id])->doesntExist()) {
-            throw Refusal::field('observation', "Nothing of that kind was seen on {$machine->name}.");
+        if (Act::query()->where(['uuid' => $act, 'machine_id' => $machine->id])->doesntExist()) {
+            throw Refusal::field('act', "Nothing of that kind was seen on {$machine->name}.");
         }
         $picture = $this->read($file->getPathname());
-        $photo = new Photo(['uuid' => $uuid, 'machine_id' => $machine->id, 'observation' => $observation, 'person_id' => $by->id, 'width' => $picture->width(), 'height' => $picture->height(), 'created_at' => now()]);
+        $photo = new Photo(['uuid' => $uuid, 'machine_id' => $machine->id, 'act' => $act, 'person_id' => $by->id, 'width' => $picture->width(), 'height' => $picture->height(), 'created_at' => now()]);
         $photo->bytes = $this->write($picture, $photo->path());
         $photo->save();
 

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Logbook\Photo;
+use App\Machines\Machine;
 use App\People\Person;
-use App\Yard\Machine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -20,13 +21,13 @@ final readonly class PhotoController
 
     public function store(Request $request, Machine $machine): JsonResponse
     {
-        $given = $request->validate(['id' => ['required', 'uuid'], 'observation' => ['required', 'uuid'], 'photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_KILOBYTES]],
+        $given = $request->validate(['id' => ['required', 'uuid'], 'act' => ['required', 'uuid'], 'photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_KILOBYTES]],
             ['photo.required' => 'The picture is missing, or larger than is taken here.', 'photo.file' => 'The picture did not arrive whole.', 'photo.max' => 'A picture has at most '.(KeepPhoto::MOST_KILOBYTES / 1024).' MB.']);
         $person = $request->user();
         assert($person instanceof Person && $given['photo'] instanceof UploadedFile);
-        $photo = ($this->keepPhoto)(Machine::lockForWriting($machine->id), $given['id'], $given['observation'], $given['photo'], $person);
+        $photo = ($this->keepPhoto)(Machine::lockForWriting($machine->id), $given['id'], $given['act'], $given['photo'], $person);
 
-        return new JsonResponse($photo->only('uuid', 'observation', 'width', 'height', 'bytes'), 201);
+        return new JsonResponse($photo->only('uuid', 'act', 'width', 'height', 'bytes'), 201);
     }
 
     public function show(Photo $photo): BinaryFileResponse

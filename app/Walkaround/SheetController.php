@@ -5,59 +5,41 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Contract\Refusal;
-use App\Yard\Machine;
-use App\Yard\Yard;
+use App\Machines\AddSpot;
+use App\Machines\ChangedCheck;
+use App\Machines\FactsChanged;
+use App\Machines\Machine;
+use App\Machines\Sheets;
+use App\Machines\Spot;
+use App\Machines\Yard;
 use Core\Form\BadInput;
 use Core\Form\Fields;
 use Core\Inspect\Check;
 use Core\Inspect\LimitSource;
-use Core\Inspect\Measurement;
 use Core\Inspect\Occasion;
-use Core\Inspect\RoundKind;
-use Core\Inspect\Verdict;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 
 /** The keeper changes what is looked at: for one machine, or for all of its class. */
 final readonly class SheetController
 {
-    public function __construct(private Sheets $sheets, private Yard $yard)
+    public function __construct(private AddSpot $addSpot, private Yard $yard)
     {
     }
 
     /** Adds a check, words it otherwise, drops it or moves it. */
-    public function update(Request $request, Machine $machine, string $check): JsonResponse
+    public function update(SheetRequest $request, Machine $machine, string $check): JsonResponse
     {
-        $given = $request->validate([
-            'for' => ['required', 'in:machine,class'],
-            'dropped' => ['sometimes', 'boolean'],
-            'position' => ['sometimes', 'nullable', 'numeric', 'between:-100000,100000'],
-            'values' => ['sometimes', 'array:title,place,how,fine,caution,rounds,degrees,measurement,limits,window,after'],
-            'values.title' => ['sometimes', 'required', 'string', 'max:80'],
-            'values.place' => ['sometimes', 'nullable', 'string', 'max:160'],
-            'values.how' => ['sometimes', 'nullable', 'string', 'max:400'],
-            'values.fine' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'values.caution' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'values.rounds' => ['sometimes', 'array', 'list', 'min:1', 'max:10'],
-            'values.rounds.*' => ['distinct', Rule::in(array_column(RoundKind::ofChecks(), 'value'))],
-            'values.degrees' => ['sometimes', 'array', 'min:1', 'max:6'],
-            'values.degrees.*.words' => ['required', 'string', 'max:120'],
-            'values.degrees.*.verdict' => ['required', Rule::enum(Verdict::class)->except(Verdict::Fit)],
-            'values.measurement' => ['sometimes', 'nullable', Rule::enum(Measurement::class)],
-            'values.limits' => ['sometimes', 'array', 'max:20'],
-            'values.limits.*' => ['nullable', 'string', 'max:40'],
-            'values.window' => ['sometimes', 'nullable', 'array:from,to'],
-            'values.window.from' => ['required_with:values.window', new \App\Contract\DayOfYear],
-            'values.window.to' => ['required_with:values.window', new \App\Contract\DayOfYear],
-            'values.after' => ['sometimes', 'nullable', 'string', 'max:40'],
-        ], ['values.title.required' => 'Say what is looked at.', 'values.rounds.min' => 'Choose at least one round.', 'values.degrees.*.words.required' => 'Say what it looks like.']);
+        $given = $request->validated();
         if (! preg_match('/^[a-z][a-z0-9_-]{1,39}$/', $check)) {
             throw Refusal::field('key', 'A check is named by small letters, digits and dashes.');
         }
         DB::transaction(function () use ($given, $machine, $check): void {
-            Machine::lockForWriting($machine->id);
+            $machine = Machine::lockForWriting($machine->id);
+            if (isset($given['new_spot'])) {
+                $given['values']['spot'] = ($this->addSpot)($machine, $given['new_spot'])->key;
+            }
             $changed = ChangedCheck::query()->firstOrNew($this->owner($machine, $given['for'], $check));
             $values = array_map(fn (mixed $value): mixed => $value ?? '', array_diff_key($given['values'] ?? [], array_flip(['measurement', 'window', 'after', 'limits'])));
             $kept = array_intersect_key($given['values'] ?? [], array_flip(['measurement', 'window', 'after']));
@@ -67,10 +49,14 @@ final readonly class SheetController
                 'dropped' => $given['dropped'] ?? $changed->dropped ?? false,
                 'position' => array_key_exists('position', $given) ? $given['position'] : $changed->position,
             ])->save();
-            $this->refuseUnusable((new Sheets)->of($machine)->find($check), $changed);
+            $asked = (new Sheets)->of($machine)->find($check);
+            $this->refuseUnusable($asked, $changed);
+            if ($asked !== null) {
+                $this->giveSpot($machine, $asked->spot, $changed->class !== null);
+            }
         });
 
-        return $this->sheet($machine);
+        return $this->sheet($machine, $given['for']);
     }
 
     /** Back to what stands without the change. */
@@ -79,11 +65,14 @@ final readonly class SheetController
         $for = $request->validate(['for' => ['required', 'in:machine,class']])['for'];
         ChangedCheck::query()->where($this->owner($machine, $for, $check))->delete();
 
-        return $this->sheet($machine);
+        return $this->sheet($machine, $for);
     }
 
-    private function sheet(Machine $machine): JsonResponse
+    private function sheet(Machine $machine, string $for): JsonResponse
     {
+        // Which checks read a level may have changed with it.
+        event(new FactsChanged($for === LimitSource::Machine->value ? [$machine->id] : Machine::query()->where('class', $machine->class)->pluck('id')->all()));
+
         return new JsonResponse(['checks' => array_map(CheckShape::of(...), (new Sheets)->of($machine)->checks)]);
     }
 
@@ -91,6 +80,16 @@ final readonly class SheetController
     private function owner(Machine $machine, string $for, string $key): array
     {
         return $for === LimitSource::Machine->value ? ['machine_id' => $machine->id, 'class' => null, 'key' => $key] : ['machine_id' => null, 'class' => $machine->class->value, 'key' => $key];
+    }
+
+    /** What a check of a class looks at, every machine of the class has. */
+    private function giveSpot(Machine $machine, string $key, bool $toClass): void
+    {
+        $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $key])->first() ?? throw Refusal::field('values.spot', 'Say which spot of the machine it looks at.');
+        $lacking = ! $toClass ? [] : Machine::query()->where('class', $machine->class)->whereNotExists(fn ($spots) => $spots->from('spots')->whereColumn('spots.machine_id', 'machines.id')->where('spots.key', $key))->get();
+        foreach ($lacking as $other) {
+            Spot::query()->create([...$spot->only('key', 'kind', 'subject', 'name', 'place', 'reach', 'x', 'y', 'position', 'compartment', 'role'), 'machine_id' => $other->id]);
+        }
     }
 
     /** A limit that nothing can be measured against, or a check without a title, is not kept. */

@@ -4,21 +4,26 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
-use App\Yard\Machine;
+use App\Logbook\Acts\Act;
+use App\Logbook\Acts\Placing;
+use App\Machines\Machine;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
+use Core\Inspect\Check;
 use Core\Inspect\CheckSheet;
 use Core\Inspect\Consumption;
 use Core\Inspect\Measurement;
 use Core\Inspect\WearTrend;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
 use Core\Meter\MeterUnit;
-use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection;
 
 /** How parts wear and what housings use, against what the machine has run. */
 final class TrendShape
@@ -28,74 +33,71 @@ final class TrendShape
 
     private const TENTHS = 0.9;
 
+    private readonly MeterUnit $unit;
+
+    private function __construct(private readonly Machine $machine, private readonly CheckSheet $sheet)
+    {
+        $this->unit = $machine->primaryMeters()->first()?->unit->isDistance() === true ? MeterUnit::Kilometres : MeterUnit::Hours;
+    }
+
     /** @return array<string, mixed> as the contract's `Trends` */
     public static function of(Machine $machine, CheckSheet $sheet): array
     {
-        // What was poured in counts, whether or not its level was read as it should be.
-        $looks = Observation::query()->whereNull('struck_at')->where('machine_id', $machine->id)->where(fn ($query) => $query->whereNotNull('worn')->orWhere('said', Said::Mended)->orWhereNotNull('values->topped_up'))
-            ->orderBy('happened_at')->orderBy('id')->get()->groupBy('subject');
-        $run = RunAt::of($machine);
-        $wear = $used = [];
-        foreach ($looks as $subject => $ofOne) {
-            $worn = self::sinceNew($ofOne)->whereNotNull('worn');
-            if ($worn->isNotEmpty()) {
-                $wear[] = self::wear((string) $subject, $worn, $run);
-            }
-            if ($run->unit === MeterUnit::Hours && $sheet->find((string) $subject)?->measurement === Measurement::Level) {
-                $used[] = self::consumption($machine, (string) $subject, $ofOne, $sheet->find((string) $subject)->limits['most_per_100h'] ?? null, $run);
-            }
-        }
+        $trends = new self($machine, $sheet);
 
-        return ['wear' => array_values(array_filter($wear)), 'consumption' => array_values(array_filter($used))];
+        return ['wear' => array_values(array_filter($trends->wears())), 'consumption' => array_values(array_filter($trends->consumptions()))];
     }
 
-    /**
-     * A replaced part begins a new line.
-     *
-     * @param  Collection<int, Observation>  $looks
-     * @return Collection<int, Observation>
-     */
-    private static function sinceNew(Collection $looks): Collection
+    /** @return list<array<string, mixed>|null> of every check that measures something that wears */
+    private function wears(): array
     {
-        $new = $looks->where('said', Said::Mended)->last();
+        $measured = Act::query()->standing()->where('machine_id', $this->machine->id)->whereHas('measure')->with('measure')->orderBy('happened_at')->orderBy('id')->get()->toBase();
+        $new = Act::query()->standing()->whereIn('spot_id', $measured->pluck('spot_id')->unique())
+            ->where(fn ($acts) => $acts->where('outcome', Outcome::PutRight)->orWhere('kind', ActKind::Replaced))->get()->toBase();
 
-        return $new === null ? $looks : $looks->filter(fn (Observation $look): bool => $look->happened_at > $new->happened_at);
+        return array_values($measured->groupBy(fn (Act $act): string => "{$act->spot_id} {$act->check_key}")->map(function (Collection $ofOne) use ($new): ?array {
+            $one = $ofOne->firstOrFail();
+            // A replaced part begins a new line.
+            $begun = $new->where('spot_id', $one->spot_id)->filter(fn (Act $act): bool => $act->kind === ActKind::Replaced || $act->check_key === $one->check_key)->max('happened_at');
+
+            return $this->wear($begun === null ? $ofOne : $ofOne->filter(fn (Act $act): bool => $act->happened_at > $begun));
+        })->all());
     }
 
     /**
-     * @param  Collection<int, Observation>  $looks
+     * @param  Collection<int, Act>  $looks  by one check, oldest first
      * @return array<string, mixed>|null  null where nobody knows what the machine had run
      */
-    private static function wear(string $subject, Collection $looks, RunAt $run): ?array
+    private function wear(Collection $looks): ?array
     {
+        $looks = $looks->filter(fn (Act $look): bool => $this->run($look) !== null && $look->measure !== null)->values();
         $last = $looks->last();
-        $unit = Unit::from($last->worn['unit'] ?? 'mm');
-        $limit = BigDecimal::of($last->worn['limit'] ?? 0);
-        $falls = $last->worn['falls'] ?? true;
+        $measure = $last?->measure;
+        if ($last === null || $measure === null) {
+            return null;
+        }
+        $unit = Unit::from($measure->unit);
+        $limit = BigDecimal::of($measure->limit);
         $points = [];
         $resolution = BigRational::zero();
         foreach ($looks as $look) {
-            $hours = $run->at($look->happened_at);
-            if ($hours !== null && $look->worn !== null) {
-                $own = Unit::from($look->worn['unit']);
-                $points[] = ['hours' => $hours, 'value' => Quantity::of($look->worn['value'], $own)->to($unit)->rounded(), 'look' => $look];
-                $resolution = BigRational::max($resolution, BigRational::of($look->worn['resolution'])->multipliedBy($own->factor())->dividedBy($unit->factor()));
-            }
+            $own = Unit::from($look->measure->unit ?? $measure->unit);
+            $points[] = ['hours' => $this->run($look) ?? BigDecimal::zero(), 'value' => Quantity::of($look->measure->value ?? '0', $own)->to($unit)->rounded(), 'look' => $look];
+            $resolution = BigRational::max($resolution, BigRational::of($look->measure->resolution ?? '0')->multipliedBy($own->factor())->dividedBy($unit->factor()));
         }
-        if ($points === []) {
-            return null;
-        }
-        $trend = WearTrend::of(array_map(fn (array $point): array => [$point['hours'], $point['value']], $points), $limit, $falls, $run->unit, $resolution);
+        $trend = WearTrend::of(array_map(fn (array $point): array => [$point['hours'], $point['value']], $points), $limit, $measure->falls, $this->unit, $resolution);
         $hours = fn (?float $hours): ?int => $hours === null ? null : (int) round($hours);
 
         return [
-            'subject' => $subject,
+            'check' => $last->check_key,
             'title' => $last->title,
             'unit' => $unit->symbol(),
-            'along' => $run->unit->value,
+            'along' => $this->unit->value,
             'limit' => (string) $limit->stripTrailingZeros(),
-            'falls' => $falls,
-            'points' => array_map(fn (array $point): array => ['id' => $point['look']->uuid, 'at' => $point['look']->happened_at->toAtomString(), 'hours' => (string) $point['hours'], 'value' => (string) $point['value']], $points),
+            'falls' => $measure->falls,
+            'points' => array_map(fn (array $point): array => [
+                'id' => $point['look']->uuid, 'at' => $point['look']->happened_at->toAtomString(), 'hours' => (string) $point['hours'], 'value' => (string) $point['value'],
+            ], $points),
             'line' => self::line($trend, $points),
             'limit_at' => ['p10' => $hours($trend->p10), 'p50' => $hours($trend->p50?->toFloat()), 'p90' => $hours($trend->p90)],
             'verdict' => $trend->verdict->value,
@@ -103,8 +105,14 @@ final class TrendShape
         ];
     }
 
+    /** What the machine had run by then, by the meter it is kept by. */
+    private function run(Act $act): ?BigDecimal
+    {
+        return $act->run($this->unit->isDistance());
+    }
+
     /**
-     * @param  non-empty-list<array{hours: BigDecimal, value: BigDecimal, look: Observation}>  $points
+     * @param  non-empty-list<array{hours: BigDecimal, value: BigDecimal, look: Act}>  $points
      * @return list<array{hours: float, value: float, low: float, high: float}>
      */
     private static function line(WearTrend $trend, array $points): array
@@ -127,46 +135,45 @@ final class TrendShape
         return $line;
     }
 
+    /** @return list<array<string, mixed>|null> of every compartment that was topped up */
+    private function consumptions(): array
+    {
+        $poured = $this->unit !== MeterUnit::Hours ? new Collection : Act::query()->standing()->where(['machine_id' => $this->machine->id, 'kind' => ActKind::ToppedUp])
+            ->whereNotNull('hours')->whereHas('move')->with('move', 'spot')->orderBy('happened_at')->orderBy('id')->get()->toBase();
+
+        return array_values($poured->groupBy('spot_id')->map($this->consumption(...))->all());
+    }
+
     /**
-     * @param  Collection<int, Observation>  $looks
+     * @param  Collection<int, Act>  $topUps  of one compartment
      * @return array<string, mixed>|null
      */
-    private static function consumption(Machine $machine, string $subject, Collection $looks, ?string $most, RunAt $run): ?array
+    private function consumption(Collection $topUps): ?array
     {
-        $topUps = [];
-        foreach (self::sinceNew($looks)->filter(fn (Observation $look): bool => isset($look->values['topped_up']) && $look->values['topped_up'] !== '') as $look) {
-            $hours = $run->at($look->happened_at);
-            if ($hours !== null) {
-                $topUps[] = ['at' => $look->happened_at->toAtomString(), 'hours' => $hours, 'amount' => Quantity::parse($look->values['topped_up'], Unit::Litre), 'typed' => $look->values['topped_up'], 'title' => $look->title];
-            }
-        }
-        $from = $topUps === [] ? null : $run->at(self::followedFrom($machine, $subject, $looks));
-        $to = $run->now();
-        if ($from === null || $to === null || $to->isLessThanOrEqualTo($from)) {
+        $spot = $topUps->firstOrFail()->spot;
+        $anew = Act::query()->standing()->where('spot_id', $spot->id)->where(fn ($acts) => $acts->where('kind', ActKind::Changed)->orWhere('outcome', Outcome::PutRight))->max('happened_at');
+        $since = Act::query()->standing()->where('spot_id', $spot->id)->whereNotNull('hours')->when($anew, fn ($acts) => $acts->where('happened_at', '>=', $anew))->orderBy('happened_at')->first();
+        $from = $since?->run(distance: false);
+        $to = Placing::of($this->machine)->run(CarbonImmutable::now(), distance: false);
+        $counted = $topUps->filter(fn (Act $act): bool => $anew === null || $act->happened_at->format('Y-m-d H:i:s') > $anew)->map(fn (Act $act): array => [
+            'at' => $act->happened_at->toAtomString(), 'hours' => $act->run(distance: false) ?? BigDecimal::zero(), 'amount' => Quantity::parse($act->move->typed ?? '', Unit::Litre), 'title' => $act->title,
+        ])->values()->all();
+        if ($counted === [] || $from === null || $to === null || $to->isLessThanOrEqualTo($from)) {
             return null;
         }
-        $consumption = Consumption::of(array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $topUps), $from, $to, self::volume($most), Quantity::of(0, $topUps[0]['amount']->unit));
+        $check = collect($this->sheet->checks)->first(fn (Check $check): bool => $check->spot === $spot->key && $check->measurement === Measurement::Level);
+        $consumption = Consumption::of(array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $counted), $from, $to, self::volume($check->limits['most_per_100h'] ?? null), Quantity::of(0, $counted[0]['amount']->unit));
 
         return [
-            'subject' => $subject,
-            'title' => $topUps[0]['title'],
+            'check' => $check->key ?? null,
+            'spot' => $spot->key,
+            'title' => $spot->name,
             'per_100h' => $consumption->per100Hours->display(),
             'trend' => $consumption->trend->value,
             'verdict' => $consumption->verdict->value,
             'why' => $consumption->why,
-            'top_ups' => array_map(fn (array $topUp): array => ['at' => $topUp['at'], 'hours' => (string) $topUp['hours']->toScale(1, RoundingMode::HALF_UP), 'amount' => $topUp['amount']->display()], $topUps),
+            'top_ups' => array_map(fn (array $topUp): array => ['at' => $topUp['at'], 'hours' => (string) $topUp['hours']->toScale(1, RoundingMode::HALF_UP), 'amount' => $topUp['amount']->display()], $counted),
         ];
-    }
-
-    /**
-     * The first look at it since it was last put right.
-     *
-     * @param  Collection<int, Observation>  $looks
-     */
-    private static function followedFrom(Machine $machine, string $subject, Collection $looks): CarbonImmutable
-    {
-        return $looks->where('said', Said::Mended)->last()?->happened_at
-            ?? CarbonImmutable::parse((string) Observation::query()->whereNull('struck_at')->where(['machine_id' => $machine->id, 'subject' => $subject])->min('happened_at'), 'UTC');
     }
 
     private static function volume(?string $written): ?Quantity

@@ -5,17 +5,33 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Contract\Cursor;
+use App\Logbook\Acts\Act;
+use App\Logbook\Entry;
+use App\Logbook\Round;
+use App\Logbook\StandDowns;
+use App\Machines\Machine;
+use App\Machines\Meter;
+use App\Machines\Sheets;
+use App\Machines\Spot;
+use App\Machines\Yard;
 use App\People\Person;
-use App\Yard\LineShape;
-use App\Yard\Machine;
-use App\Yard\Reckoning;
-use App\Yard\Yard;
-use App\Yard\YardLine;
+use App\Rulebook\Standings\MeterShape;
+use App\Rulebook\Standings\Reckoning;
+use Core\Form\HalfTyped;
 use Core\Inspect\Check;
+use Core\Inspect\Degree;
+use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
 use Core\Inspect\RoundKind;
+use Core\Inspect\Symptom;
+use Core\Inspect\Verdict;
+use Core\Machine\ActKind;
+use Core\Machine\MachineClass;
+use Core\Machine\Spot as CoreSpot;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Walking round machines: which there are, what the morning came to, and everything that one walk needs. */
@@ -32,23 +48,25 @@ final readonly class WalkController
     public function index(Request $request): JsonResponse
     {
         $cursor = Cursor::of($request);
-        YardLine::bringUpToDate($this->yard);
         $person = $this->person($request);
-        $list = $this->machines()->when(! $person->may_use_all_machines, fn ($query) => $query->whereIn('machines.id', $person->machines()->select('machines.id')))
+        $list = $this->machines()->when(! $person->may_use_all_machines, fn ($query) => $query->whereIn('machines.id', $person->machineIds()))
             ->orderBy('machines.name')->orderBy('machines.id');
 
-        return $cursor->respond($cursor->page($list), $this->row(...), ['today' => $this->yard->today()->format('Y-m-d')]);
+        $page = $cursor->page($list);
+        $down = StandDowns::of();
+
+        return $cursor->respond($page, fn (object $row): array => $this->row($row, $down), ['today' => $this->yard->today()->format('Y-m-d')]);
     }
 
     /** Who has walked what today, what was found, what stands down, and what nobody has looked at for long. */
     public function morning(): JsonResponse
     {
-        YardLine::bringUpToDate($this->yard);
         $today = $this->yard->today()->format('Y-m-d');
-        $walked = Round::query()->where('day', $today)->whereHas('entry', fn ($entry) => $entry->whereNull('struck_at'))->with('machine:id,name')->orderByDesc('started_at')->limit(100)->get();
+        $walked = Round::query()->standing()->where('day', $today)->with('machine:id,name')->orderByDesc('started_at')->limit(100)->get();
         $findings = WalkLine::query()->where('open_findings', '>', 0)->join('machines', 'machines.id', '=', 'walk_lines.machine_id')->where('retired', false)->get(['walk_lines.*', 'machines.name'])
             ->flatMap(fn (WalkLine $line): array => array_map(fn (array $finding): array => ['machine_id' => $line->machine_id, 'machine' => (string) $line->getAttribute('name'), ...$finding], $line->line['findings']))
             ->sortBy([fn (array $one, array $other): int => self::gravity($other) <=> self::gravity($one)])->values();
+        $down = StandDowns::of()->take(self::TOLD)->values()->each->load('machine:id,name');
         $unlooked = $this->machines()->where(fn ($query) => $query->whereNull('looked_at')->orWhere('looked_at', '<', $this->yard->now()->startOfDay()->utc()))
             ->orderByRaw('looked_at is not null')->orderBy('looked_at')->orderBy('machines.name');
 
@@ -57,7 +75,7 @@ final readonly class WalkController
             'walked' => $walked->map(fn (Round $round): array => ['machine_id' => $round->machine_id, 'machine' => $round->machine->name, ...WalkLine::ofRound($round, $this->yard)])->all(),
             'findings' => $findings->take(self::TOLD)->all(),
             'open_findings' => $findings->count(),
-            'stood_down' => YardLine::query()->where('state', 'stood_down')->limit(self::TOLD)->get()->map(fn (YardLine $line): array => ['machine_id' => $line->machine_id, 'machine' => $line->line['name'], ...$line->line['stood_down']])->all(),
+            'stood_down' => $down->map(fn (Entry $entry): array => ['machine_id' => $entry->machine->id, 'machine' => $entry->machine->name, ...StandDowns::shape($entry, $this->yard)])->all(),
             'unlooked' => $unlooked->clone()->limit(self::TOLD)->get()->map(fn (object $row): array => ['machine_id' => $row->id, 'machine' => $row->name, 'days' => $this->daysSince($row->looked_at)])->all(),
             'unlooked_count' => $unlooked->count(),
         ]);
@@ -69,16 +87,18 @@ final readonly class WalkController
         $sheet = $this->sheets->of($machine);
         $reckoning = Reckoning::of($machine->load('meters', 'rules'), $this->yard);
         $day = $this->yard->today();
-        $line = LineShape::of($reckoning);
 
         return new JsonResponse([
-            ...array_intersect_key($line, array_flip(['id', 'name', 'class', 'class_label', 'place', 'stood_down', 'meters'])),
+            ...self::named($machine),
+            'stood_down' => StandDowns::shape($reckoning->standDown, $this->yard),
+            'meters' => array_map(fn (Meter $meter): array => MeterShape::of($meter, $reckoning), $machine->currentMeters()),
             'today' => $day->format('Y-m-d'),
             'checks' => array_map(CheckShape::of(...), $sheet->checks),
             'rounds' => array_map(fn (RoundKind $kind): array => ['kind' => $kind->value, 'label' => $kind->label(), 'keys' => array_map(fn (Check $check): string => $check->key, $sheet->ofRound($kind, $day))], RoundKind::ofChecks()),
             'findings' => array_map(fn (FindingThread $thread): array => $thread->toRecord($this->yard), Findings::open([$machine->id])[$machine->id] ?? []),
             'looks' => $this->looksToday($machine),
             'grease' => GreaseShape::of($machine, $reckoning),
+            ...self::found($machine),
         ]);
     }
 
@@ -88,42 +108,80 @@ final readonly class WalkController
         $given = $request->validate(['values' => ['present', 'array']]);
         $measured = $this->sheets->of($machine)->find($check);
         abort_if($measured === null, 404);
-        $judged = $measured->judge($given['values'], new Occasion($this->yard->today(), $this->yard->coldestNight()));
+        ['answer' => $judged, 'missing' => $missing, 'wrong' => $wrong] = HalfTyped::read(fn (): Judged => $measured->judge($given['values'], new Occasion($this->yard->today(), $this->yard->coldestNight())));
 
         return new JsonResponse([
-            'verdict' => $judged->verdict?->value,
-            'usable' => $judged->isUsable(),
-            'why' => $judged->why,
-            'do' => $judged->do,
-            'limit' => $measured->limits === [] ? '' : $measured->limitSource->inWords(),
-            'sources' => $judged->sources,
+            'answer' => $judged === null ? null : [
+                'verdict' => $judged->verdict?->value,
+                'usable' => $judged->isUsable(),
+                'why' => $judged->why,
+                'do' => $judged->do,
+                'limit' => $measured->limits === [] ? '' : $measured->limitSource->inWords(),
+                'sources' => $judged->sources,
+            ],
+            'missing' => (object) [...$missing, ...$measured->leftUndone($given['values'])],
+            'wrong' => (object) $wrong,
         ]);
     }
 
     /** @return list<array<string, mixed>> what was looked at today, on whichever phone */
     private function looksToday(Machine $machine): array
     {
-        return array_values(Observation::query()->where('observations.machine_id', $machine->id)->whereNull('struck_at')->whereIn('round_id', Round::query()->select('id')->where(['machine_id' => $machine->id, 'day' => $this->yard->today()->format('Y-m-d')]))
-            ->join('rounds', 'rounds.id', '=', 'observations.round_id')->with('person:id,name', 'photos')->orderBy('observations.happened_at')->get(['observations.*', 'rounds.kind as round_kind'])
-            ->map(fn (Observation $look): array => ['round' => (string) $look->getAttribute('round_kind'), ...$look->toRecord()])->all());
+        $rounds = Round::query()->where(['machine_id' => $machine->id, 'day' => $this->yard->today()->format('Y-m-d')])->pluck('kind', 'id');
+        $looks = Act::query()->standing()->whereIn('kind', [ActKind::Looked, ActKind::Measured])->whereHas('entry', fn ($entries) => $entries->whereIn('round_id', $rounds->keys()))
+            ->with('entry:id,round_id', 'person:id,name', 'photos', 'spot')->orderBy('happened_at')->get();
+
+        return array_values($looks->map(fn (Act $look): array => ['round' => $rounds[$look->entry->round_id]->value, ...$look->toRecord()])->all());
     }
 
-    private function machines(): \Illuminate\Database\Query\Builder
+    /** @return array<string, mixed> what is needed to tell of something that no check looks at */
+    private static function found(Machine $machine): array
     {
-        return DB::table('machines')->where('machines.retired', false)->leftJoin('walk_lines', 'walk_lines.machine_id', '=', 'machines.id')->leftJoin('yard_lines', 'yard_lines.machine_id', '=', 'machines.id')
-            ->select('machines.id', 'machines.name', 'machines.class', 'machines.place', 'walk_lines.looked_at', 'walk_lines.line', 'yard_lines.line as yard_line');
+        $spots = array_values($machine->spots->map(fn (Spot $spot): CoreSpot => $spot->toCore())->all());
+        $named = fn (CoreSpot $spot): array => ['key' => $spot->key, 'name' => $spot->name];
+
+        return [
+            'spots' => array_map(fn (CoreSpot $spot): array => [...$named($spot), 'acts' => array_map(fn (ActKind $act): array => [
+                'act' => $act->value, 'label' => $act->word(), 'asks' => $act->asks(),
+            ], ActKind::at($spot->kind))], $spots),
+            'symptoms' => array_values(array_filter(array_map(fn (Symptom $symptom): array => [
+                'symptom' => $symptom->value, 'label' => $symptom->label(), 'spots' => array_map($named, $symptom->among($spots)),
+            ], Symptom::cases()), fn (array $symptom): bool => $symptom['spots'] !== [])),
+            'usual_degrees' => array_map(fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value], Degree::usual()),
+            'verdicts' => array_column(Verdict::cases(), 'value'),
+        ];
+    }
+
+    /** @return Builder machines in the yard, with what is kept of their last round */
+    private function machines(): Builder
+    {
+        return DB::table('machines')->where('machines.retired', false)->leftJoin('walk_lines', 'walk_lines.machine_id', '=', 'machines.id')
+            ->select('machines.id', 'machines.name', 'machines.class', 'machines.place', 'walk_lines.looked_at', 'walk_lines.line');
+    }
+
+    /**
+     * @param  Collection<int, Entry>  $down
+     * @return array<string, mixed>
+     */
+    private function row(object $row, Collection $down): array
+    {
+        $walk = $row->line === null ? ['last' => null, 'findings' => []] : json_decode($row->line, true, flags: JSON_THROW_ON_ERROR);
+
+        return [
+            ...self::named($row),
+            'stood_down' => StandDowns::shape($down[$row->id] ?? null, $this->yard),
+            'last' => $walk['last'],
+            'findings' => $walk['findings'],
+            'days_since' => $this->daysSince($row->looked_at),
+        ];
     }
 
     /** @return array<string, mixed> */
-    private function row(object $row): array
+    private static function named(object $machine): array
     {
-        $walk = $row->line === null ? ['last' => null, 'findings' => []] : json_decode($row->line, true, flags: JSON_THROW_ON_ERROR);
-        $line = json_decode($row->yard_line ?? '{}', true, flags: JSON_THROW_ON_ERROR);
+        $class = $machine->class instanceof MachineClass ? $machine->class : MachineClass::from($machine->class);
 
-        return [
-            'id' => $row->id, 'name' => $row->name, 'class' => $row->class, 'class_label' => $line['class_label'] ?? $row->class, 'place' => $row->place, 'stood_down' => $line['stood_down'] ?? null,
-            'last' => $walk['last'], 'findings' => $walk['findings'], 'days_since' => $this->daysSince($row->looked_at),
-        ];
+        return ['id' => $machine->id, 'name' => $machine->name, 'class' => $class->value, 'class_label' => $class->label(), 'place' => $machine->place];
     }
 
     private function daysSince(?string $lookedAt): ?int
@@ -137,7 +195,7 @@ final readonly class WalkController
      */
     private static function gravity(array $finding): array
     {
-        return [\Core\Inspect\Verdict::from($finding['verdict'])->rank(), $finding['last_seen']];
+        return [Verdict::from($finding['verdict'])->rank(), $finding['last_seen']];
     }
 
     private function person(Request $request): Person

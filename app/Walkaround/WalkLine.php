@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
-use App\Yard\Machine;
-use App\Yard\Yard;
+use App\Logbook\Acts\Act;
+use App\Logbook\Round;
+use App\Machines\Machine;
+use App\Machines\Yard;
 use Carbon\CarbonImmutable;
 use Core\Inspect\RoundKind;
 use Core\Inspect\Verdict;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 
@@ -71,7 +75,7 @@ final class WalkLine extends Model
      */
     private static function lastRounds(array $machineIds): Collection
     {
-        $newest = Round::query()->whereIn('machine_id', $machineIds)->where('kind', '!=', RoundKind::Grease)->whereHas('entry', fn ($entry) => $entry->whereNull('struck_at'))
+        $newest = Round::query()->whereIn('machine_id', $machineIds)->standing()->where('kind', '!=', RoundKind::Grease)
             ->groupBy('machine_id')->selectRaw('machine_id, max(started_at) as started_at');
 
         return Round::query()->joinSub($newest, 'newest', fn ($join) => $join->on('newest.machine_id', 'rounds.machine_id')->on('newest.started_at', 'rounds.started_at'))
@@ -81,7 +85,7 @@ final class WalkLine extends Model
     /** @return array<string, mixed> as the contract's `WalkedRound` */
     public static function ofRound(Round $round, Yard $yard): array
     {
-        $looks = Observation::query()->where('round_id', $round->id)->whereNull('struck_at')->with('person:id,name')->orderBy('happened_at')->get();
+        $looks = Act::query()->standing()->whereIn('kind', [ActKind::Looked, ActKind::Measured])->whereHas('entry', fn ($entries) => $entries->where('round_id', $round->id))->with('person:id,name')->orderBy('happened_at')->get();
         $told = $looks->whereNotNull('verdict');
 
         return [
@@ -91,8 +95,8 @@ final class WalkLine extends Model
             'started_at' => $round->started_at->toAtomString(),
             'ended' => $round->ended_at !== null,
             'by' => $looks->pluck('person.name')->unique()->values()->all(),
-            'looked_at' => $told->unique('subject')->count(),
-            'left_out' => $looks->where('said', Said::NotLooked)->pluck('subject')->diff($told->pluck('subject'))->unique()->count(),
+            'looked_at' => $told->unique('check_key')->count(),
+            'left_out' => $looks->where('outcome', Outcome::NotDone)->pluck('check_key')->diff($told->pluck('check_key'))->unique()->count(),
             'verdict' => Verdict::hardest(...$told->pluck('verdict')->all())->value,
         ];
     }

@@ -4,21 +4,23 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Contract\Refusal;
-use App\Logbook\Circumstances;
+use App\Logbook\Entry;
 use App\Logbook\EntryKind;
-use App\Logbook\GivenReading;
-use App\Logbook\LogReading;
-use App\Logbook\RecordService;
-use App\Logbook\When;
-use App\Walkaround\GreaseController;
+use App\Logbook\Readings\GivenReading;
+use App\Logbook\Readings\LogReading;
+use App\Logbook\Readings\MeterKind;
+use App\Machines\History;
+use App\Machines\Machine;
+use App\Machines\UsualSpots;
+use App\Machines\Yard;
+use App\Notes\Circumstances;
+use App\Notes\When;
+use App\Rulebook\AddRule;
 
-/** Enters a machine in the book with its meters, first readings and rulebook. */
+/** Enters a machine in the book with its spots, its meters, first readings and rulebook. */
 final readonly class AddMachine
 {
-    private const TAKEN_OVER = 'Taken over from earlier records.';
-
-    public function __construct(private LogReading $logReading, private RecordService $recordService, private RulebookCheck $check, private Yard $yard)
+    public function __construct(private LogReading $logReading, private AddRule $addRule, private Yard $yard)
     {
     }
 
@@ -31,56 +33,31 @@ final readonly class AddMachine
             'history' => $history,
             'began_on' => $history === History::New ? ($given['began_on'] ?? $this->yard->today()->format('Y-m-d')) : null,
         ]);
-        $machine->entries()->create([...$circumstances->columns(), 'kind' => EntryKind::MachineAdded, 'note' => $circumstances->note]);
+        UsualSpots::begin($machine);
+        $entry = Entry::write($machine, EntryKind::MachineAdded, $circumstances);
         $earliest = $this->earliest($given, $circumstances->when);
         foreach ($given['meters'] ?? [] as $meter) {
             $machine->meters()->create(['unit' => $meter['unit'], 'fitted_at' => $earliest]);
         }
         foreach ($given['meters'] ?? [] as $index => $meter) {
-            $reading = $meter['unit'] === 'h' ? GivenReading::hours($meter['value']) : GivenReading::distance($meter['value']);
-            ($this->logReading)($machine, $reading, $circumstances, field: "meters.{$index}.value");
+            $kind = $meter['unit'] === 'h' ? MeterKind::Hours : MeterKind::Distance;
+            ($this->logReading)($machine, GivenReading::of($meter['value'], $kind), $entry, $circumstances, "meters.{$index}.value");
         }
-        foreach ($given['rules'] ?? [] as $index => $rule) {
-            $this->addRule($machine, $rule, $circumstances, "rules.{$index}.");
-        }
-        GreaseController::begin($machine);
+        $this->addRules($machine, $given['rules'] ?? [], $circumstances);
 
         return $machine->unsetRelation('rules');
     }
 
-    /**
-     * @param  array<string, mixed>  $given  a rule, and what is known of when it was last done
-     * @param  string  $path  of the rule's fields in the request
-     */
-    public function addRule(Machine $machine, array $given, Circumstances $circumstances, string $path = ''): Rule
+    /** @param  list<array<string, mixed>>  $rows */
+    private function addRules(Machine $machine, array $rows, Circumstances $circumstances): void
     {
-        $countsFrom = $given['counts_from'] ?? ($machine->history === History::New ? 'beginning' : 'unknown');
-        if ($countsFrom === 'beginning' && $machine->history !== History::New) {
-            throw Refusal::field("{$path}counts_from", 'Nobody knows this machine\'s beginning. Say when it was last done, or leave it unknown.');
+        // One that goes with another is written after it.
+        uasort($rows, fn (array $one, array $other): int => isset($one['goes_with_row']) <=> isset($other['goes_with_row']));
+        $rules = [];
+        foreach ($rows as $index => $row) {
+            $host = isset($row['goes_with_row']) ? $rules[$row['goes_with_row']] ?? null : null;
+            $rules[$index] = ($this->addRule)($machine, $host === null ? $row : [...$row, 'goes_with' => $host->id], $circumstances, "rules.{$index}.");
         }
-        $rule = new Rule([...RuleRequest::columns($given), 'machine_id' => $machine->id, 'counts_from_beginning' => $countsFrom === 'beginning']);
-        $this->check->refuse($machine, $rule, $path);
-        $rule->save();
-        $lastDone = $given['last_done'] ?? [];
-        if ($countsFrom === 'last_done') {
-            $this->recordLastDone($machine, $rule, $lastDone, $circumstances, $path);
-        }
-
-        return $rule;
-    }
-
-    /** @param  array{date?: string|null, hours?: string|int|float|null, distance?: string|int|float|null}  $lastDone */
-    private function recordLastDone(Machine $machine, Rule $rule, array $lastDone, Circumstances $circumstances, string $path): void
-    {
-        $readings = array_values(array_filter([
-            isset($lastDone['hours']) ? GivenReading::hours($lastDone['hours']) : null,
-            isset($lastDone['distance']) ? GivenReading::distance($lastDone['distance']) : null,
-        ]));
-        if (! isset($lastDone['date'])) {
-            throw Refusal::field("{$path}last_done.date", 'Say on which day, at least roughly.');
-        }
-        $when = When::read($lastDone['date'], $this->yard, "{$path}last_done.date");
-        ($this->recordService)($machine, [$rule->id], $readings, new Circumstances($circumstances->by, $when, $circumstances->device, self::TAKEN_OVER, $circumstances->confirmedBecause), path: "{$path}last_done.");
     }
 
     /**

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Logbook\StandDowns;
+use App\Machines\Meter;
+use App\Rulebook\Standings\MeterShape;
+use App\Rulebook\Standings\PassageShape;
+use App\Rulebook\Standings\Reckoning;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Forecast\Passage;
 use Core\Forecast\RailUnit;
 use Core\Forecast\Stake;
 use Core\Machine\Task;
@@ -29,42 +33,13 @@ final class LineShape
             'class_label' => $machine->class->label(),
             'place' => $machine->place,
             'state' => $reckoning->state(),
-            'stood_down' => self::standDown($reckoning),
-            'meters' => array_map(fn (Meter $meter): array => self::meter($meter, $reckoning), $machine->currentMeters()),
+            'stood_down' => StandDowns::shape($reckoning->standDown, $reckoning->yard),
+            'meters' => array_map(fn (Meter $meter): array => MeterShape::of($meter, $reckoning), $machine->currentMeters()),
             'leading' => $leading === null ? null : self::task($leading->task),
             'why' => $reckoning->outlook->why(),
             'days_left' => $reckoning->outlook->expectedDays(),
             'per_week' => self::perWeek($reckoning),
             'rail' => self::rail($reckoning),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public static function meter(Meter $meter, Reckoning $reckoning): array
-    {
-        $latest = $reckoning->latest[$meter->id] ?? null;
-
-        return [
-            'id' => $meter->id,
-            'unit' => $meter->unit->value,
-            'value' => (string) BigDecimal::of($latest->value ?? $meter->shown_when_fitted)->stripTrailingZeros(),
-            'read_on' => $latest === null ? null : $reckoning->yard->dayOf($latest->happened_at)->format('Y-m-d'),
-            'run' => (string) $meter->span()->run(BigDecimal::of($latest->value ?? $meter->shown_when_fitted))->stripTrailingZeros(),
-            'fitted_on' => $reckoning->yard->dayOf($meter->fitted_at)->format('Y-m-d'),
-            'replaced' => ! in_array($meter, $reckoning->machine->currentMeters(), true),
-        ];
-    }
-
-    /** @return array<string, mixed>|null */
-    private static function standDown(Reckoning $reckoning): ?array
-    {
-        $entry = $reckoning->standDown;
-
-        return $entry === null ? null : [
-            'entry_id' => $entry->id,
-            'by' => $entry->person?->name,
-            'on' => $reckoning->yard->dayOf($entry->happened_at)->format('Y-m-d'),
-            'because' => $entry->note,
         ];
     }
 
@@ -87,21 +62,13 @@ final class LineShape
                 'state' => $stake->state->value,
                 'again' => $stake->again,
                 'by_date' => $stake->byDate,
-                'when' => self::passage($stake->when),
+                'when' => PassageShape::of($stake->when),
                 'band' => $stake->band === null ? null : array_map($place, $stake->band),
                 'label' => $stake->label(),
                 'weight' => count($stake->tasks),
                 'tasks' => array_map(self::task(...), $stake->tasks),
             ], $rail->stakes),
         ];
-    }
-
-    /** @return array{p10: string, p50: string, p90: string}|null */
-    public static function passage(?Passage $when): ?array
-    {
-        $day = fn (int $number): string => Day::of($number)->format('Y-m-d');
-
-        return $when === null ? null : ['p10' => $day($when->p10), 'p50' => $day($when->p50), 'p90' => $day($when->p90)];
     }
 
     private static function perWeek(Reckoning $reckoning): ?string

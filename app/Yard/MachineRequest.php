@@ -6,8 +6,11 @@ namespace App\Yard;
 
 use App\Contract\DayOfYear;
 use App\Contract\TypedNumber;
-use App\Logbook\Circumstances;
-use App\Logbook\When;
+use App\Machines\History;
+use App\Machines\Machine;
+use App\Notes\Circumstances;
+use App\Notes\When;
+use App\Rulebook\RuleRequest;
 use Core\Machine\MachineClass;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Severity;

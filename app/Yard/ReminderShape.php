@@ -6,6 +6,7 @@ namespace App\Yard;
 
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
+use App\Rulebook\Standings\Reckoning;
 use Brick\Math\BigDecimal;
 use Core\Meter\Reminder;
 

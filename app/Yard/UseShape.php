@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Logbook\Readings\WeeklyReadings;
+use App\Machines\Machine;
+use App\Machines\Yard;
+use App\Rulebook\Standings\ClassSeason;
 use Brick\Math\BigDecimal;
 use Core\Forecast\Confidence;
 use Core\Forecast\MeterHistory;

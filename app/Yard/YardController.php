@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Contract\TypedQuantity;
+use App\Machines\Machine;
+use App\Machines\Yard;
+use App\Rulebook\WrittenInterval;
 use Core\Machine\MachineClass;
 use Core\Machine\Subject;
-use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\Severity;
 use Core\Schedule\SeverityTable;
-use Core\Schedule\StarterRule;
-use Core\Schedule\StarterRulebook;
+use Core\Starter\Starter;
+use Core\Starter\StarterRule;
+use Core\Starter\StarterRulebook;
+use Core\Starter\StarterSpot;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
@@ -49,20 +52,9 @@ final readonly class YardController
         ]);
     }
 
-    public function update(Request $request): JsonResponse
+    public function update(YardRequest $request): JsonResponse
     {
-        $given = $request->validate([
-            'name' => ['sometimes', 'required', 'string', 'max:80'],
-            'time_zone' => ['sometimes', 'required', 'timezone:all'],
-            'distance_unit' => ['sometimes', 'required', 'in:km,mi'],
-            'severity' => ['sometimes', 'array:'.implode(',', array_column(Severity::cases(), 'value'))],
-            'severity.*' => ['array:'.implode(',', array_column(Subject::cases(), 'value'))],
-            'severity.*.*' => ['numeric', 'gt:0', 'max:1'],
-            'coldest_night' => ['sometimes', 'nullable', new TypedQuantity('The coldest night', Dimension::Temperature, Unit::DegreeCelsius, most: 90)],
-            'grease_guns' => ['sometimes', 'array', 'list', 'max:20'],
-            'grease_guns.*.name' => ['required', 'string', 'max:40'],
-            'grease_guns.*.ten_strokes' => ['required', new TypedQuantity('What ten strokes weigh', Dimension::Mass, Unit::Gram, most: 1000)],
-        ], ['grease_guns.*.name.required' => 'Give the gun a name.', 'grease_guns.*.ten_strokes.required' => 'Weigh ten strokes.']);
+        $given = $request->validated();
         if (isset($given['severity'])) {
             $given['severity'] = array_map(fn (array $shares): array => array_map(strval(...), $shares), $given['severity']);
         }
@@ -89,16 +81,19 @@ final readonly class YardController
             'rules' => array_map(fn (StarterRule $rule): array => [
                 'task' => $rule->task,
                 'kind' => $rule->kind->value,
+                'spots' => $rule->spots,
+                'check' => $rule->check,
+                'goes_with_row' => $rule->goesWith,
                 'first' => array_map(fn (Interval $first): object => (object) WrittenInterval::fromCore($first), $rule->first === null ? [] : [$rule->first]),
                 'every' => (object) WrittenInterval::fromCore($rule->every),
                 'windows' => array_map(WrittenInterval::window(...), $rule->windows),
                 'condition' => $rule->condition,
                 'anchor' => $rule->anchor->value,
-                'in_words' => $rule->toRule()->inWords(),
+                'in_words' => $rule->toRule()?->inWords() ?? '',
                 'note' => $rule->note,
                 'common_practice' => true,
             ], $rulebook->rules),
-        ], StarterRulebook::for($class)), 'sources' => ['common practice']]);
+        ], Starter::for($class)->rulebooks()), 'spots' => array_values(array_map(fn (StarterSpot $spot): array => ['key' => $spot->spot->key, 'name' => $spot->spot->name], Starter::for($class)->spots())), 'sources' => ['common practice']]);
     }
 
     /** @return list<array<string, mixed>> every severity with the share it leaves of each subject's intervals, and the usual one */

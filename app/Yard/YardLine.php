@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Logbook\Readings\WeeklyReadings;
+use App\Machines\Machine;
+use App\Machines\Yard;
+use App\Rulebook\Standings\ClassSeason;
+use App\Rulebook\Standings\Reckoning;
 use App\Walkaround\WalkLine;
 use Core\Schedule\Headline;
 use Illuminate\Database\Eloquent\Builder;
@@ -44,13 +49,18 @@ final class YardLine extends Model
         return ['line' => 'array'];
     }
 
-    /** After a fact of one machine has changed. */
-    public static function rewrite(Machine $machine): self
+    /**
+     * After facts of some machines have changed.
+     *
+     * @param  list<int>  $machineIds
+     */
+    public static function rewrite(array $machineIds): void
     {
-        $machine->newQuery()->whereKey($machine->id)->toBase()->increment('facts_version');
-        $machine->facts_version++;
-
-        return self::reckon([$machine], app(Yard::class))[0];
+        $machines = Machine::query()->whereKey($machineIds)->where('retired', false)->with('meters', 'rules')->get();
+        Machine::query()->whereKey($machineIds)->toBase()->increment('facts_version');
+        if ($machines->isNotEmpty()) {
+            self::reckon($machines->each(fn (Machine $machine) => $machine->facts_version++)->all(), app(Yard::class));
+        }
     }
 
     /** Reckons every line that does not hold for today, once, however many ask at the same time. */
@@ -100,11 +110,8 @@ final class YardLine extends Model
         return $count;
     }
 
-    /**
-     * @param  list<Machine>  $machines
-     * @return list<self> as they were written
-     */
-    private static function reckon(array $machines, Yard $yard): array
+    /** @param  list<Machine>  $machines */
+    private static function reckon(array $machines, Yard $yard): void
     {
         $lines = [];
         foreach (Reckoning::ofAll($machines, $yard) as $id => $reckoning) {
@@ -120,7 +127,5 @@ final class YardLine extends Model
             ]);
         }
         self::query()->upsert(array_map(fn (self $line): array => $line->getAttributes(), $lines), ['machine_id'], ['facts_version', 'reckoned_on', 'season', 'state', 'urgency', 'days_left', 'line']);
-
-        return $lines;
     }
 }

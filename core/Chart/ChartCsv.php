@@ -27,13 +27,11 @@ final class ChartCsv
         }
         asort($intervals);
         $headings = array_keys($intervals);
-        $lines = [['Task', 'Work', 'Counted', 'Counts with', ...$headings]];
+        $lines = [['Task', 'Work', 'Counted', ...$headings]];
         foreach ($rows as $row) {
             $marked = self::marked($row, $distance);
-            $container = $row->containedIn === null ? null : $rows[$row->containedIn];
             $lines[] = [
                 $row->task, $row->kind->word(), $row->anchor === Anchor::Chart ? 'by the chart' : 'from the day it was done',
-                $container === null ? '' : "{$container->task} ({$container->kind->value})",
                 ...array_map(fn (string $heading): string => isset($marked[$heading]) ? self::MARK : '', $headings),
             ];
         }

@@ -33,9 +33,6 @@ final class ChartReader
     /** @var array<string, int> the row by its task and work */
     private array $rowOf = [];
 
-    /** @var array<int, string> by row: the bigger task that it names */
-    private array $named = [];
-
     /**
      * @param  array<string, string>  $answers  by the id of their question
      *
@@ -65,7 +62,7 @@ final class ChartReader
             throw new NotAChart('No row has a mark under a heading that is understood.');
         }
 
-        return new ChartReading($reader->withContainers(), $reader->questions->open(), $reader->remarks, $reader->headings->all);
+        return new ChartReading($reader->rows, $reader->questions->open(), $reader->remarks, $reader->headings->all);
     }
 
     private function readRow(WrittenRow $row): void
@@ -145,11 +142,7 @@ final class ChartReader
             $replaced = in_array($kind, self::MET_BY_REPLACING, true) ? $byKind[TaskKind::Replace->value] ?? [] : [];
             $row = $this->row($written, $kind, $columns, $replaced, $anchor);
             if ($row !== null) {
-                $container = $this->headings->cell(HeadingKind::ContainedIn, $written);
                 $this->rowOf[self::key($task, $value)] = count($this->rows);
-                if ($container !== '' || $replaced !== []) {
-                    $this->named[count($this->rows)] = $container === '' ? "{$written->task} (".TaskKind::Replace->value.')' : $container;
-                }
                 $this->rows[] = $task === $written->task ? $row : $row->called($task);
             }
         }
@@ -269,22 +262,6 @@ final class ChartReader
             default => Anchor::tryFrom((string) $this->questions->ask(new Question("counted:{$row->line}", "Line {$row->line}: \"".mb_substr($counted, 0, 40).'" is no way of counting known here. From where is the next one counted?',
                 [Anchor::FromDone->value => 'From the day it was done', Anchor::Chart->value => 'By the chart'], Anchor::FromDone->value))) ?? Anchor::FromDone,
         };
-    }
-
-    /** @return list<ChartRow> */
-    private function withContainers(): array
-    {
-        $rows = $this->rows;
-        foreach ($this->named as $index => $bigger) {
-            $at = preg_match('/^(.*) \((\w+)\)$/', $bigger, $part) ? $this->rowOf[self::key($part[1], $part[2])] ?? null : null;
-            if ($at !== null && $at !== $index) {
-                $rows[$index] = $rows[$index]->containedIn($at);
-            } elseif ($this->questions->open() === []) {
-                $this->remarks[] = "\"{$rows[$index]->task}\" counts with \"{$bigger}\", which is not in the chart.";
-            }
-        }
-
-        return array_values($rows);
     }
 
     private function inWords(int $position, Limit $limit): string

@@ -17,7 +17,6 @@ final readonly class ChartRow
     /**
      * @param  list<Interval>  $first
      * @param  list<YearWindow>  $windows
-     * @param  int|null  $containedIn  the row, counted from nothing, that counts as this one too
      * @param  int|null  $line  where it stood in the table
      * @param  string|null  $condition  what must be found for it to fall due
      */
@@ -28,20 +27,14 @@ final readonly class ChartRow
         public Interval $every,
         public Anchor $anchor = Anchor::FromDone,
         public array $windows = [],
-        public ?int $containedIn = null,
         public ?int $line = null,
         public ?string $condition = null,
     ) {
     }
 
-    public function containedIn(int $row): self
-    {
-        return new self($this->task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $row, $this->line, $this->condition);
-    }
-
     public function called(string $task): self
     {
-        return new self($task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $this->containedIn, $this->line, $this->condition);
+        return new self($task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $this->line, $this->condition);
     }
 
     /** Whether a chart has a mark for it under a heading. */

@@ -17,8 +17,6 @@ final readonly class Heading
     /** What an unnamed part of the year is headed with. */
     public const UNNAMED = 'season';
 
-    public const CONTAINED_IN = 'counts with';
-
     /**
      * @param  string|null  $remark  how it was taken where it could have been taken otherwise
      * @param  array{string, string}|null  $readings  the two texts that it may stand for
@@ -40,7 +38,6 @@ final readonly class Heading
         $kind = match (true) {
             (bool) preg_match('/^(work|kind|action|type|what is done)$/', $words) => HeadingKind::Work,
             (bool) preg_match('/^(counted|anchor)$/', $words) => HeadingKind::Counted,
-            $words === self::CONTAINED_IN => HeadingKind::ContainedIn,
             (bool) preg_match('/^(as|when|if) (required|needed|necessary)\.?$/', $words) => HeadingKind::Condition,
             default => null,
         };

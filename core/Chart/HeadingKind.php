@@ -19,8 +19,6 @@ enum HeadingKind
     case Work;
     /** From where the next is counted. */
     case Counted;
-    /** The bigger task that counts as this one too. */
-    case ContainedIn;
     /** Only when somebody says so: `as required`. */
     case Condition;
     /** So often that it belongs to the round: `daily`. */

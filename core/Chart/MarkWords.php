@@ -30,6 +30,7 @@ final class MarkWords
         'lubricate' => TaskKind::Lubricate, 'grease' => TaskKind::Lubricate, 'oil' => TaskKind::Lubricate, 'g' => TaskKind::Lubricate,
         'check level' => TaskKind::CheckLevel, 'level' => TaskKind::CheckLevel, 'top up' => TaskKind::CheckLevel,
         'sample' => TaskKind::Sample, 's' => TaskKind::Sample,
+        'run' => TaskKind::Run,
     ];
 
     /** Letters that books use for more than one thing. */

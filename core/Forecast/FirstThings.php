@@ -16,7 +16,7 @@ final readonly class FirstThings
     private const TURNS = [
         'Look first: it costs nothing and says what is wrong.' => [TaskKind::CheckLevel, TaskKind::Inspect, TaskKind::Sample],
         'Change what nobody can see the age of.' => [TaskKind::Replace],
-        'Then the rest.' => [TaskKind::Lubricate, TaskKind::Clean, TaskKind::Adjust],
+        'Then the rest.' => [TaskKind::Lubricate, TaskKind::Clean, TaskKind::Adjust, TaskKind::Run],
     ];
 
     /** @param  list<TaskStanding>  $tasks in the order to do them */

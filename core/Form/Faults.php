@@ -10,16 +10,22 @@ final class Faults
     /** @var array<string, list<string>> */
     private array $messages = [];
 
-    public function add(string $field, string $message): void
+    /** @var array<string, true> fields that were not given at all */
+    private array $missing = [];
+
+    public function add(string $field, string $message, bool $isMissing = false): void
     {
         $this->messages[$field][] = $message;
+        if ($isMissing) {
+            $this->missing[$field] = true;
+        }
     }
 
     /** @throws BadInput if there are any */
     public function refuse(): void
     {
         if ($this->messages !== []) {
-            throw new BadInput($this->messages);
+            throw new BadInput($this->messages, array_keys($this->missing));
         }
     }
 }

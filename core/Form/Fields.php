@@ -76,7 +76,17 @@ final class Fields
 
     public function fault(string $name, string $message): void
     {
-        $this->faults->add($this->path.$name, $message);
+        $this->faults->add($this->path.$name, $message, $this->isMissing($name));
+    }
+
+    private function isMissing(string $name): bool
+    {
+        $value = $this->given;
+        foreach (explode('.', $name) as $part) {
+            $value = is_array($value) ? $value[$part] ?? null : null;
+        }
+
+        return $value === null || $value === '' || $value === [];
     }
 
     /** A bare number, or null with the fault noted. */

@@ -41,6 +41,12 @@ final readonly class Ask
         return new self($name, $label, AskKind::Flag, optional: true);
     }
 
+    /** What has to be ticked before the measurement is written down. */
+    public static function tick(string $name, string $label): self
+    {
+        return new self($name, $label, AskKind::Flag);
+    }
+
     public static function day(string $name, string $label): self
     {
         return new self($name, $label, AskKind::Day);

@@ -11,11 +11,14 @@ use Core\Schedule\YearWindow;
 /**
  * One thing that is looked at on a walk round a machine.
  *
- * @phpstan-type CheckValues array{title?: string, place?: string, how?: string, fine?: string, rounds?: list<RoundKind>, degrees?: list<Degree>, measurement?: Measurement|null,
+ * @phpstan-type CheckValues array{spot?: string, title?: string, place?: string, how?: string, fine?: string, rounds?: list<RoundKind>, degrees?: list<Degree>, measurement?: Measurement|null,
  *     limits?: array<string, string>, limitSource?: LimitSource, window?: YearWindow|null, after?: string|null, caution?: string}
  */
 final readonly class Check
 {
+    /** Under which what was put back is ticked. */
+    private const PUT_BACK = 'put_back';
+
     /**
      * @param  string  $key  names it on every sheet, and its findings with it
      * @param  string  $place  where on this machine
@@ -26,6 +29,9 @@ final readonly class Check
      * @param  array<string, string>  $limits  of its measurement, as typed
      * @param  YearWindow|null  $window  the part of the year in which it is looked at
      * @param  string|null  $after  the key of the check that must be found not fine before this one is asked
+     * @param  string  $spot  the key of the spot that it looks at
+     * @param  bool  $seesLevel  whether a look tells how high a fluid stands
+     * @param  string  $putBack  what measuring it undoes, and does up again
      */
     public function __construct(
         public string $key,
@@ -41,12 +47,24 @@ final readonly class Check
         public ?YearWindow $window = null,
         public ?string $after = null,
         public string $caution = '',
+        public string $spot = '',
+        public bool $seesLevel = false,
+        public string $putBack = '',
     ) {
     }
 
-    /** Whether a round of a kind asks for it on a day. */
+    /** Whether it tells how high a fluid stands. */
+    public function readsLevel(): bool
+    {
+        return $this->seesLevel || $this->measurement === Measurement::Level || $this->measurement === Measurement::CellWater;
+    }
+
+    /** Whether a round of a kind asks for it on a day. What is read only within minutes of a run is not read on a morning round. */
     public function isAsked(RoundKind $round, \DateTimeImmutable $day): bool
     {
+        if ($round === RoundKind::Daily && isset($this->limits['latest_minutes'])) {
+            return false;
+        }
         $belongs = array_filter($this->rounds, fn (RoundKind $own): bool => $round->contains($own));
 
         return $belongs !== [] && ($this->window === null || $this->window->holds($day));
@@ -56,6 +74,25 @@ final readonly class Check
     public function degrees(): array
     {
         return $this->degrees === [] ? Degree::usual() : $this->degrees;
+    }
+
+    /** @return list<Ask> what is entered for its measurement, and what must be ticked as put back after it */
+    public function asks(): array
+    {
+        $asks = $this->measurement?->instrument()->asks($this->limits) ?? [];
+
+        return $this->putBack === '' ? $asks : [...$asks, Ask::tick(self::PUT_BACK, $this->putBack)];
+    }
+
+    /**
+     * What a measurement undoes, it does up again.
+     *
+     * @param  array<mixed>  $entered
+     * @return array<string, list<string>> what is still to be said, by field
+     */
+    public function leftUndone(array $entered): array
+    {
+        return $this->putBack === '' || ($entered[self::PUT_BACK] ?? false) === true ? [] : [self::PUT_BACK => ["Before anything else: {$this->putBack}. Tick it when that is done."]];
     }
 
     /**
@@ -72,6 +109,17 @@ final readonly class Check
         }
 
         return $this->measurement->instrument()->judge(new Fields($entered), new Fields($this->limits, 'limits.'), $occasion);
+    }
+
+    /** Its limit made ready for where nobody can ask; null where it takes more than adding and comparing. */
+    public function quickLimit(): ?QuickLimit
+    {
+        $instrument = $this->measurement?->instrument();
+        try {
+            return $instrument instanceof JudgedQuickly ? $instrument->quickLimit(new Fields($this->limits, 'limits.')) : null;
+        } catch (BadInput) {
+            return null;
+        }
     }
 
     /** @param  CheckValues  $values  what differs */
@@ -91,6 +139,9 @@ final readonly class Check
             array_key_exists('window', $values) ? $values['window'] : $this->window,
             array_key_exists('after', $values) ? $values['after'] : $this->after,
             $values['caution'] ?? $this->caution,
+            $values['spot'] ?? $this->spot,
+            $this->seesLevel,
+            $this->putBack,
         );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\CompartmentKind;
+
 /** What the look, smell and magnet of a fluid mean. Common practice, no source. */
 final readonly class Condition
 {
@@ -30,7 +32,7 @@ final readonly class Condition
         $alone = $together === null ? $seen : array_filter($seen, fn (Seen $one): bool => ! in_array($one, [Seen::FuelSmell, Seen::Overfull], true));
         $conditions = $together === null ? [] : [$together->reading => $together];
         foreach ($alone as $one) {
-            $condition = self::alone($kind->fluid(), $one, $firstService, $justFilled);
+            $condition = self::alone(FluidKind::in($kind), $one, $firstService, $justFilled);
             $conditions[$condition->reading] ??= $condition;
         }
         usort($conditions, fn (self $one, self $other): int => [$other->verdict->rank(), $one->reading] <=> [$one->verdict->rank(), $other->reading]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\CompartmentKind;
+
 /** The kinds of fluid that look, smell and carry things in their own ways. */
 enum FluidKind
 {
@@ -13,6 +15,18 @@ enum FluidKind
     case Coolant;
     case Fuel;
     case BrakeFluid;
+
+    public static function in(CompartmentKind $compartment): self
+    {
+        return match ($compartment) {
+            CompartmentKind::Engine, CompartmentKind::OilBath => self::EngineOil,
+            CompartmentKind::Hydraulic, CompartmentKind::Hydrostatic, CompartmentKind::TorqueConverter => self::HydraulicOil,
+            CompartmentKind::Coolant => self::Coolant,
+            CompartmentKind::Brake => self::BrakeFluid,
+            CompartmentKind::Fuel => self::Fuel,
+            default => self::GearOil,
+        };
+    }
 
     /** @return array{string, Verdict, string} what is read from one thing seen, how grave it is, and what to do. Common practice, no source. */
     public function condition(Seen $seen): array

@@ -6,6 +6,7 @@ namespace Core\Reckoner;
 
 use Core\Form\BadInput;
 use Core\Form\Fields;
+use Core\Form\HalfTyped;
 
 /** The calculators by name. */
 final class Catalogue
@@ -51,5 +52,18 @@ final class Catalogue
         $fields->refuseUnknown();
 
         return $answer->toArray();
+    }
+
+    /**
+     * What can be told of a calculation while it is still being typed.
+     *
+     * @param  array<mixed>  $given
+     * @return array{answer: array<string, mixed>|null, missing: array<string, list<string>>, wrong: array<string, list<string>>}
+     *
+     * @throws UnknownCalculator
+     */
+    public static function typing(string $name, array $given, \DateTimeImmutable $now): array
+    {
+        return HalfTyped::read(fn (): array => self::reckon($name, $given, $now));
     }
 }

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Core\Reckoner;
 
 use Core\Chart\ChartReader;
+use Core\Chart\ChartReading;
 use Core\Chart\ChartRow;
-use Core\Chart\Heading;
 use Core\Chart\NotAChart;
 use Core\Chart\Question;
 use Core\Chart\WrittenRow;
 use Core\Chart\WrittenTable;
 use Core\Form\Fields;
+use Core\Machine\TaskKind;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;
@@ -42,7 +43,7 @@ final class ReadChart implements Calculator
         $distance = $unit->isDistance() ? $unit : MeterUnit::Kilometres;
 
         return new Answer([
-            'rows' => array_map(fn (ChartRow $row): array => self::row($row, $reading->headings, $distance), $reading->rows),
+            'rows' => array_map(fn (ChartRow $row): array => self::row($row, $reading, $distance), $reading->rows),
             'questions' => array_map(fn (Question $question): array => [
                 'id' => $question->id,
                 'ask' => $question->ask,
@@ -75,11 +76,8 @@ final class ReadChart implements Calculator
         return new WrittenTable($headings, $rows);
     }
 
-    /**
-     * @param  list<Heading>  $headings
-     * @return array<string, mixed>
-     */
-    private static function row(ChartRow $row, array $headings, MeterUnit $distance): array
+    /** @return array<string, mixed> */
+    private static function row(ChartRow $row, ChartReading $reading, MeterUnit $distance): array
     {
         $every = fn (Interval $interval): object => (object) array_filter([
             'hours' => $interval->hours === null ? null : (string) $interval->hours,
@@ -95,10 +93,22 @@ final class ReadChart implements Calculator
             'windows' => array_map(fn (YearWindow $window): array => ['name' => $window->name, 'from' => $window->from(), 'to' => $window->to()], $row->windows),
             'condition' => $row->condition,
             'anchor' => $row->anchor->value,
-            'contained_in' => $row->containedIn,
+            'contained_in' => self::replacementOf($row, $reading->rows),
             'line' => $row->line,
-            'marks' => array_map($row->isMarkedUnder(...), $headings),
+            'marks' => array_map($row->isMarkedUnder(...), $reading->headings),
             'in_words' => (new Rule($row->every, $row->first, windows: $row->windows, condition: $row->condition))->inWords($distance),
         ];
+    }
+
+    /**
+     * A replacement counts as what else is done at the same place.
+     *
+     * @param  list<ChartRow>  $rows
+     */
+    private static function replacementOf(ChartRow $row, array $rows): ?int
+    {
+        $replaced = array_filter($rows, fn (ChartRow $other): bool => $other->line === $row->line && $other->kind === TaskKind::Replace);
+
+        return in_array($row->kind, [TaskKind::Inspect, TaskKind::Clean, TaskKind::Adjust], true) ? array_key_first($replaced) : null;
     }
 }

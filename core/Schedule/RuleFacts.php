@@ -14,12 +14,14 @@ final readonly class RuleFacts
      * @param  list<Point>  $done  in any order
      * @param  list<Point>  $skipped  the points passed over on purpose, in any order
      * @param  Call|null  $call  what a check has said since it was last done
+     * @param  string  $apart  which of its spots were not done with the others
      */
     public function __construct(
         public ?Point $start = null,
         public array $done = [],
         public array $skipped = [],
         public ?Call $call = null,
+        public string $apart = '',
     ) {
     }
 }

@@ -11,13 +11,11 @@ final readonly class RulebookLine
 {
     /**
      * @param  Rule|null  $rule  null where it only ever goes with another task
-     * @param  string|null  $containedIn  the bigger task that counts as this one too
      * @param  string|null  $goesWith  the task in whose course it is done as well
      */
     public function __construct(
         public Task $task,
         public ?Rule $rule,
-        public ?string $containedIn = null,
         public ?string $goesWith = null,
     ) {
     }

@@ -61,15 +61,16 @@ final readonly class SeverityTable
     }
 
     /**
-     * A rule as it holds under the severities in force.
+     * A rule as it holds under the severities in force, for the spot of its task that they bear on the hardest.
      *
+     * @param  list<Subject>  $subjects  of its spots
      * @param  list<SeverityMark>  $marks
      */
-    public function tighten(Rule $rule, Subject $subject, array $marks, \DateTimeImmutable $today): Rule
+    public function tighten(Rule $rule, array $subjects, array $marks, \DateTimeImmutable $today): Rule
     {
         $hardest = [];
         foreach ($marks as $mark) {
-            $factor = $this->factor($mark->severity, $subject);
+            $factor = BigDecimal::min(1, ...array_map(fn (Subject $subject): BigDecimal => $this->factor($mark->severity, $subject), $subjects));
             if (! $mark->isInForce($today) || $factor->isEqualTo(1)) {
                 continue;
             }

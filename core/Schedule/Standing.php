@@ -41,6 +41,7 @@ final readonly class Standing
         public ?Point $last,
         private ?Call $call = null,
         private ?string $host = null,
+        private string $apart = '',
     ) {
     }
 
@@ -49,8 +50,9 @@ final readonly class Standing
      * @param  list<Point>  $done  in any order
      * @param  list<Point>  $skipped  the points that were passed over on purpose, in any order
      * @param  Call|null  $call  what a check has said since it was last done
+     * @param  string  $apart  which of its spots were not done with the others, in a sentence
      */
-    public static function of(Rule $rule, ?Point $start, array $done, Point $now, array $skipped = [], ?Call $call = null): self
+    public static function of(Rule $rule, ?Point $start, array $done, Point $now, array $skipped = [], ?Call $call = null, string $apart = ''): self
     {
         $points = $unjudged = [];
         $begun = false;
@@ -84,7 +86,7 @@ final readonly class Standing
             $state = State::Due;
         }
 
-        return new self($rule, $state, $points, $limiting, $notes, self::newest($done), $call);
+        return new self($rule, $state, $points, $limiting, $apart === '' ? $notes : [...$notes, $apart], self::newest($done), $call, apart: $apart);
     }
 
     /**
@@ -147,11 +149,11 @@ final readonly class Standing
             return sprintf('A check on %s called for it: %s.', Plain::day($this->call->on), rtrim($this->call->because, '.'));
         }
         if ($this->limiting !== null) {
-            return implode(' ', array_filter([$this->whence($this->limiting, $distance), self::left($this->limiting, $distance), $this->tightening($this->limiting, $distance), $this->state === State::Unknown ? $this->notes[0] ?? '' : '']));
+            return implode(' ', array_filter([$this->whence($this->limiting, $distance), self::left($this->limiting, $distance), $this->tightening($this->limiting, $distance), $this->apart, $this->state === State::Unknown ? $this->notes[0] ?? '' : '']));
         }
 
         return match (true) {
-            $this->state === State::Unknown => 'Nobody knows when this was last done. Say when, or do it now.',
+            $this->state === State::Unknown => ($this->apart === '' ? 'Nobody knows when this was last done.' : "{$this->apart} So nobody knows when the whole was last done.").' Say when, or do it now.',
             $this->rule->condition !== null => "Only when a check says so: {$this->rule->condition}. None has.",
             default => 'It was due once and has been done; it does not come again.',
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Carbon\CarbonImmutable;
 use Core\Machine\MachineClass;
 use Core\Schedule\Severity;
 
@@ -40,13 +41,19 @@ final class Coldbrook
             new DemoMachine('Snipe', MachineClass::AllTerrainVehicle, 'Arboretum', 'Quillan Works', 'Leveret', 88.0, self::scaled(self::EVERY_DAY, 0.4), kmPerHour: 16),
             new DemoMachine('Pochard', MachineClass::SmallTruck, 'House', 'Hobscott', 'Carrier', 61240.0, self::scaled(self::EVERY_DAY, 36)),
             new DemoMachine('Dabchick', MachineClass::PetrolCart, 'Campsite', 'Fenlow', 'Links', 93.0, self::scaled(self::VISITORS, 0.35), unreadDays: 23),
-            new DemoMachine('Grebe', MachineClass::ElectricCart, 'House', 'Fenlow', 'Still', 310.0, self::scaled(self::VISITORS, 0.6), neglect: ['Battery water' => 31]),
+            new DemoMachine('Grebe', MachineClass::ElectricCart, 'House', 'Fenlow', 'Still', 310.0, self::scaled(self::VISITORS, 0.6), neglect: ['Battery water' => 31, 'Terminals' => 112]),
             new DemoMachine('Gadwall', MachineClass::ElectricCart, 'Arboretum', 'Fenlow', 'Still', 122.0, self::scaled(self::VISITORS, 0.5)),
             new DemoMachine('Curlew', MachineClass::Generator, 'House', 'Marrick', 'Sentry 20', 188.0, self::STANDBY, stormDaysAgo: 290, finishAt: 288.9),
             new DemoMachine('Shoveler', MachineClass::Generator, 'Campsite', 'Marrick', 'Sentry 8', 44.0, self::STANDBY),
             new DemoMachine('Dunlin', MachineClass::Aerator, 'Arboretum', 'Tarrowby', 'Pinfold', 12.0, [0, 0, 1.2, 1.5, 0.4, 0, 0, 0.2, 1.5, 1.6, 0.4, 0]),
-            new DemoMachine('Merganser', MachineClass::Crawler, 'Cider orchard', 'Hobscott', 'Fieldgate 4', 3410.0, [0.6, 0.8, 1.2, 1.4, 0.8, 0.6, 0.4, 0.6, 1.2, 1.8, 1.4, 0.8], neglect: ['Track-frame pivot shafts' => 40], anchor: 'chart'),
+            new DemoMachine('Merganser', MachineClass::Crawler, 'Cider orchard', 'Hobscott', 'Fieldgate 4', 3410.0, [0.6, 0.8, 1.2, 1.4, 0.8, 0.6, 0.4, 0.6, 1.2, 1.8, 1.4, 0.8], neglect: ['Pivot shaft, left' => 40, 'Pivot shaft, right' => 40], anchor: 'chart'),
         ];
+    }
+
+    /** The day from which a machine of that name is in the book. */
+    public static function knownSince(string $name, CarbonImmutable $today): CarbonImmutable
+    {
+        return $today->subDays(array_column(self::machines(), 'knownDays', 'name')[$name]);
     }
 
     /**

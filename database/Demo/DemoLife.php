@@ -10,8 +10,8 @@ use Core\Machine\Subject;
 use Core\Schedule\Interval;
 use Core\Schedule\SeverityMark;
 use Core\Schedule\SeverityTable;
-use Core\Schedule\StarterRule;
-use Core\Schedule\StarterRulebook;
+use Core\Starter\Starter;
+use Core\Starter\StarterRule;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -42,6 +42,9 @@ final class DemoLife
     /** @var array<string, Interval> by task */
     private array $lived = [];
 
+    /** @var list<StarterRule>|null */
+    private ?array $rules = null;
+
     public readonly CarbonImmutable $begins;
 
     public function __construct(public readonly DemoMachine $machine, public readonly CarbonImmutable $today, int $seed)
@@ -66,7 +69,7 @@ final class DemoLife
     /** @return list<StarterRule> */
     public function rules(): array
     {
-        return StarterRulebook::for($this->machine->class)[0]->rules;
+        return $this->rules ??= Starter::for($this->machine->class)->rulebooks()[0]->rules;
     }
 
     /** @return array{at: CarbonImmutable, hours: float|null, km: float|null, by: string}|null */
@@ -81,7 +84,15 @@ final class DemoLife
     private function every(StarterRule $rule): Interval
     {
         return $this->lived[$rule->task.$rule->kind->value] ??= $this->machine->severity === null ? $rule->every
-            : SeverityTable::usual()->tighten($rule->toRule(), Subject::of($rule->task, $rule->kind), [new SeverityMark($this->machine->severity)], $this->today)->every;
+            : SeverityTable::usual()->tighten($rule->toRule() ?? throw new \LogicException('It goes with another.'), $this->subjects($rule), [new SeverityMark($this->machine->severity)], $this->today)->every;
+    }
+
+    /** @return list<Subject> */
+    private function subjects(StarterRule $rule): array
+    {
+        $spots = Starter::for($this->machine->class)->spots();
+
+        return $rule->spots === [] ? [Subject::Grease] : array_map(fn (string $key): Subject => $spots[$key]->spot->subject, $rule->spots);
     }
 
     private function live(): void

@@ -30,7 +30,7 @@ final class DemoParticulars
     }
 
     /**
-     * Rules of its own: columns, how many days ago it was last done, and the task it goes with or counts with.
+     * Rules of its own: a task at its spots, columns of the rule, how many days ago it was last done, and the task it goes with.
      *
      * @return list<array<string, mixed>>
      */
@@ -38,12 +38,12 @@ final class DemoParticulars
     {
         return match ($name) {
             'Coot' => [
-                ['task' => 'Blades', 'kind' => 'clean', 'windows' => [['name' => 'spring', 'from' => '03-01', 'to' => '04-15']], 'note' => 'Sharp, balanced, tight.', 'last_done' => 235],
-                ['task' => 'Blade spindles', 'kind' => 'lubricate', 'with' => 'Blades', 'note' => 'While the blade is off.', 'last_done' => 235],
-                ['task' => 'Fuel', 'kind' => 'inspect', 'windows' => [['name' => 'before storage', 'from' => '10-15', 'to' => '11-30']], 'note' => 'Valve shut and run dry, or stabilised.', 'last_done' => 372],
+                ['task' => 'Blades before the season', 'kind' => 'clean', 'spots' => ['blades'], 'windows' => [['name' => 'spring', 'from' => '03-01', 'to' => '04-15']], 'note' => 'Sharp, balanced, tight.', 'last_done' => 235],
+                ['task' => 'Front wheel bearings', 'kind' => 'lubricate', 'spots' => ['front_wheel_bearings'], 'with' => 'Blades before the season', 'note' => 'While the wheels are off the ground.', 'last_done' => 235],
+                ['task' => 'Fuel', 'kind' => 'inspect', 'spots' => ['fuel'], 'windows' => [['name' => 'before storage', 'from' => '10-15', 'to' => '11-30']], 'note' => 'Valve shut and run dry, or stabilised.', 'last_done' => 372],
             ],
-            'Curlew' => [['task' => 'Water separator', 'kind' => 'clean', 'condition' => 'water shows in the bowl']],
-            'Godwit' => [['task' => 'Hydrostatic filters', 'kind' => 'replace', 'every' => ['hours' => '200'], 'keeps_fluid' => true, 'top_up' => '1.75 gal', 'in' => 'Hydrostatic oil and filter', 'last_done' => 190]],
+            'Curlew' => [['task' => 'Water separator', 'kind' => 'clean', 'spots' => ['water_separator'], 'condition' => 'water shows in the bowl']],
+            'Godwit' => [['task' => 'Hydrostatic filters', 'kind' => 'replace', 'spots' => ['hydrostatic_filter', 'hydrostatic_filter_2'], 'every' => ['hours' => '200'], 'top_up' => '1.75 gal', 'last_done' => 190]],
             default => [],
         };
     }

@@ -4,32 +4,39 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Logbook\When;
+use App\Machines\Machine;
+use App\Machines\Sheets;
+use App\Machines\Spot;
+use App\Machines\Yard;
+use App\Notes\Circumstances;
+use App\Notes\Note;
+use App\Notes\NoteKinds;
+use App\Notes\When;
 use App\People\Person;
-use App\Walkaround\GreaseController;
-use App\Walkaround\GreasePoint;
-use App\Walkaround\Said;
-use App\Walkaround\Sheets;
-use App\Walkaround\Touched;
-use App\Walkaround\WriteNote;
-use App\Yard\Machine;
-use App\Yard\Yard;
 use Carbon\CarbonImmutable;
 use Core\Inspect\Check;
 use Core\Inspect\RoundKind;
 use Core\Inspect\Verdict;
-use Illuminate\Support\Facades\DB;
+use Core\Machine\ActKind;
+use Core\Machine\SpotKind;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** How the invented estate walks round its machines: quiet mornings, and what a few of them have found. */
+/** How the invented estate walks round its machines: quiet mornings and weekly rounds, and what a few of them have found. */
 final class DemoWalks
 {
-    private const ROWS_AT_ONCE = 500;
+    /** Days of morning rounds. */
+    private const MORNINGS = 60;
 
-    /** Days of quiet morning rounds. */
-    private const QUIET_DAYS = 12;
+    /** Of a hundred mornings, how many a machine is walked round. */
+    private const MORNINGS_WALKED = 32;
+
+    private const WEEKS = 156;
+
+    /** Of a hundred weeks, how many it is looked over more thoroughly. */
+    private const WEEKS_WALKED = 32;
 
     /** Machines walked this morning, and by whom. */
     private const THIS_MORNING = ['Teal' => 'nell', 'Wigeon' => 'otis', 'Grebe' => 'wilf', 'Snipe' => 'ilse'];
@@ -39,36 +46,44 @@ final class DemoWalks
 
     private const OPERATORS = ['bram', 'ilse', 'nell', 'otis', 'wilf'];
 
+    /** A point that nobody has ever got. */
+    private const NEVER = 'brake_pivots';
+
     private Randomizer $chance;
 
-    /** @var list<array<string, mixed>> */
-    private array $looks = [];
-
     /** @param  array<string, int>  $people  id by sign-in name */
-    public function __construct(private readonly array $people, private readonly CarbonImmutable $today, private readonly WriteNote $writeNote, private readonly Sheets $sheets, private readonly Yard $yard)
+    public function __construct(private readonly array $people, private readonly CarbonImmutable $today, private readonly Yard $yard)
     {
         $this->chance = new Randomizer(new Mt19937(1913));
     }
 
-    public function walk(): void
+    /** The rounds in which nothing was found. */
+    public function walk(DemoBook $book): void
     {
-        $machines = Machine::query()->with('meters')->orderBy('id')->get()->keyBy('name');
+        $machines = Machine::query()->with('meters', 'rules')->orderBy('id')->get();
+        $sheets = new Sheets;
+        $sheets->read($machines);
+        $spots = Spot::query()->with('grease')->get()->groupBy('machine_id');
         foreach ($machines as $machine) {
-            GreaseController::begin($machine);
-            $this->grease($machine);
-        }
-        foreach ($machines as $machine) {
-            $this->quietMornings($machine);
-        }
-        foreach (array_chunk($this->looks, self::ROWS_AT_ONCE) as $rows) {
-            DB::table('observations')->insert($rows);
-        }
-        foreach (self::stories() as [$name, $daysAgo, $by, $subject, $said]) {
-            $this->note($machines[$name], $daysAgo, $by, ['kind' => $said['kind'] ?? 'look', 'subject' => $subject, ...$said]);
+            $own = ($spots[$machine->id] ?? collect())->keyBy('key')->toBase();
+            $told = array_column(array_filter(self::stories(), fn (array $story): bool => $story[0] === $machine->name), null, 3);
+            $checks = collect($sheets->of($machine)->checks)->reject(fn (Check $check): bool => isset($told[$check->key]));
+            $this->grease($book, $machine, $own);
+            $this->weeks($book, $machine, $own, $checks->filter(fn (Check $check): bool => $check->rounds === [RoundKind::Weekly] && $check->measurement === null));
+            $this->mornings($book, $machine, $own, $checks->filter(fn (Check $check): bool => $check->isAsked(RoundKind::Daily, $this->yard->today())));
         }
     }
 
-    /** @return list<array{string, int, string, string, array<string, mixed>}> machine, days ago, by whom, what was looked at, what was said */
+    /** What was found, through the door by which everybody tells it. */
+    public function tell(): void
+    {
+        $machines = Machine::query()->with('meters', 'rules')->get()->keyBy('name');
+        foreach (self::stories() as [$name, $daysAgo, $by, $check, $said]) {
+            $this->note($machines[$name], $daysAgo, $by, ['kind' => 'look', ...($check === '' ? [] : ['check' => $check]), ...$said]);
+        }
+    }
+
+    /** @return list<array{string, int, string, string, array<string, mixed>}> machine, days ago, by whom, by which check, what was said */
     private static function stories(): array
     {
         $found = fn (string $verdict, string $words, ?string $note = null): array => ['said' => 'not_fine', 'verdict' => $verdict, 'words' => $words, 'note' => $note];
@@ -77,6 +92,7 @@ final class DemoWalks
             ['Godwit', 9, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop', 'At the loader valve, low side.')],
             ['Godwit', 6, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop')],
             ['Godwit', 2, 'nell', 'leaks', $found('act', 'Dripping', 'A drop every minute with the loader up.')],
+            ['Godwit', 3, 'piet', '', ['kind' => 'grease', 'spot' => 'axle_pivot', 'did_not_go_in' => true, 'note' => 'Came out round the coupler.', 'round' => 'grease']],
             ['Teal', 0, 'nell', 'front_tyres', $found('watch', 'Soft or cracked', 'Left front, small cracks near the rim.')],
             ['Wigeon', 3, 'otis', 'front_boots', $found('watch', 'Cracked, dry outside', 'Right outer boot.')],
             ['Heron', 4, 'wilf', 'deck_belt', $found('watch', 'Worn or shiny')],
@@ -93,77 +109,88 @@ final class DemoWalks
             $stories[] = ['Merganser', $daysAgo, 'tamsin', 'adjuster', $measured(['left' => "{$left} in"])];
         }
         foreach ([[300, null], [220, '0.15 L'], [150, '0.2 L'], [90, '0.25 L'], [50, '0.35 L'], [15, '0.4 L']] as [$daysAgo, $toppedUp]) {
-            $stories[] = ['Lapwing', min($daysAgo, 34 - (int) ($daysAgo / 20)), 'piet', 'engine_oil', $measured(array_filter(['observed' => $toppedUp === null ? 'full' : 'add', 'engine' => 'off', 'topped_up' => $toppedUp]), 'daily')];
+            $observed = array_filter(['observed' => $toppedUp === null ? 'full' : 'add', 'engine' => 'off', 'topped_up' => $toppedUp]);
+            $stories[] = ['Lapwing', min($daysAgo, 34 - (int) ($daysAgo / 20)), 'piet', 'engine_oil', $measured($observed, 'daily')];
         }
 
         return $stories;
     }
 
-    private function quietMornings(Machine $machine): void
+    /**
+     * @param  Collection<string, Spot>  $spots
+     * @param  Collection<int, Check>  $checks
+     */
+    private function mornings(DemoBook $book, Machine $machine, Collection $spots, Collection $checks): void
     {
-        $told = array_column(array_filter(self::stories(), fn (array $story): bool => $story[0] === $machine->name && $story[1] <= self::QUIET_DAYS), 3);
-        $sheet = $this->sheets->of($machine);
         $last = self::FORGOTTEN[$machine->name] ?? (isset(self::THIS_MORNING[$machine->name]) ? 0 : 1);
-        $days = isset(self::FORGOTTEN[$machine->name]) ? [$last] : range($last, self::QUIET_DAYS);
-        foreach ($days as $daysAgo) {
-            if ($daysAgo > $last && $this->chance->getInt(1, 100) > 50) {
+        $known = (int) $this->today->diffInDays(Coldbrook::knownSince($machine->name, $this->today), absolute: true);
+        for ($daysAgo = $last; $daysAgo <= min($known - 1, $last + self::MORNINGS); $daysAgo++) {
+            if ($daysAgo > $last && $this->chance->getInt(1, 100) > self::MORNINGS_WALKED) {
                 continue;
             }
             $by = $daysAgo === 0 ? self::THIS_MORNING[$machine->name] : self::OPERATORS[$this->chance->getInt(0, 4)];
             $at = $this->moment($daysAgo);
-            $round = $this->round($machine, RoundKind::Daily, $at, $by);
-            foreach ($sheet->ofRound(RoundKind::Daily, $this->yard->dayOf($at)) as $step => $check) {
-                if (in_array($check->key, $told, true)) {
-                    continue;
-                }
-                $this->looks[] = $this->fine($machine, $check, $round, $at->addSeconds(4 * $step), $by);
-            }
+            $this->fine($book, $book->round($machine, RoundKind::Daily, $at, $by), $spots, $checks, $at, $by);
         }
     }
 
-    /** @return array{int, int} entry and round */
-    private function round(Machine $machine, RoundKind $kind, CarbonImmutable $at, string $by): array
+    /**
+     * @param  Collection<string, Spot>  $spots
+     * @param  Collection<int, Check>  $checks
+     */
+    private function weeks(DemoBook $book, Machine $machine, Collection $spots, Collection $checks): void
     {
-        $entry = DB::table('entries')->insertGetId(['machine_id' => $machine->id, 'kind' => 'round', 'happened_at' => $at, 'written_at' => $at, 'person_id' => $this->people[$by], 'device' => 'demo', 'detail' => json_encode(['kind' => $kind->value])]);
-
-        return [$entry, DB::table('rounds')->insertGetId(['machine_id' => $machine->id, 'entry_id' => $entry, 'kind' => $kind->value, 'day' => $this->yard->dayOf($at)->format('Y-m-d'), 'started_at' => $at, 'ended_at' => $at->addMinutes(2)])];
+        $known = (int) $this->today->diffInDays(Coldbrook::knownSince($machine->name, $this->today), absolute: true);
+        for ($week = 1; $week <= min(self::WEEKS, intdiv($known - 3, 7)); $week++) {
+            if ($this->chance->getInt(1, 100) > self::WEEKS_WALKED || $week * 7 < (self::FORGOTTEN[$machine->name] ?? 0)) {
+                continue;
+            }
+            $at = $this->moment($week * 7 - $machine->id % 5)->addHour();
+            $this->fine($book, $book->round($machine, RoundKind::Weekly, $at, 'piet'), $spots, $checks, $at, 'piet');
+        }
     }
 
     /**
-     * @param  array{int, int}  $round
-     * @return array<string, mixed>
+     * @param  Collection<string, Spot>  $spots
+     * @param  Collection<int, Check>  $checks
      */
-    private function fine(Machine $machine, Check $check, array $round, CarbonImmutable $at, string $by): array
+    private function fine(DemoBook $book, int $entry, Collection $spots, Collection $checks, CarbonImmutable $at, string $by): void
     {
-        return ['uuid' => $this->uuid(), 'machine_id' => $machine->id, 'entry_id' => $round[0], 'round_id' => $round[1], 'subject' => $check->key, 'title' => $check->title, 'said' => Said::Fine->value,
-            'verdict' => Verdict::Fit->value, 'happened_at' => $at, 'person_id' => $this->people[$by]];
+        foreach ($checks->values() as $step => $check) {
+            $book->act($entry, $spots[$check->spot], ActKind::Looked, $check->title, $at->addSeconds(4 * $step), $by, ['check_key' => $check->key, 'verdict' => Verdict::Fit->value]);
+        }
     }
 
-    /** Grease rounds now and then, in which the hidden points are left out. */
-    private function grease(Machine $machine): void
+    /**
+     * Grease rounds now and then, in which the hidden points are left out.
+     *
+     * @param  Collection<string, Spot>  $spots
+     */
+    private function grease(DemoBook $book, Machine $machine, Collection $spots): void
     {
-        $points = GreasePoint::query()->where('machine_id', $machine->id)->orderBy('position')->get()->reject(fn (GreasePoint $point): bool => $point->name === 'Brake pivots' || ($point->job !== null && $machine->name !== 'Godwit'));
+        $points = $spots->where('kind', SpotKind::GreasePoint)->reject(fn (Spot $point): bool => $point->key === self::NEVER);
         foreach ([70 + $machine->id, 34 + $machine->id % 9, $machine->name === 'Teal' ? 2 : 12 + $machine->id] as $daysAgo) {
             // The crawler is run too little to be greased again so soon.
             if ((isset(self::FORGOTTEN[$machine->name]) || $machine->name === 'Merganser') && $daysAgo < 60) {
                 continue;
             }
             $at = $this->moment($daysAgo)->addHours(3);
-            [$entry] = $this->round($machine, RoundKind::Grease, $at, 'piet');
-            DB::table('grease_ticks')->insert($points->map(fn (GreasePoint $point): array => ['uuid' => $this->uuid(), 'machine_id' => $machine->id, 'entry_id' => $entry, 'grease_point_id' => $point->id,
-                'strokes' => $point->name === 'Clutch hub' ? 3 : $point->strokes, 'happened_at' => $at, 'person_id' => $this->people['piet']])->values()->all());
+            $entry = $book->round($machine, RoundKind::Grease, $at, 'piet');
+            foreach ($points as $point) {
+                $strokes = $point->key === 'clutch_hub' ? 3 : $point->greasePoint()->strokes;
+                $book->act($entry, $point, ActKind::Lubricated, $point->name, $at, 'piet', ['check_key' => "nipple-{$point->id}", 'verdict' => Verdict::Fit->value, 'strokes' => $strokes]);
+            }
         }
     }
 
-    /** @param  array<string, mixed>  $note */
-    private function note(Machine $machine, int $daysAgo, string $by, array $note): void
+    /** @param  array<string, mixed>  $told */
+    private function note(Machine $machine, int $daysAgo, string $by, array $told): void
     {
+        $kind = app(NoteKinds::class)->named($told['kind']) ?? throw new \LogicException('There is no such kind of note.');
         $at = $this->moment($daysAgo)->addMinutes($daysAgo === 0 ? 1 : 4);
-        $written = ['id' => $this->uuid(), 'machine_id' => $machine->id, 'at' => $at->toIso8601ZuluString(), ...$note];
-        if ($note['kind'] === 'look') {
-            $written['round'] = ['kind' => $note['round'] ?? 'daily', 'started_at' => $this->moment($daysAgo)->toIso8601ZuluString()];
-        }
-        ($this->writeNote)($machine, $written, Person::query()->findOrFail($this->people[$by]), When::read($written['at'], $this->yard), 'demo', new Touched);
+        $circumstances = new Circumstances(Person::query()->findOrFail($this->people[$by]), When::read($at->toIso8601ZuluString(), $this->yard), 'demo', $told['note'] ?? null);
+        $round = $told['kind'] === 'mended' ? null : RoundKind::from($told['round'] ?? 'daily');
+        $kind->write(new Note($this->uuid(), $machine, $circumstances, array_diff_key($told, array_flip(['kind', 'round', 'note'])), $round, $this->moment($daysAgo)));
     }
 
     /** A quarter past seven; this morning's round has been walked by now, however early it is. */

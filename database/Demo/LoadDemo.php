@@ -5,18 +5,24 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Logbook\EntryKind;
+use App\Machines\History;
+use App\Machines\Machine;
+use App\Machines\Meter;
+use App\Machines\Spot;
+use App\Machines\UsualSpots;
+use App\Machines\Yard;
 use App\People\Person;
-use App\Walkaround\Sheets;
-use App\Walkaround\WriteNote;
-use App\Yard\History;
-use App\Yard\Machine;
-use App\Yard\Rule;
-use App\Yard\RuleCopy;
-use App\Yard\SharedRulebook;
-use App\Yard\WrittenInterval;
-use App\Yard\Yard;
+use App\Rulebook\Rule;
+use App\Rulebook\RuleCopy;
+use App\Rulebook\SharedRulebook;
+use App\Rulebook\Standings\TaskSpots;
+use App\Rulebook\Task;
+use App\Rulebook\WrittenInterval;
 use App\Yard\YardLine;
 use Carbon\CarbonImmutable;
+use Core\Machine\ActKind;
+use Core\Machine\Meets;
+use Core\Machine\TaskKind;
 use Core\Schedule\Interval;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -24,9 +30,13 @@ use Illuminate\Support\Facades\DB;
 /** Loads the invented estate with three years of history that end today. */
 final class LoadDemo extends Command
 {
-    private const ROWS_AT_ONCE = 1000;
-
     private const SEED = 4711;
+
+    private const TABLES = [
+        'moves', 'measures', 'fittings', 'acts', 'readings', 'decisions', 'photos', 'sent_notes', 'entries', 'rounds', 'changed_checks', 'walk_lines', 'calendar_events', 'calendar_feeds',
+        'yard_lines', 'weekly_readings', 'class_seasons', 'rules', 'task_spots', 'tasks', 'grease_points', 'spots', 'meters', 'machine_operator', 'machines', 'shared_rulebooks',
+        'idempotency_keys', 'personal_access_tokens', 'people', 'yard',
+    ];
 
     protected $signature = 'demo:load {--if-empty : only into a database without people} {--reset : throw everything away first}';
 
@@ -35,16 +45,10 @@ final class LoadDemo extends Command
     /** @var array<string, int> person id by sign-in name */
     private array $people = [];
 
-    /** @var list<array<string, mixed>> */
-    private array $entries = [];
-
-    /** @var list<array<string, mixed>> */
-    private array $tasks = [];
-
     /** @var array<int, int> entry id by the meter that it put on */
     private array $fittedBy = [];
 
-    private int $nextEntry = 1;
+    private DemoBook $book;
 
     public function handle(): int
     {
@@ -68,7 +72,7 @@ final class LoadDemo extends Command
         $began = microtime(true);
         DB::transaction($this->load(...));
         YardLine::rebuild(Yard::query()->firstOrFail());
-        $this->info(sprintf('Loaded the demo estate: %d machines, %s entries, %.1f s.', Machine::query()->count(), number_format(count($this->entries)), microtime(true) - $began));
+        $this->info(sprintf('Loaded the demo estate: %d machines, %s acts, %.1f s.', Machine::query()->count(), number_format(DB::table('acts')->count()), microtime(true) - $began));
 
         return self::SUCCESS;
     }
@@ -76,7 +80,7 @@ final class LoadDemo extends Command
     private function clear(): void
     {
         DB::statement('set foreign_key_checks = 0');
-        foreach (['entry_tasks', 'observations', 'photos', 'grease_ticks', 'grease_points', 'rounds', 'changed_checks', 'sent_notes', 'walk_lines', 'entries', 'calendar_events', 'calendar_feeds', 'yard_lines', 'weekly_readings', 'class_seasons', 'rules', 'meters', 'machine_operator', 'machines', 'shared_rulebooks', 'idempotency_keys', 'personal_access_tokens', 'people', 'yard'] as $table) {
+        foreach (self::TABLES as $table) {
             DB::table($table)->truncate();
         }
         DB::statement('set foreign_key_checks = 1');
@@ -84,29 +88,30 @@ final class LoadDemo extends Command
 
     private function load(): void
     {
-        Yard::query()->create(['id' => 1, 'name' => Coldbrook::NAME, 'time_zone' => Coldbrook::TIME_ZONE, 'distance_unit' => 'km', 'is_demo' => true, 'coldest_night' => '-14 °C', 'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']]]);
+        Yard::query()->create([
+            'id' => 1, 'name' => Coldbrook::NAME, 'time_zone' => Coldbrook::TIME_ZONE, 'distance_unit' => 'km', 'is_demo' => true, 'coldest_night' => '-14 °C',
+            'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']],
+        ]);
         foreach (DemoPeople::ALL as $person) {
             $this->people[$person['sign_in_name']] = Person::query()->create([...$person, 'password' => DemoPeople::password($person['sign_in_name']),
                 'may_use_all_machines' => ! isset(DemoPeople::RESTRICTED[$person['sign_in_name']])])->id;
         }
+        $this->book = new DemoBook($this->people);
         $today = CarbonImmutable::now(Coldbrook::TIME_ZONE)->startOfDay();
         foreach (Coldbrook::machines() as $index => $machine) {
             $this->addMachine(new DemoLife($machine, $today, self::SEED + $index));
         }
         $this->shareRulebooks();
         foreach (DemoPeople::RESTRICTED as $name => $machines) {
-            Person::query()->findOrFail($this->people[$name])->machines()->sync(Machine::query()->whereIn('name', $machines)->pluck('id'));
+            Person::query()->findOrFail($this->people[$name])->mayUseOnly(Machine::query()->whereIn('name', $machines)->pluck('id')->all());
         }
-        foreach (array_chunk($this->entries, self::ROWS_AT_ONCE) as $rows) {
-            DB::table('entries')->insert($rows);
-        }
-        foreach (array_chunk($this->tasks, self::ROWS_AT_ONCE) as $rows) {
-            DB::table('entry_tasks')->insert($rows);
-        }
+        $walks = new DemoWalks($this->people, $today, Yard::query()->firstOrFail());
+        $walks->walk($this->book);
+        $this->book->write();
         foreach ($this->fittedBy as $meter => $entry) {
             DB::table('meters')->where('id', $meter)->update(['fitted_by_id' => $entry]);
         }
-        (new DemoWalks($this->people, $today, app(WriteNote::class), new Sheets, Yard::query()->firstOrFail()))->walk();
+        $walks->tell();
     }
 
     private function addMachine(DemoLife $life): void
@@ -117,42 +122,61 @@ final class LoadDemo extends Command
             'history' => $demo->unknownHistory ? History::Unknown : History::Known,
             ...DemoParticulars::record($demo->name, $life->today),
         ]);
+        UsualSpots::begin($machine);
         $meters = $this->fitMeters($machine, $life);
         $rules = $this->writeRules($machine, $life);
-        $this->entry($machine, EntryKind::MachineAdded, $life->begins->setTime(7, 0), 'rosa', $demo->unknownHistory ? 'Bought at a farm sale, no papers with it.' : null);
+        $spots = $this->spotsOf($machine->load('rules'));
+        $note = $demo->unknownHistory ? 'Bought at a farm sale, no papers with it.' : null;
+        $this->book->entry($machine, EntryKind::MachineAdded, $life->begins->setTime(7, 0), 'rosa', ['note' => $note]);
         foreach ($life->readings as $reading) {
-            $this->readings($machine, $meters, $reading['at'], $reading['hours'], $reading['km'], $reading['by']);
+            $this->readings($this->book->entry($machine, EntryKind::Reading, $reading['at'], $reading['by']), $meters, $reading['at'], $reading['hours'], $reading['km']);
         }
         foreach ($life->services as $service) {
-            $entry = $this->entry($machine, EntryKind::Service, $service['at'], $service['by'], $service['note']);
-            $this->readings($machine, $meters, $service['at'], $service['hours'], $service['km'], $service['by'], $entry);
-            foreach ($service['tasks'] as $task) {
-                $this->tasks[] = ['entry_id' => $entry, 'rule_id' => $rules[$task]->id, 'task' => $rules[$task]->task, 'kind' => $rules[$task]->kind->value];
-            }
+            $tasks = array_map(fn (string $task): Rule => $rules[$task], $service['tasks']);
+            $this->service($machine, $meters, $spots, $service['at'], $service['by'], $tasks, $service['hours'], $service['km'], $service['note']);
         }
         $this->particulars($machine, $life, $meters);
         $this->happenings($machine, $life->readings[array_key_last($life->readings)]['at']);
     }
 
-    /** @return array<string, array<int, array{from: CarbonImmutable, id: int}>> by kind, the newest last */
+    /**
+     * @param  array<string, list<array{from: CarbonImmutable, meter: Meter}>>  $meters
+     * @param  array<int, list<Spot>>  $spots  by rule id
+     * @param  list<Rule>  $rules
+     */
+    private function service(Machine $machine, array $meters, array $spots, CarbonImmutable $at, string $by, array $rules, ?float $hours, ?float $km, ?string $note = null): void
+    {
+        $entry = $this->book->entry($machine, EntryKind::Service, $at, $by, ['note' => $note]);
+        $this->readings($entry, $meters, $at, $hours, $km);
+        foreach ($rules as $rule) {
+            foreach ($spots[$rule->id] as $spot) {
+                $kind = $rule->task->kind->actAt($spot->kind);
+                $check = $kind->isLook() ? $rule->task->check_key ?? ($rule->task->kind === TaskKind::CheckLevel ? Meets::LEVEL : '') : '';
+                $grease = $kind === ActKind::Lubricated ? ['check_key' => "nipple-{$spot->id}", 'verdict' => 'fit', 'strokes' => $spot->greasePoint()->strokes] : [];
+                $this->book->act($entry, $spot, $kind, $rule->task->name, $at, $by, ['check_key' => $check, 'task_id' => $rule->task_id, ...$grease]);
+            }
+        }
+    }
+
+    /** @return array<string, list<array{from: CarbonImmutable, meter: Meter}>> by kind, the newest last */
     private function fitMeters(Machine $machine, DemoLife $life): array
     {
         $fitted = $life->begins->subYears(3)->utc();
         $meters = [];
         if ($life->hasHourMeter()) {
-            $meters['hours'][] = ['from' => $fitted, 'id' => $machine->meters()->create(['unit' => 'h', 'fitted_at' => $fitted])->id];
+            $meters['hours'][] = ['from' => $fitted, 'meter' => $machine->meters()->create(['unit' => 'h', 'fitted_at' => $fitted])];
         }
         if ($life->hasOdometer()) {
-            $meters['km'][] = ['from' => $fitted, 'id' => $machine->meters()->create(['unit' => 'km', 'fitted_at' => $fitted])->id];
+            $meters['km'][] = ['from' => $fitted, 'meter' => $machine->meters()->create(['unit' => 'km', 'fitted_at' => $fitted])];
         }
         $change = $life->meterReplaced;
         if ($change !== null) {
-            $entry = $this->entry($machine, EntryKind::MeterReplaced, $change['at'], 'tamsin', 'The old one had gone dark.');
-            $this->reading($machine, $meters['hours'][0]['id'], $change['at'], $change['old'], 'tamsin', $entry);
+            $entry = $this->book->entry($machine, EntryKind::MeterReplaced, $change['at'], 'tamsin', ['note' => 'The old one had gone dark.']);
             $new = $machine->meters()->create(['unit' => 'h', 'fitted_at' => $change['at']->utc(), 'shown_when_fitted' => '0', 'run_when_fitted' => (string) $change['old']]);
+            $this->book->reading($entry, $meters['hours'][0]['meter'], $change['at'], $change['old']);
+            $this->book->reading($entry, $new, $change['at'], $change['new']);
             $this->fittedBy[$new->id] = $entry;
-            $this->reading($machine, $new->id, $change['at'], $change['new'], 'tamsin', $entry);
-            $meters['hours'][] = ['from' => $change['at'], 'id' => $new->id];
+            $meters['hours'][] = ['from' => $change['at'], 'meter' => $new];
         }
 
         return $meters;
@@ -161,44 +185,71 @@ final class LoadDemo extends Command
     /** @return array<string, Rule> by task and kind */
     private function writeRules(Machine $machine, DemoLife $life): array
     {
-        $rules = [];
-        foreach ($life->rules() as $starter) {
-            $rules[$starter->task.$starter->kind->value] = $machine->rules()->create([
-                'task' => $starter->task, 'kind' => $starter->kind, 'anchor' => $life->machine->anchor, 'common_practice' => true, 'note' => $starter->note,
+        $ids = Spot::query()->where('machine_id', $machine->id)->pluck('id', 'key');
+        $rules = $rows = [];
+        foreach ($life->rules() as $row => $starter) {
+            $rows[$row] = $this->rule($machine, $starter->task, $starter->kind, array_map(fn (string $key): int => $ids[$key], $starter->spots), [
+                'anchor' => $life->machine->anchor, 'common_practice' => true, 'note' => $starter->note,
                 'first' => array_map(fn (Interval $first): array => WrittenInterval::fromCore($first), $starter->first === null ? [] : [$starter->first]),
                 'every' => WrittenInterval::fromCore($starter->every),
-            ]);
+                'goes_with_id' => $starter->goesWith === null ? null : $rows[$starter->goesWith]->id,
+            ], $starter->check);
+            $rules[$starter->task.$starter->kind->value] = $rows[$row];
         }
 
         return $rules;
     }
 
     /**
+     * @param  list<int>  $spotIds
+     * @param  array<string, mixed>  $columns
+     */
+    private function rule(Machine $machine, string $name, TaskKind $kind, array $spotIds, array $columns, ?string $check = null): Rule
+    {
+        $task = Task::query()->create(['machine_id' => $machine->id, 'name' => $name, 'kind' => $kind, 'check_key' => $check]);
+        $task->doAt($spotIds);
+
+        return Rule::query()->create([...$columns, 'machine_id' => $machine->id, 'task_id' => $task->id])->setRelation('task', $task);
+    }
+
+    /** @return array<int, list<Spot>> by rule id, where each is done */
+    private function spotsOf(Machine $machine): array
+    {
+        $spots = TaskSpots::of([$machine]);
+        $at = $machine->rules->mapWithKeys(fn (Rule $rule): array => [$rule->id => array_values($spots->ofRule($machine, $rule)->all())])->all();
+        Spot::query()->getModel()->newCollection(array_merge(...array_values($at)))->loadMissing('grease');
+
+        return $at;
+    }
+
+    /**
      * The rules that only this machine has, when each was last done, and how its own reminder was set.
      *
-     * @param  array<string, array<int, array{from: CarbonImmutable, id: int}>>  $meters
+     * @param  array<string, list<array{from: CarbonImmutable, meter: Meter}>>  $meters
      */
     private function particulars(Machine $machine, DemoLife $life, array $meters): void
     {
-        $rules = $machine->rules()->get()->keyBy('task');
+        $ids = Spot::query()->where('machine_id', $machine->id)->pluck('id', 'key');
+        $rules = $machine->rules->keyBy('task.name');
         foreach (DemoParticulars::rules($machine->name) as $given) {
-            ['last_done' => $daysAgo, 'with' => $with, 'in' => $in] = $given + ['last_done' => null, 'with' => null, 'in' => null];
-            $rule = $machine->rules()->create([...array_diff_key($given, ['last_done' => 1, 'with' => 1, 'in' => 1]), 'goes_with_id' => $rules[$with]->id ?? null, 'contained_in_id' => $rules[$in]->id ?? null]);
-            $rules[$rule->task] = $rule;
-            $at = $daysAgo === null ? null : $life->lastReadingBefore($daysAgo);
-            if ($at !== null) {
-                $entry = $this->entry($machine, EntryKind::Service, $at['at']->addHours(3), 'tamsin');
-                $this->readings($machine, $meters, $at['at']->addHours(3), $at['hours'], $at['km'], 'tamsin', $entry);
-                $this->tasks[] = ['entry_id' => $entry, 'rule_id' => $rule->id, 'task' => $rule->task, 'kind' => $rule->kind->value];
+            $columns = array_diff_key($given, array_flip(['task', 'kind', 'spots', 'last_done', 'with']));
+            $rule = $this->rule($machine, $given['task'], TaskKind::from($given['kind']), array_map(fn (string $key): int => $ids[$key], $given['spots']),
+                [...$columns, 'goes_with_id' => $rules[$given['with'] ?? '']->id ?? null]);
+            $rules[$given['task']] = $rule;
+            $read = isset($given['last_done']) ? $life->lastReadingBefore($given['last_done']) : null;
+            if ($read !== null) {
+                $this->service($machine, $meters, $this->spotsOf($machine->load('rules')), $read['at']->addHours(3), 'tamsin', [$rule], $read['hours'], $read['km']);
             }
         }
         foreach (DemoParticulars::changes($machine->name) as $task => $columns) {
-            $machine->rules()->where('task', $task)->firstOrFail()->update($columns);
+            $rules[$task]->update($columns);
         }
         $reminder = DemoParticulars::reminder($machine->name);
         if ($reminder !== null) {
             $read = $life->lastReadingBefore($reminder['days_ago']);
-            $this->entry($machine, EntryKind::ReminderSet, $read['at']->addHours(1), 'piet', detail: ['meter_id' => $meters['hours'][array_key_last($meters['hours'])]['id'], 'unit' => 'h', 'set' => $reminder['set'], 'shown' => (string) $read['hours']]);
+            $meter = $meters['hours'][array_key_last($meters['hours'])]['meter'];
+            $detail = ['meter_id' => $meter->id, 'unit' => 'h', 'set' => $reminder['set'], 'shown' => (string) $read['hours']];
+            $this->book->entry($machine, EntryKind::ReminderSet, $read['at']->addHours(1), 'piet', ['detail' => json_encode($detail, JSON_THROW_ON_ERROR)]);
         }
     }
 
@@ -211,53 +262,41 @@ final class LoadDemo extends Command
         $keys = collect($copies)->mapWithKeys(fn (array $copy, string $key): array => [$copy['task'].$copy['kind'] => $key]);
         foreach ($machines as $machine) {
             foreach ($machine->rules as $rule) {
-                $rule->update(['shared_key' => $keys[$rule->task.$rule->kind->value] ?? null]);
+                $rule->update(['shared_key' => $keys[$rule->task->name.$rule->task->kind->value] ?? null]);
             }
             $machine->update(['shared_rulebook_id' => $shared->id]);
         }
-        $machines->last()?->rules()->where('task', DemoParticulars::EXCEPTION)->update(['every' => json_encode(['hours' => '25']), 'common_practice' => false]);
+        // What a rule goes with is told by the keys, which hold only now.
+        $shared->update(['rules' => RuleCopy::ofAll($machines->firstOrFail()->load('rules'))]);
+        $machines->last()?->rules->firstWhere('task.name', DemoParticulars::EXCEPTION)?->update(['every' => ['hours' => '25'], 'common_practice' => false]);
     }
 
     /** What else has befallen these machines. */
     private function happenings(Machine $machine, CarbonImmutable $last): void
     {
-        match ($machine->name) {
-            'Moorhen' => $this->entry($machine, EntryKind::StoodDown, $last->addHours(2), 'piet', 'Brake pedal play 41 mm, limit 30 mm.'),
-            'Bittern' => $this->entry($machine, EntryKind::StoodDown, $last->subDays(210), 'ilse', 'Seat switch did not stop the blades.', $last->subDays(208), 'Switch replaced, tried ten times.'),
-            'Godwit' => $this->entry($machine, EntryKind::StoodDown, $last->subDays(96), 'otis', 'Hydraulic oil dripping at the loader valve, a puddle under it each morning.', $last->subDays(93), 'Pressure off, hose and both seals replaced, dry after an hour\'s work.'),
-            default => null,
-        };
+        $down = fn (CarbonImmutable $at, string $by, string $why): int => $this->book->entry($machine, EntryKind::StoodDown, $at, $by, ['note' => $why]);
+        $lift = fn (CarbonImmutable $at, string $why): int => $this->book->entry($machine, EntryKind::Lifted, $at, 'tamsin', ['note' => $why]);
+        if ($machine->name === 'Moorhen') {
+            $down($last->addHours(2), 'piet', 'Brake pedal play 41 mm, limit 30 mm.');
+        }
+        if ($machine->name === 'Bittern') {
+            $down($last->subDays(210), 'ilse', 'Seat switch did not stop the blades.');
+            $lift($last->subDays(208), 'Switch replaced, tried ten times.');
+        }
+        if ($machine->name === 'Godwit') {
+            $down($last->subDays(96), 'otis', 'Hydraulic oil dripping at the loader valve, a puddle under it each morning.');
+            $lift($last->subDays(93), 'Pressure off, hose and both seals replaced, dry after an hour\'s work.');
+        }
     }
 
-    /** @param  array<string, array<int, array{from: CarbonImmutable, id: int}>>  $meters */
-    private function readings(Machine $machine, array $meters, CarbonImmutable $at, ?float $hours, ?float $km, string $by, ?int $partOf = null): void
+    /** @param  array<string, list<array{from: CarbonImmutable, meter: Meter}>>  $meters */
+    private function readings(int $entry, array $meters, CarbonImmutable $at, ?float $hours, ?float $km): void
     {
         foreach (['hours' => $hours, 'km' => $km] as $kind => $value) {
             $fitted = array_filter($meters[$kind] ?? [], fn (array $meter): bool => $meter['from'] <= $at);
             if ($value !== null && $fitted !== []) {
-                $this->reading($machine, $fitted[array_key_last($fitted)]['id'], $at, $value, $by, $partOf);
+                $this->book->reading($entry, $fitted[array_key_last($fitted)]['meter'], $at, $value);
             }
         }
-    }
-
-    private function reading(Machine $machine, int $meterId, CarbonImmutable $at, float $value, string $by, ?int $partOf): void
-    {
-        $this->entry($machine, EntryKind::Reading, $at, $by, meterId: $meterId, value: $value, partOf: $partOf);
-    }
-
-    /** @param  array<string, mixed>|null  $detail */
-    private function entry(Machine $machine, EntryKind $kind, CarbonImmutable $at, string $by, ?string $note = null, ?CarbonImmutable $liftedAt = null, ?string $liftedBecause = null, ?int $meterId = null, ?float $value = null, ?int $partOf = null, ?array $detail = null): int
-    {
-        $this->entries[] = [
-            'id' => $this->nextEntry, 'machine_id' => $machine->id, 'kind' => $kind->value, 'happened_at' => $at->utc(), 'written_at' => $at->utc(),
-            'person_id' => $this->people[$by], 'device' => 'demo', 'note' => $note, 'meter_id' => $meterId,
-            'value' => $value, 'typed' => $value === null ? null : (string) $value, 'part_of_id' => $partOf, 'detail' => $detail === null ? null : json_encode($detail, JSON_THROW_ON_ERROR),
-        ];
-        $id = $this->nextEntry++;
-        if ($liftedAt !== null) {
-            $this->entry($machine, EntryKind::Lifted, $liftedAt, 'tamsin', $liftedBecause);
-        }
-
-        return $id;
     }
 }

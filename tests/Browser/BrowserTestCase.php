@@ -72,9 +72,13 @@ abstract class BrowserTestCase extends TestCase
     {
         $name = 'Duck'.bin2hex(random_bytes(3));
         $day = ServedClock::now('-2 days')->format('Y-m-d');
+        $deck = $class === 'rider_mower' ? ['spots' => ['deck']] : ['new_spots' => [['name' => 'Deck underside', 'kind' => 'plain', 'subject' => 'cutting']]];
         $answer = self::$keeper?->ask('POST', '/machines', [
             'name' => $name, 'class' => $class, 'place' => 'Test field', 'history' => 'new', 'at' => $day, 'began_on' => '2025-01-01', 'meters' => [['unit' => 'h', 'value' => $value]],
-            'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => '100']], ['task' => 'Deck underside', 'kind' => 'clean', 'every' => ['hours' => '95']]],
+            'rules' => [
+                ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']],
+                ['task' => 'Deck underside', 'kind' => 'clean', 'every' => ['hours' => '95'], ...$deck],
+            ],
         ]);
         self::assertSame(201, $answer['status'] ?? 0, (string) json_encode($answer));
 

@@ -88,7 +88,7 @@ final class LoggingTest extends BrowserTestCase
         $this->browser->see('replaced meter, last read today');
     }
 
-    public function test_what_was_typed_survives_a_reload_and_the_end_of_the_session(): void
+    public function test_what_was_typed_survives_the_end_of_the_session_and_arrives_after_signing_in_again(): void
     {
         $machine = $this->machine();
         $this->signIn();
@@ -98,7 +98,7 @@ final class LoggingTest extends BrowserTestCase
         $this->browser->type('Note', 'Long grass');
         $this->browser->command('Network.clearBrowserCookies', []);
         $this->browser->press('Log 93.3 h');
-        $this->browser->see('what you typed is kept');
+        $this->browser->see('kept on this device');
 
         $this->browser->open("/machines/{$machine['id']}");
         $this->browser->see('Sign-in name');
@@ -106,9 +106,7 @@ final class LoggingTest extends BrowserTestCase
         $this->browser->type('Password', 'coldbrook-rosa');
         $this->browser->press('Sign in');
         $this->browser->see($machine['name']);
-        $this->browser->press('Log hours');
-        self::assertSame(['93.3', 'Long grass'], [$this->browser->value('The meter shows'), $this->browser->value('Note')]);
-        $this->browser->press('Log 93.3 h');
-        $this->browser->see('93.3 h logged.');
+        $this->browser->until(fn (): bool => ($this->entries($machine['id'], 'reading')[0]['note'] ?? '') === 'Long grass', 'what was kept to arrive');
+        self::assertSame('93.3 h', $this->entries($machine['id'], 'reading')[0]['in_words']);
     }
 }

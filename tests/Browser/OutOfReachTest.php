@@ -77,7 +77,8 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->outOfReach();
         $this->browser->type('At rest', '1 3/4');
         $this->browser->type('Pressed, in', '1 3/8');
-        $this->browser->see('the verdict comes when this is sent');
+        $this->browser->see('ACT');
+        $this->browser->see('the yard says the rest when this is sent');
         $this->browser->press('Write it down, next check');
         $this->browser->see('1 note waits to be sent');
         $this->browser->outOfReach(false);
@@ -174,7 +175,7 @@ final class OutOfReachTest extends BrowserTestCase
         $this->signIn('nell');
         $this->browser->onEveryPage(<<<'JS'
             const fetched = window.fetch;
-            window.fetch = async asked => asked.url.endsWith('/walkaround/notes') && (await asked.clone().text()).includes('breaks the yard')
+            window.fetch = async asked => asked.url.endsWith('/api/notes') && (await asked.clone().text()).includes('breaks the yard')
               ? new Response('{"type":"/problems/our-fault","title":"Failed","status":500,"detail":"Something broke here."}', {status: 500, headers: {'Content-Type': 'application/problem+json'}})
               : fetched(asked);
             JS);

@@ -15,6 +15,7 @@ final class SistersTest extends BrowserTestCase
         $this->browser->open("/machines/{$from['id']}/rules/new");
         $this->browser->type('Task', 'Chains');
         $this->browser->choose('What is done', 'adjust');
+        $this->browser->press('Make a new spot of it: Chains');
         $this->browser->type('Hours', '15');
         $this->browser->choose('Last done', 'nobody knows');
         $this->browser->press('Add the rule');
@@ -22,6 +23,8 @@ final class SistersTest extends BrowserTestCase
         $this->browser->open("/machines/{$to['id']}/chart");
         $this->browser->choose('Copy the rulebook of', $from['name']);
         $this->browser->press('Copy it here');
+        $this->browser->see('no chains');
+        $this->browser->press('Add it, and go on');
         $this->browser->until(fn (): bool => str_contains($this->browser->text(), 'every 15 h'), 'the copied rule');
         $this->assertNoComplaints();
     }
@@ -62,7 +65,7 @@ final class SistersTest extends BrowserTestCase
         $name = 'Knot'.bin2hex(random_bytes(2));
         $this->browser->type('Name', $name);
         $this->browser->type('Place', 'House');
-        $this->browser->press("Add {$name} with 9 rules");
+        $this->browser->press("Add {$name} with 13 rules");
         $this->browser->see("{$name} is in the book.");
         $this->browser->see('clean before storage, 15 October to 30 November');
     }

@@ -17,7 +17,7 @@ final class WalkTest extends BrowserTestCase
     {
         $machine = $this->machine();
         for ($number = 12; $number <= 20; $number++) {
-            $this->keeper()->ask('PUT', "/machines/{$machine['id']}/checks/own-{$number}", ['for' => 'machine', 'values' => ['title' => "Step {$number}", 'rounds' => ['daily']]]);
+            $this->keeper()->ask('PUT', "/machines/{$machine['id']}/checks/own-{$number}", ['for' => 'machine', 'values' => ['spot' => 'deck', 'title' => "Step {$number}", 'rounds' => ['daily']]]);
         }
         $this->signIn();
         $this->browser->open("/walkaround/{$machine['id']}");
@@ -152,22 +152,25 @@ final class WalkTest extends BrowserTestCase
         $this->browser->open("/walkaround/{$machine['id']}");
         $this->browser->press('Grease round');
         $this->browser->see('1. Axle pivot');
-        $this->browser->press('4, Spindle, left');
-        $this->browser->see('4. Spindle, left');
+        $this->browser->press('5, Spindle, left');
+        $this->browser->see('5. Spindle, left');
         $this->assertPressesAreLarge();
         $this->browser->press('Strokes, until clean grease shows at the seal more');
         $this->browser->press('4 strokes given, next');
-        $this->browser->see('5. Spindle, right');
-        self::assertTrue($this->browser->offers('4, Spindle, left: greased'));
-        $this->browser->press('3 strokes given, next');
-        $this->browser->press('Not reached');
+        $this->browser->see('6. Spindle, right');
+        self::assertTrue($this->browser->offers('5, Spindle, left: greased'));
+        $this->browser->press('Did not go in');
         $this->browser->see('1. Axle pivot');
-        foreach (['3', '2', '2'] as $strokes) {
-            $this->browser->press("{$strokes} strokes given, next");
+        $this->browser->press('Not reached');
+        foreach (['King pins', 'Front wheel bearings', 'Steering sector'] as $point) {
+            $this->browser->see(". {$point}");
+            $this->browser->press('2 strokes given, next');
         }
         $this->browser->see('All points told');
-        $this->browser->see('5 greased; 1 not reached.');
-        $this->browser->until(fn (): bool => ($this->entries($machine['id'], 'round')[0]['in_words'] ?? '') === 'Grease round: 5 points greased, 14 strokes', 'the round in the book');
+        $this->browser->see('4 of 6 greased. Did not go in: spindle, right.');
+        $this->browser->see('1 not reached.');
+        $this->browser->until(fn (): bool => str_starts_with($this->entries($machine['id'], 'round')[0]['in_words'] ?? '', 'Grease round: 4 points greased, 10 strokes'), 'the round in the book');
+        self::assertSame(['Spindle, right'], array_column($this->walk($machine['id'])['findings'], 'spot_name'), 'what did not go in is a finding');
         $this->browser->open("/machines/{$machine['id']}/grease");
         $this->browser->see('4 strokes 0 days ago');
         $this->browser->see('Nobody has ever recorded grease here.');
@@ -216,9 +219,10 @@ final class WalkTest extends BrowserTestCase
         $this->browser->press('Something else is wrong with it');
         $this->browser->type('In your own words', 'Springs open on bumps.');
         $this->browser->press('Not right, but it can wait');
-        $this->browser->see('Say what it is about.');
+        $this->browser->see('Say where on the machine.');
         self::assertSame('Springs open on bumps.', $this->browser->value('In your own words'));
-        $this->browser->type('The part or place', 'Hood catch');
+        $this->browser->choose('Where', 'Hoses and clamps');
+        $this->browser->type('What it is about, in a few words', 'Hood catch');
         $this->browser->press('Not right, but it can wait');
         $this->browser->see('Hood catch is noted.');
         $this->browser->until(fn (): bool => array_column($this->walk($machine['id'])['findings'], 'title') === ['Hood catch'], 'the finding');
@@ -235,6 +239,9 @@ final class WalkTest extends BrowserTestCase
         $this->browser->see('Say what is looked at.');
         $this->browser->type('What is looked at', 'Grass box');
         $this->browser->type('What is fine', 'Empty, shut');
+        $this->browser->press('Add this check');
+        $this->browser->see('Say which spot of the machine it looks at.');
+        $this->browser->choose('It looks at', 'Deck underside');
         $this->browser->press('Add this check');
         $this->browser->see('Fine: Empty, shut');
         $this->browser->press('Drop it here: Fuel');

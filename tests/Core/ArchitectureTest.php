@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class ArchitectureTest extends TestCase
 {
-    /** Where the web may reckon with what it was told: where things stand on a screen, how a number is written, what a key adds to what is typed. */
-    private const LAYOUT = ['kit/Rail.tsx', 'kit/railLayout.ts', 'kit/format.ts', 'kit/stepping.ts', 'kit/clock.ts', 'kept/store.ts', 'machine/ruleDraft.ts', 'machine/UseStrip.tsx', 'walkaround/WearChart.tsx', 'walkaround/Plate.tsx', 'walkaround/useDigits.ts'];
+    /**
+     * Where the web may reckon with what it was told: where things stand on a screen, how a number is written, what a key adds to what is typed, and what
+     * lies below a ready-made limit where nobody can ask.
+     */
+    private const LAYOUT = ['kit/Rail.tsx', 'kit/railLayout.ts', 'kit/format.ts', 'kit/stepping.ts', 'kit/clock.ts', 'kept/store.ts', 'machine/ruleDraft.ts', 'machine/UseStrip.tsx', 'walkaround/WearChart.tsx', 'walkaround/Plate.tsx', 'walkaround/useDigits.ts', 'walkaround/quickLimit.ts'];
 
     /** Fields of the contract that hold amounts of the trade. */
     private const AMOUNTS = 'most|least|limit|late|early|strokes|value|hours|km|months|at|every|run|volts|remaining|set|shown|rings_at|last|share_used|runs_for';
@@ -28,18 +32,45 @@ final class ArchitectureTest extends TestCase
         self::assertSame([], $outside);
     }
 
-    /** Measure knows nobody and Form only Measure; Reckoner knows everybody and nobody knows Reckoner. */
-    public function test_in_the_core_what_is_read_lies_below_and_the_calculators_above_all_else(): void
+    /** A room's folders, from the bottom up, as design.md has them: each knows only those before it. */
+    private const ROOMS = [
+        'core' => ['Measure', 'Form', 'Meter', 'Machine', 'LogLine', 'Schedule', 'Procedure', 'Inspect', 'Grease', 'Forecast', 'Chart', 'Starter', 'Reckoner'],
+        'app' => ['Contract', 'People', 'Machines', 'Notes', 'Logbook', 'Rulebook', 'Walkaround', 'Yard', 'Calendar', 'Reckoner', 'Providers'],
+    ];
+
+    /** Files in one folder of `app/`, past which it is probably two. */
+    private const MOST_FILES = 20;
+
+    #[TestWith(['core'])]
+    #[TestWith(['app'])]
+    public function test_arrows_between_the_folders_of_a_room_run_one_way(string $room): void
     {
-        $known = [];
-        foreach (self::files('core', 'php') as $file) {
-            preg_match('~core/(\w+)/~', $file, $folder);
-            preg_match_all('/^use Core\\\\(\w+)\\\\/m', (string) file_get_contents($file), $used);
-            $known[$folder[1]] = array_unique([...$known[$folder[1]] ?? [], ...array_diff($used[1], [$folder[1]])]);
+        $upwards = [];
+        foreach (self::arrows($room) as $from => $known) {
+            self::assertContains($from, self::ROOMS[$room], "nobody has said where {$from} stands");
+            foreach ($known as $to => $file) {
+                if (array_search($to, self::ROOMS[$room], true) > array_search($from, self::ROOMS[$room], true)) {
+                    $upwards[] = "{$from} knows {$to} in {$file}";
+                }
+            }
         }
 
-        self::assertSame([[], ['Measure']], [array_values($known['Measure']), array_values($known['Form'])]);
-        self::assertSame([], array_keys(array_filter($known, fn (array $used): bool => in_array('Reckoner', $used, true))));
+        self::assertSame([], $upwards);
+    }
+
+    /** Whoever is read first knows no more than he must. */
+    public function test_in_the_core_what_is_read_lies_below_all_else(): void
+    {
+        $arrows = self::arrows('core');
+
+        self::assertSame([[], ['Measure']], [array_keys($arrows['Measure'] ?? []), array_keys($arrows['Form'] ?? [])]);
+    }
+
+    public function test_no_folder_of_the_application_is_a_heap(): void
+    {
+        $counts = array_count_values(array_map(dirname(...), self::files('app', 'php')));
+
+        self::assertSame([], array_filter($counts, fn (int $count): bool => $count > self::MOST_FILES));
     }
 
     public function test_the_web_has_no_rule_of_the_trade(): void
@@ -125,6 +156,22 @@ final class ArchitectureTest extends TestCase
         preg_match_all("~{$read}\s*{$sign}\s*[\w(]|[\w)]\s*{$sign}\s*{$read}|{$amount}\s*{$sign}\s*[\w(]|(?<!=)[\w)]\s+{$sign}\s+{$amount}|\b(?:25\.4|0\.0254|1\.609\d*|0\.946\d*|3\.785\d*|4\.546\d*|4\.448\d*|6\.894\d*|1\.3558\d*|0\.4536?)\b~", $code, $found);
 
         return $found[0];
+    }
+
+    /** @return array<string, array<string, string>> by folder, each that it knows with a file in which it does */
+    private static function arrows(string $room): array
+    {
+        $arrows = [];
+        $name = ucfirst($room);
+        foreach (self::files($room, 'php') as $file) {
+            preg_match("~{$room}/(\\w+)/~", $file, $folder);
+            preg_match_all("/\\b{$name}\\\\(\\w+)\\\\/", (string) file_get_contents($file), $used);
+            foreach (array_diff(array_unique($used[1]), [$folder[1]]) as $other) {
+                $arrows[$folder[1]][$other] = basename($file);
+            }
+        }
+
+        return $arrows;
     }
 
     /** @return list<string> */

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Calendar\CalendarFeed;
+use App\Machines\GreasePoint;
+use App\Machines\Spot;
 use App\People\Person;
 use App\People\Role;
-use App\Walkaround\GreasePoint;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Who is let in, by what, and for how long. */
@@ -124,16 +126,19 @@ final class AccessTest extends TestCase
     public function test_a_token_does_what_it_was_made_for_and_ends(): void
     {
         $machine = $this->machine();
-        $rule = $this->ruleId($machine);
+        $task = $this->taskId($machine);
         $tokens = [];
         foreach ([['read'], ['log'], ['read', 'log', 'service']] as $abilities) {
             $tokens[implode('+', $abilities)] = $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => $abilities, 'days' => 30])->assertCreated()->json('token');
         }
         $try = fn (string $token, string $method, string $path, array $body = []): int => $this->by($token)->json($method, "/api{$path}", $body)->getStatusCode();
+        $tell = function (string $token, string $kind, array $given) use ($machine): string {
+            $note = ['id' => (string) Str::uuid(), 'kind' => $kind, 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, ...$given];
+
+            return $this->by($token)->postJson('/api/notes', ['notes' => [$note]])->json('results.0.status') ?? 'turned away';
+        };
         foreach ([
             ['GET', '/machines', [], [200, 403, 200]],
-            ['POST', "/machines/{$machine}/readings", ['value' => '12'], [403, 201, 201]],
-            ['POST', "/machines/{$machine}/services", ['hours' => '12', 'rule_ids' => [$rule]], [403, 403, 201]],
             ['PATCH', "/machines/{$machine}", ['place' => 'X'], [403, 403, 403]],
             ['GET', '/people', [], [403, 403, 403]],
             ['GET', '/tokens', [], [403, 403, 403]],
@@ -143,6 +148,8 @@ final class AccessTest extends TestCase
         ] as [$method, $path, $body, $expected]) {
             self::assertSame($expected, array_map(fn (string $token): int => $try($token, $method, $path, $body), array_values($tokens)), "{$method} {$path}");
         }
+        self::assertSame(['turned away', 'written', 'written'], array_map(fn (string $token): string => $tell($token, 'reading', ['value' => '12']), array_values($tokens)));
+        self::assertSame(['turned away', 'refused', 'written'], array_map(fn (string $token): string => $tell($token, 'service', ['hours' => '12', 'tasks' => [$task]]), array_values($tokens)));
         $this->by($tokens['read'])->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'a good password'])->assertOk();
         $this->travel(31)->days();
         self::assertSame(401, $try($tokens['read'], 'GET', '/machines'));
@@ -160,21 +167,21 @@ final class AccessTest extends TestCase
 
         $machine = $this->machine();
         $this->as(Role::Mechanic);
-        $service = fn () => $this->postJson("/api/machines/{$machine}/services", ['hours' => '5', 'rule_ids' => [$this->ruleId($machine)]], ['Idempotency-Key' => 'K']);
-        $service()->assertCreated();
-        $this->postJson("/api/machines/{$machine}/readings", ['value' => '6'], ['Idempotency-Key' => 'k2'])->assertCreated();
-        $this->postJson("/api/machines/{$machine}/readings", ['value' => '7'], ['Idempotency-Key' => 'K2'])->assertCreated()->assertHeaderMissing('Idempotent-Replay');
-        $this->person(Role::Mechanic)->update(['role' => Role::Operator]);
+        $note = ['id' => (string) Str::uuid(), 'kind' => 'remark', 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, 'note' => 'Parked by the barn'];
+        $tell = fn (string $key) => $this->postJson('/api/notes', ['notes' => [$note]], ['Idempotency-Key' => $key]);
+        $tell('k2')->assertOk();
+        $tell('K2')->assertOk()->assertHeaderMissing('Idempotent-Replay');
+        $this->person(Role::Mechanic)->update(['role' => Role::Reader]);
         $this->as($this->person(Role::Mechanic)->refresh());
-        $service()->assertForbidden();
+        $tell('k2')->assertForbidden();
     }
 
     public function test_an_operator_lifts_no_stand_down_by_striking_or_by_saying_otherwise_of_something_else(): void
     {
         $machine = $this->machine();
         $this->as(Role::Operator);
-        $note = fn (string $subject, array $more, string $round = 'daily'): array => ['id' => (string) \Illuminate\Support\Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, 'subject' => $subject, 'round' => ['kind' => $round, 'started_at' => '2026-05-14T08:50:00Z'], ...$more];
-        $send = fn (array $look): array => $this->postJson('/api/walkaround/notes', ['notes' => [$look]])->assertOk()->json('results.0');
+        $note = fn (string $subject, array $more, string $round = 'daily'): array => ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, 'check' => $subject, 'round' => ['kind' => $round, 'started_at' => '2026-05-14T08:50:00Z'], ...$more];
+        $send = fn (array $look): array => $this->postJson('/api/notes', ['notes' => [$look]])->assertOk()->json('results.0');
         $found = $note('seat_switch', ['said' => 'not_fine', 'verdict' => 'stand_down']);
         self::assertSame('written', $send($found)['status']);
         $standsDown = fn (): bool => $this->sheet($machine)['line']['stood_down'] !== null;
@@ -182,14 +189,14 @@ final class AccessTest extends TestCase
 
         foreach (['round' => 'This stood the machine down. Only a keeper or mechanic lifts that.', 'stood_down' => 'Your role does not allow this. Ask a keeper.'] as $kind => $says) {
             $entry = $this->getJson("/api/machines/{$machine}/entries?kind={$kind}")->json('data.0.id');
-            $this->postJson("/api/entries/{$entry}/strike", ['because' => 'slip'])->assertForbidden()->assertJsonPath('detail', $says);
+            $this->tellOf($entry, 'strike', ['because' => 'slip'])->assertForbidden()->assertJsonPath('detail', $says);
         }
         foreach ([$note('leaks', ['said' => 'fine', 'replaces' => $found['id']]), $note('seat_switch', ['said' => 'fine', 'replaces' => strtoupper($found['id'])], 'weekly')] as $otherwise) {
             self::assertSame(['refused', ['Only what you said of the same thing in the same round can be said otherwise.']], [($result = $send($otherwise))['status'], $result['problem']['errors']['replaces'] ?? null]);
         }
         self::assertTrue($standsDown());
         $stood = $this->getJson("/api/machines/{$machine}/entries?kind=round")->json('data.0.id');
-        $this->as(Role::Mechanic)->postJson("/api/entries/{$stood}/strike", ['because' => 'tried again, it works'])->assertOk();
+        $this->as(Role::Mechanic)->tellOf($stood, 'strike', ['because' => 'tried again, it works'])->assertCreated();
         self::assertFalse($standsDown());
     }
 
@@ -198,23 +205,23 @@ final class AccessTest extends TestCase
         $machine = $this->machine();
         $was = $this->person(Role::Mechanic);
         $this->as($was);
-        $service = $this->postJson("/api/machines/{$machine}/services", ['hours' => '5', 'rule_ids' => [$this->ruleId($machine)]])->assertCreated()->json('entry.id');
+        $service = $this->tell($machine, 'service', ['hours' => '5', 'tasks' => [$this->taskId($machine)]])->assertCreated()->json('entry.id');
         $reading = $this->log($machine, '6')->json('entry.id');
         $was->update(['role' => Role::Operator, 'may_use_all_machines' => false]);
         $this->as($was->refresh());
 
-        foreach ([[$service, ['hours' => '6', 'rule_ids' => [$this->ruleId($machine)]]], [$reading, ['value' => '7']]] as [$entry, $correct]) {
-            $this->postJson("/api/entries/{$entry}/correction", ['because' => 'x', ...$correct])->assertForbidden();
-            $this->postJson("/api/entries/{$entry}/strike", ['because' => 'x'])->assertForbidden();
+        foreach ([[$service, ['hours' => '6', 'tasks' => [$this->taskId($machine)]]], [$reading, ['value' => '7']]] as [$entry, $correct]) {
+            $this->tellOf($entry, 'correction', ['because' => 'x', ...$correct])->assertForbidden();
+            $this->tellOf($entry, 'strike', ['because' => 'x'])->assertForbidden();
         }
-        $was->machines()->sync([$machine]);
-        $this->as($was->refresh())->postJson("/api/entries/{$reading}/correction", ['because' => 'x', 'value' => '7'])->assertCreated();
-        $this->postJson("/api/entries/{$service}/strike", ['because' => 'x'])->assertForbidden();
+        $was->mayUseOnly([$machine]);
+        $this->as($was->refresh())->tellOf($reading, 'correction', ['because' => 'x', 'value' => '7'])->assertCreated();
+        $this->tellOf($service, 'strike', ['because' => 'x'])->assertForbidden();
     }
 
     public function test_a_calendar_address_tells_no_more_than_its_owner_may_see_now(): void
     {
-        $this->machine(['rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['months' => 1]]]]);
+        $this->machine(['rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['months' => 1]]]]);
         $keeper = $this->person(Role::Keeper);
         $path = $this->postJson('/api/calendar-feeds', ['whole_yard' => 1, 'remind_days' => 2])->assertCreated()->assertJsonPath('whole_yard', true)->json('path');
         self::assertStringContainsString('Heron', (string) $this->get($path)->getContent());
@@ -225,9 +232,9 @@ final class AccessTest extends TestCase
     public function test_grease_points_given_as_text_are_kept_and_shown_as_numbers(): void
     {
         $machine = $this->machine();
-        $point = GreasePoint::query()->where('machine_id', $machine)->firstOrFail();
-        $shown = $this->patchJson("/api/grease-points/{$point->id}", ['strokes' => '7', 'most' => '400', 'x' => 8.0], ['If-Match' => '"1"'])->assertOk();
-        self::assertSame([7, 400, 8], [$shown->json('strokes'), $shown->json('most'), $shown->json('x')]);
+        $point = GreasePoint::query()->whereIn('spot_id', Spot::query()->where('machine_id', $machine)->select('id'))->firstOrFail();
+        $shown = $this->patchJson("/api/spots/{$point->spot_id}", ['x' => 8.0, 'grease' => ['strokes' => '7', 'most' => '400']], ['If-Match' => '"1"'])->assertOk();
+        self::assertSame([7, 400, 8], [$shown->json('grease.strokes'), $shown->json('grease.most'), $shown->json('x')]);
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Logbook\Entry;
 use App\People\Role;
 use Core\Reckoner\Catalogue;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class BadInputTest extends TestCase
@@ -18,7 +19,7 @@ final class BadInputTest extends TestCase
         $machine = $this->machine();
         $before = Entry::query()->count();
 
-        $this->postJson("/api/machines/{$machine}/readings", ['value' => $value])->assertUnprocessable()->assertJsonPath('errors.value.0', $message);
+        $this->tell($machine, 'reading', ['value' => $value])->assertUnprocessable()->assertJsonPath('errors.value.0', $message);
         self::assertSame($before, Entry::query()->count());
     }
 
@@ -55,10 +56,10 @@ final class BadInputTest extends TestCase
         yield 'no such class' => [['class' => 'submarine'], 'class', 'That is not one of the choices.'];
         yield 'a meter without a reading' => [['meters' => [['unit' => 'h']]], 'meters.0.value', 'What does the meter show now?'];
         yield 'a meter of its own kind' => [['meters' => [['unit' => 'furlong', 'value' => 1]]], 'meters.0.unit', 'That is not one of the choices.'];
-        yield 'a rule that never comes' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => []]]], 'rules.0.every', 'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.'];
-        yield 'an interval of nothing' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => '0']]]], 'rules.0.every.hours', 'The hours must be above zero.'];
-        yield 'a window beyond the interval' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 9], 'early' => 4]]], 'rules.0.early', 'From 0 to 1.'];
-        yield 'a beginning nobody knows' => [['history' => 'unknown', 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 9], 'counts_from' => 'beginning']]], 'rules.0.counts_from', 'Nobody knows this machine\'s beginning. Say when it was last done, or leave it unknown.'];
+        yield 'a rule that never comes' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => []]]], 'rules.0.every', 'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.'];
+        yield 'an interval of nothing' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '0']]]], 'rules.0.every.hours', 'The hours must be above zero.'];
+        yield 'a window beyond the interval' => [['rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 9], 'early' => 4]]], 'rules.0.early', 'From 0 to 1.'];
+        yield 'a beginning nobody knows' => [['history' => 'unknown', 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 9], 'counts_from' => 'beginning']]], 'rules.0.counts_from', 'Nobody knows this machine\'s beginning. Say when it was last done, or leave it unknown.'];
         yield 'no such day' => [['began_on' => '2026-02-30'], 'began_on', 'A day is written like 2026-05-14.'];
         yield 'a day to come' => [['at' => '2027-01-01'], 'at', 'That day has not come yet.'];
     }
@@ -70,34 +71,36 @@ final class BadInputTest extends TestCase
         $this->getJson('/api/unknown/place')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json');
         $this->getJson('/api/machines?cursor=%00rubbish')->assertUnprocessable();
         $this->getJson('/api/machines?limit=100000')->assertUnprocessable();
-        $broken = $this->call('POST', "/api/machines/{$machine}/readings", server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: '{"value": ');
+        $broken = $this->call('POST', '/api/notes', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: '{"value": ');
         self::assertSame(400, $broken->getStatusCode());
         self::assertStringNotContainsString('.php', (string) $broken->getContent());
-        $this->log($machine, '1', ['at' => 'last tuesday'])->assertJsonPath('errors.at.0', 'A day is written like 2026-05-14.');
+        $this->log($machine, '1', ['at' => 'last tuesday'])->assertJsonPath('errors.on.0', 'A day is written like 2026-05-14.');
         $this->log($machine, '1', ['meter' => 'distance'])->assertJsonPath('errors.value.0', 'Heron has no odometer.');
-        $this->postJson("/api/machines/{$machine}/services", ['hours' => '5', 'rule_ids' => []])->assertJsonPath('errors.rule_ids.0', 'Choose what was done.');
+        $this->tell($machine, 'service', ['hours' => '5', 'tasks' => []])->assertJsonPath('errors.tasks.0', 'Choose what was done.');
     }
 
     public function test_the_same_key_twice_writes_once_and_gets_the_same_answer(): void
     {
         $machine = $this->machine();
-        $send = fn (string $value, string $key) => $this->postJson("/api/machines/{$machine}/readings", ['value' => $value], ['Idempotency-Key' => $key]);
-        $first = $send('5', 'k-1')->assertCreated();
+        $note = ['id' => (string) Str::uuid(), 'kind' => 'reading', 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine];
+        $send = fn (string $value, string $key) => $this->postJson('/api/notes', ['notes' => [[...$note, 'value' => $value]]], ['Idempotency-Key' => $key]);
+        $first = $send('5', 'k-1')->assertOk();
         $before = Entry::query()->count();
 
-        $again = $send('5', 'k-1')->assertCreated()->assertHeader('Idempotent-Replay', 'true');
+        $again = $send('5', 'k-1')->assertOk()->assertHeader('Idempotent-Replay', 'true');
         self::assertSame($first->json(), $again->json());
         self::assertSame($before, Entry::query()->count());
         $send('6', 'k-1')->assertUnprocessable()->assertJson(['type' => '/problems/key-reused']);
         $send('6', str_repeat('k', 101))->assertStatus(400);
         $this->as(Role::Mechanic);
-        $send('5', 'k-1')->assertCreated()->assertHeaderMissing('Idempotent-Replay');
+        $send('5', 'k-1')->assertOk()->assertHeaderMissing('Idempotent-Replay')->assertJsonPath('results.0.problem.type', '/problems/key-reused');
     }
 
-    public function test_a_refused_request_does_not_use_up_its_key(): void
+    public function test_a_refused_note_does_not_use_up_its_id(): void
     {
         $machine = $this->machine();
-        $send = fn (string $value) => $this->postJson("/api/machines/{$machine}/readings", ['value' => $value], ['Idempotency-Key' => 'k-2']);
+        $id = (string) Str::uuid();
+        $send = fn (string $value) => $this->tell($machine, 'reading', ['id' => $id, 'value' => $value]);
 
         $send('rubbish')->assertUnprocessable();
         $send('9000')->assertStatus(409);

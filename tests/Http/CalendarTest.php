@@ -15,7 +15,7 @@ final class CalendarTest extends TestCase
 {
     public function test_what_falls_due_stands_in_the_calendar_with_an_alarm_and_is_cancelled_when_done(): void
     {
-        $machine = $this->machine(['rules' => [['task' => 'Coolant, all of it; drained', 'kind' => 'replace', 'every' => ['months' => 24]]]]);
+        $machine = $this->machine(['rules' => [['task' => 'Coolant, all of it; drained', 'kind' => 'replace', 'spots' => ['hydrostatic_left'], 'every' => ['months' => 24]]]]);
         $path = $this->feed(wholeYard: true);
         [$event] = $this->events($path);
 
@@ -24,19 +24,19 @@ final class CalendarTest extends TestCase
         self::assertStringContainsString('24 months after 1 May', (string) $event->DESCRIPTION);
         self::assertSame((string) $event->serialize(), (string) $this->events($path)[0]->serialize(), 'fetched again it is the same');
 
-        $service = $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '1'])->assertCreated()->json('entry.id');
+        $service = $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '1'])->assertCreated()->json('entry.id');
         [$done, $next] = $this->events($path);
         self::assertSame([(string) $event->UID, 'CANCELLED', '1'], [(string) $done->UID, (string) $done->STATUS, (string) $done->SEQUENCE]);
         self::assertNull($done->VALARM);
         self::assertSame(['CONFIRMED', '20280514'], [(string) $next->STATUS, (string) $next->DTSTART]);
 
-        $this->postJson("/api/entries/{$service}/strike", ['because' => 'not done at all'])->assertOk();
+        $this->tellOf($service, 'strike', ['because' => 'not done at all'])->assertCreated();
         self::assertSame(['CONFIRMED', 'CANCELLED'], array_map(fn (VEvent $one): string => (string) $one->STATUS, $this->events($path)));
     }
 
     public function test_an_event_keeps_its_identity_when_its_day_moves(): void
     {
-        $machine = $this->machine(['rules' => [['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 24]]]]);
+        $machine = $this->machine(['rules' => [['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['hydrostatic_left'], 'every' => ['months' => 24]]]]);
         $path = $this->feed(wholeYard: true);
         [$before] = $this->events($path);
         $this->patchJson('/api/rules/'.$this->ruleId($machine), ['every' => ['months' => 12]], ['If-Match' => '"1"'])->assertOk();
@@ -47,7 +47,7 @@ final class CalendarTest extends TestCase
 
     public function test_events_that_were_lost_are_told_anew_though_no_fact_has_changed(): void
     {
-        $this->machine(['rules' => [['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 24]]]]);
+        $this->machine(['rules' => [['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['hydrostatic_left'], 'every' => ['months' => 24]]]]);
         $path = $this->feed(wholeYard: true);
         self::assertCount(1, $this->events($path));
         CalendarEvent::query()->delete();
@@ -57,11 +57,11 @@ final class CalendarTest extends TestCase
 
     public function test_a_feed_is_its_person_s_and_ends_with_him(): void
     {
-        $mine = $this->machine(['rules' => [['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 24]]]]);
-        $this->machine(['name' => 'Teal', 'rules' => [['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 24]]]]);
+        $mine = $this->machine(['rules' => [['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['hydrostatic_left'], 'every' => ['months' => 24]]]]);
+        $this->machine(['name' => 'Teal', 'rules' => [['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['hydrostatic_left'], 'every' => ['months' => 24]]]]);
         $operator = $this->person(Role::Operator);
         $operator->update(['may_use_all_machines' => false]);
-        $operator->machines()->sync([$mine]);
+        $operator->mayUseOnly([$mine]);
         $this->as($operator);
 
         $this->postJson('/api/calendar-feeds', ['whole_yard' => true, 'remind_days' => 1])->assertUnprocessable()->assertJsonStructure(['errors' => ['whole_yard']]);

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-use App\Yard\Rule;
+use App\Rulebook\Rule;
 
 /** The column chart: shown, written as a whole, taken along as CSV and pasted back. */
 final class ChartTest extends TestCase
 {
     private const RULES = [
         ['task' => 'Grease', 'kind' => 'lubricate', 'every' => ['hours' => 50]],
-        ['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => 200, 'months' => 12], 'first' => [['hours' => 50]], 'anchor' => 'chart'],
-        ['task' => 'Blades', 'kind' => 'clean', 'windows' => [['name' => 'spring', 'from' => '03-01', 'to' => '04-15']]],
-        ['task' => 'Separator', 'kind' => 'clean', 'condition' => 'water shows'],
+        ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 200, 'months' => 12], 'first' => [['hours' => 50]], 'anchor' => 'chart'],
+        ['task' => 'Blades', 'kind' => 'clean', 'spots' => ['blades'], 'windows' => [['name' => 'spring', 'from' => '03-01', 'to' => '04-15']]],
+        ['task' => 'Separator', 'kind' => 'clean', 'spots' => ['fuel_filter'], 'condition' => 'water shows'],
     ];
 
     public function test_a_rulebook_is_shown_as_columns_with_marks_at_the_crossings(): void
@@ -31,15 +31,15 @@ final class ChartTest extends TestCase
         $machine = $this->machine(['rules' => self::RULES]);
         [$grease, , $blades] = array_column($this->getJson("/api/machines/{$machine}/chart")->json('rows'), 'rule_id');
         $chart = $this->putJson("/api/machines/{$machine}/chart", ['rows' => [
-            ['task' => 'engine OIL', 'kind' => 'replace', 'every' => ['hours' => '100']],
+            ['task' => 'engine OIL', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']],
             ['rule_id' => $grease, 'task' => 'Grease all points', 'kind' => 'lubricate'],
-            ['task' => 'Belt', 'kind' => 'inspect', 'every' => ['hours' => '100'], 'contained_in_row' => 0],
+            ['task' => 'Belt', 'kind' => 'inspect', 'spots' => ['deck_belt'], 'every' => ['hours' => '100']],
         ], 'remove' => [$blades]])->assertOk();
 
         self::assertSame(['Grease all points' => 'every 50 h', 'engine OIL' => 'every 100 h, first at 50 h', 'Belt' => 'every 100 h'], array_column($chart->json('rows'), 'in_words', 'task'));
         self::assertSame('Chart: 1 added, 2 changed, 1 taken out.', $this->getJson("/api/machines/{$machine}/entries?kind=rule_changed")->json('data.0.note'));
 
-        $undone = $this->putJson("/api/machines/{$machine}/chart", ['rows' => [['rule_id' => $blades, 'task' => 'Blades', 'kind' => 'clean']]])->assertOk();
+        $undone = $this->putJson("/api/machines/{$machine}/chart", ['rows' => [['rule_id' => $blades, 'task' => 'Blades', 'kind' => 'clean', 'spots' => ['blades']]]])->assertOk();
         self::assertContains('Blades', array_column($undone->json('rows'), 'task'), 'what was taken out can be put back');
     }
 
@@ -47,16 +47,16 @@ final class ChartTest extends TestCase
     {
         $machine = $this->machine(['rules' => self::RULES]);
         $before = Rule::query()->count();
-        foreach ([['task' => 'Belt', 'kind' => 'inspect'], ['task' => 'Belt', 'kind' => 'dance', 'every' => ['hours' => 5]], ['task' => 'Belt', 'kind' => 'inspect', 'every' => ['hours' => '-5']], ['rule_id' => 999_999, 'task' => 'Belt', 'kind' => 'inspect']] as $bad) {
-            $this->putJson("/api/machines/{$machine}/chart", ['rows' => [['task' => 'Chain', 'kind' => 'adjust', 'every' => ['hours' => 25]], $bad]])->assertUnprocessable();
+        foreach ([['task' => 'Belt', 'kind' => 'inspect', 'spots' => ['deck_belt']], ['task' => 'Belt', 'kind' => 'dance', 'spots' => ['deck_belt'], 'every' => ['hours' => 5]], ['task' => 'Belt', 'kind' => 'inspect', 'spots' => ['deck_belt'], 'every' => ['hours' => '-5']], ['rule_id' => 999_999, 'task' => 'Belt', 'kind' => 'inspect', 'spots' => ['deck_belt']]] as $bad) {
+            $this->putJson("/api/machines/{$machine}/chart", ['rows' => [['task' => 'Chain', 'kind' => 'adjust', 'spots' => ['levers'], 'every' => ['hours' => 25]], $bad]])->assertUnprocessable();
         }
         self::assertSame($before, Rule::query()->count());
     }
 
     public function test_a_mark_that_loosens_the_book_under_warranty_asks_for_the_reason_and_keeps_what_the_book_says(): void
     {
-        $machine = $this->machine(['warranty' => ['until' => '2028-01-01'], 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 100], 'source' => 'book']]]);
-        $row = ['rule_id' => $this->ruleId($machine), 'task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 200]];
+        $machine = $this->machine(['warranty' => ['until' => '2028-01-01'], 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 100], 'source' => 'book']]]);
+        $row = ['rule_id' => $this->ruleId($machine), 'task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 200]];
         $this->putJson("/api/machines/{$machine}/chart", ['rows' => [$row]])->assertUnprocessable()->assertJsonStructure(['errors' => ['rows.0.loosened_because']]);
         $this->putJson("/api/machines/{$machine}/chart", ['rows' => [$row], 'loosened_because' => 'Agreed with the dealer'])->assertOk();
 
@@ -74,7 +74,10 @@ final class ChartTest extends TestCase
         self::assertSame([], $read['questions']);
 
         $teal = $this->machine(['name' => 'Teal', 'rules' => []]);
-        $this->putJson("/api/machines/{$teal}/chart", ['rows' => array_map(fn (array $row): array => array_diff_key($row, ['contained_in' => 1, 'in_words' => 1]), $read['rows'])])->assertOk();
+        $suggested = $this->postJson("/api/machines/{$teal}/spot-suggestions", ['tasks' => array_map(fn (array $row): array => ['words' => $row['task'], 'kind' => $row['kind']], $read['rows'])])->assertOk()->json('suggestions');
+        self::assertSame([true, false, false], array_column($suggested, 'all_points'));
+        $rows = array_map(fn (array $row, array $meant): array => [...array_diff_key($row, ['contained_in' => 1, 'in_words' => 1]), 'spots' => $meant['spots']], $read['rows'], $suggested);
+        $this->putJson("/api/machines/{$teal}/chart", ['rows' => $rows])->assertOk();
         $words = fn (int $machine): array => array_column($this->getJson("/api/machines/{$machine}/chart")->json('rows'), 'in_words', 'task');
         self::assertSame($words($heron), $words($teal));
         self::assertSame($csv->getContent(), $this->get("/api/machines/{$teal}/chart.csv")->getContent());

@@ -13,7 +13,7 @@ final class CheckSheetTest extends WalkTestCase
         $other = $this->machine(['name' => 'Teal']);
         $keys = fn (int $machine): array => array_column($this->getJson("/api/machines/{$machine}/walk")->json('checks'), 'key');
 
-        $this->change($machine, 'own-hopper', ['values' => ['title' => 'Grass hopper', 'place' => 'Behind', 'fine' => 'Empty, shut', 'rounds' => ['daily', 'after_wash'], 'degrees' => [['words' => 'Torn', 'verdict' => 'act']]], 'position' => -1])->assertOk();
+        $this->change($machine, 'own-hopper', ['values' => ['spot' => 'deck', 'title' => 'Grass hopper', 'place' => 'Behind', 'fine' => 'Empty, shut', 'rounds' => ['daily', 'after_wash'], 'degrees' => [['words' => 'Torn', 'verdict' => 'act']]], 'position' => -1])->assertOk();
         $this->change($machine, 'leaks', ['values' => ['place' => 'Under the left drive']])->assertOk();
         $this->change($machine, 'fuel_level', ['dropped' => true])->assertOk();
 
@@ -44,8 +44,8 @@ final class CheckSheetTest extends WalkTestCase
     public function test_a_check_for_part_of_the_year_or_after_another_says_so(): void
     {
         $machine = $this->machine();
-        $this->change($machine, 'own-frost', ['values' => ['title' => 'Frost plugs', 'rounds' => ['daily'], 'window' => ['from' => '10-01', 'to' => '03-31']]])->assertOk();
-        $this->change($machine, 'own-belt', ['values' => ['title' => 'Spare belt', 'rounds' => ['daily'], 'after' => 'deck_belt']])->assertOk();
+        $this->change($machine, 'own-frost', ['values' => ['spot' => 'engine_oil', 'title' => 'Frost plugs', 'rounds' => ['daily'], 'window' => ['from' => '10-01', 'to' => '03-31']]])->assertOk();
+        $this->change($machine, 'own-belt', ['values' => ['spot' => 'deck_belt', 'title' => 'Spare belt', 'rounds' => ['daily'], 'after' => 'deck_belt']])->assertOk();
         $daily = fn (): array => collect($this->getJson("/api/machines/{$machine}/walk")->json('rounds'))->firstWhere('kind', 'daily')['keys'];
 
         self::assertNotContains('own-frost', $daily());
@@ -60,12 +60,14 @@ final class CheckSheetTest extends WalkTestCase
         $this->change($machine, 'belt', ['values' => ['limits' => ['deflection' => 'a little', 'force' => '15 lbf']]])->assertJsonValidationErrors('values.limits.deflection');
         $this->change($machine, 'belt', ['values' => ['limits' => ['deflection' => '1/3 in', 'force' => '15 V']]])->assertJsonValidationErrors('values.limits.force');
         $this->change($machine, 'own-nothing', ['values' => ['how' => 'Look.']])->assertJsonValidationErrors('values.title');
+        $this->change($machine, 'own-nowhere', ['values' => ['title' => 'Hopper', 'rounds' => ['daily']]])->assertJsonValidationErrors('values.spot');
+        $this->change($machine, 'own-nowhere', ['values' => ['title' => 'Hopper', 'rounds' => ['daily'], 'spot' => 'moon']])->assertJsonValidationErrors('values.spot');
         $this->change($machine, 'leaks', ['values' => ['rounds' => []]])->assertJsonValidationErrors('values.rounds');
         $this->change($machine, 'leaks', ['values' => ['degrees' => [['words' => 'Gone', 'verdict' => 'fit']]]])->assertJsonValidationErrors('values.degrees.0.verdict');
         $this->change($machine, 'Leaks!', ['dropped' => true])->assertJsonValidationErrors('key');
-        $this->change($machine, 'own-when', ['values' => ['title' => 'When', 'window' => ['from' => '13-01', 'to' => '03-31']]])->assertJsonValidationErrors('values.window.from');
+        $this->change($machine, 'own-when', ['values' => ['spot' => 'deck', 'title' => 'When', 'window' => ['from' => '13-01', 'to' => '03-31']]])->assertJsonValidationErrors('values.window.from');
 
-        self::assertSame(0, \App\Walkaround\ChangedCheck::query()->count());
+        self::assertSame(0, \App\Machines\ChangedCheck::query()->count());
     }
 
     public function test_grease_points_come_with_the_class_and_ticks_tell_what_is_missed_and_what_got_too_much(): void
@@ -74,10 +76,10 @@ final class CheckSheetTest extends WalkTestCase
         $grease = $this->getJson("/api/machines/{$machine}/grease")->assertOk()->json();
         $point = fn (string $name): array => collect($this->getJson("/api/machines/{$machine}/grease")->json('points'))->firstWhere('name', $name);
         self::assertSame(['unknown', true, 'Nobody has ever recorded grease here.'], [$grease['points'][0]['state'], $grease['points'][0]['due'], $grease['points'][0]['why']]);
-        self::assertSame('Floor plate off', $point('Clutch hub')['job']);
+        self::assertSame('Floor plate off.', $point('Clutch hub')['reach']);
 
         $this->log($machine, '10', ['at' => '2026-05-10T07:00:00Z']);
-        $tick = fn (string $name, int $strokes, array $more = []): array => $this->note($machine, 'grease', ['point_id' => $point($name)['id'], 'strokes' => $strokes, 'round' => ['kind' => 'grease', 'started_at' => '2026-05-14T07:00:00Z'], ...$more]);
+        $tick = fn (string $name, int $strokes, array $more = []): array => $this->note($machine, 'grease', ['spot' => $point($name)['key'], 'strokes' => $strokes, 'round' => ['kind' => 'grease', 'started_at' => '2026-05-14T07:00:00Z'], ...$more]);
         $this->send([$tick('Axle pivot', 6), $first = $tick('Clutch hub', 3), $tick('Clutch hub', 1, ['replaces' => $first['id'], 'at' => '2026-05-14T08:01:00Z'])]);
         self::assertSame(['fresh', false], [$point('Axle pivot')['state'], $point('Axle pivot')['due']]);
         self::assertFalse($point('Clutch hub')['over_greased']);
@@ -95,27 +97,32 @@ final class CheckSheetTest extends WalkTestCase
 
         $this->forgetRequest();
         $grease = $this->getJson("/api/machines/{$machine}/grease")->json();
+        $strokes = array_sum(array_column(array_column($grease['points'], 'grease'), 'strokes'));
         self::assertSame(['Shed gun', '0.85 g'], [$grease['gun'], $grease['gram_a_stroke']]);
-        self::assertSame(array_sum(array_column($grease['points'], 'strokes')).' strokes, '.round(array_sum(array_column($grease['points'], 'strokes')) * 0.85, 1).' g, one cartridge', $grease['round_need']);
+        self::assertSame($strokes.' strokes, '.round($strokes * 0.85, 1).' g, one cartridge', $grease['round_need']);
     }
 
-    public function test_the_keeper_adds_changes_and_takes_out_grease_points(): void
+    public function test_the_keeper_adds_changes_and_takes_out_grease_points_and_other_spots(): void
     {
         $machine = $this->machine();
-        $point = ['name' => 'Hidden nipple', 'place' => 'Behind the floor plate', 'strokes' => 2, 'most' => 4, 'every' => ['hours' => '25'], 'end_sign' => 'strokes', 'x' => 40, 'y' => 60];
-        $added = $this->postJson("/api/machines/{$machine}/grease-points", $point)->assertCreated();
-        $this->patchJson('/api/grease-points/'.$added->json('id'), ['strokes' => 3], ['If-Match' => '"1"'])->assertOk()->assertJsonPath('strokes', 3);
-        $this->patchJson('/api/grease-points/'.$added->json('id'), ['strokes' => 5], ['If-Match' => '"1"'])->assertStatus(412);
-        $this->postJson("/api/machines/{$machine}/grease-points", [...$point, 'most' => 1])->assertJsonValidationErrors('most');
-        $this->postJson("/api/machines/{$machine}/grease-points", [...$point, 'every' => []])->assertJsonValidationErrors('every');
-        $this->postJson("/api/machines/{$machine}/grease-points", [...$point, 'x' => 140])->assertJsonValidationErrors('x');
-        $this->postJson("/api/machines/{$machine}/usual-grease-points")->assertConflict();
+        $point = ['name' => 'Hidden nipple', 'kind' => 'grease_point', 'place' => 'Behind the floor plate', 'x' => 40, 'y' => 60, 'grease' => ['strokes' => 2, 'most' => 4, 'end_sign' => 'strokes']];
+        $added = $this->postJson("/api/machines/{$machine}/spots", $point)->assertCreated()->assertJsonPath('key', 'hidden_nipple');
+        $this->patchJson('/api/spots/'.$added->json('id'), ['trick' => 'Turn the wheel right'], ['If-Match' => '"1"'])->assertOk()->assertJsonPath('trick', 'Turn the wheel right');
+        $this->patchJson('/api/spots/'.$added->json('id'), ['grease' => ['strokes' => 3]], ['If-Match' => '"2"'])->assertOk()->assertJsonPath('grease.strokes', 3);
+        $this->patchJson('/api/spots/'.$added->json('id'), ['grease' => ['strokes' => 5]], ['If-Match' => '"2"'])->assertStatus(412);
+        $this->postJson("/api/machines/{$machine}/spots", [...$point, 'grease' => ['strokes' => 5, 'most' => 1]])->assertJsonValidationErrors('grease.most');
+        $this->postJson("/api/machines/{$machine}/spots", [...$point, 'x' => 140])->assertJsonValidationErrors('x');
+        $drain = $this->postJson("/api/machines/{$machine}/spots", ['name' => 'Second drain', 'kind' => 'opening', 'role' => 'drain', 'parent' => 'engine_oil'])->assertCreated();
+        self::assertSame(['engine_oil', 'drain'], [$drain->json('parent'), $drain->json('role')]);
 
         foreach ($this->getJson("/api/machines/{$machine}/grease")->json('points') as $present) {
-            $this->patchJson("/api/grease-points/{$present['id']}", ['retired' => true], ['If-Match' => "\"{$present['version']}\""])->assertOk();
+            $this->patchJson("/api/spots/{$present['id']}", ['retired' => true], ['If-Match' => "\"{$present['version']}\""])->assertOk();
         }
         self::assertSame([], $this->getJson("/api/machines/{$machine}/grease")->json('points'));
-        self::assertNotEmpty($this->postJson("/api/machines/{$machine}/usual-grease-points")->assertCreated()->json('points'));
+        $keys = array_column($this->postJson("/api/machines/{$machine}/usual-spots")->assertOk()->json('spots'), 'key');
+        self::assertContains('caster_left', $keys);
+        self::assertSame(count($keys), count(array_unique($keys)), 'a key stays one spot');
+        self::assertNotEmpty($this->getJson("/api/machines/{$machine}/grease")->json('points'));
     }
 
     /** @param  array<string, mixed>  $given */

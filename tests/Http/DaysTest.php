@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Machines\Machine;
+use App\Machines\Yard;
 use App\People\Person;
-use App\Yard\Machine;
-use App\Yard\Yard;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -30,6 +30,7 @@ final class DaysTest extends TestCase
             $sheet = $this->sheet($line['id']);
             self::assertSame($line, $sheet['line'], "{$line['name']} stands on the yard as on its own sheet");
             $this->assertNoStakeIsLost($sheet);
+            $this->assertOneFactCountsEverywhere($sheet);
             $this->forgetRequest();
         }
         $kept = array_map(fn (string $table): array => DB::table($table)->orderByRaw('1')->get()->all(), self::KEPT);
@@ -43,6 +44,49 @@ final class DaysTest extends TestCase
         foreach (Days::all() as $name => $moment) {
             yield "{$name}, {$moment}" => [$moment];
         }
+    }
+
+    /**
+     * No place tells another state of a spot: the rows of the machine's page, its chart, its grease page, what is open on it, its line in the yard, and
+     * the calendar.
+     *
+     * @param  array<string, mixed>  $sheet
+     */
+    private function assertOneFactCountsEverywhere(array $sheet): void
+    {
+        $name = $sheet['name'];
+        $walk = $this->getJson("/api/machines/{$sheet['id']}/walk")->assertOk()->json();
+        $rules = array_column($sheet['rules'], null, 'id');
+        $isAt = fn (array $rule, string $spot): bool => in_array($spot, array_column($rule['spots'], 'key'), true)
+            || ($rule['all_points'] && in_array([$spot, $rule['id']], array_map(fn (array $point): array => [$point['key'], $point['rule_id']], $walk['grease']['points']), true));
+        foreach ($walk['findings'] as $finding) {
+            foreach (array_filter($rules, fn (array $rule): bool => $isAt($rule, $finding['spot'])) as $rule) {
+                self::assertContains($finding['check'], array_column($rule['findings'], 'check'), "{$name}: {$rule['task']} tells of {$finding['title']}");
+                self::assertGreaterThanOrEqual(self::hardness($finding['verdict']), self::hardness($rule['told']), "{$name}: {$rule['task']} is told as hard as {$finding['title']}");
+            }
+        }
+        foreach ($rules as $rule) {
+            self::assertSame([], array_diff(array_column($rule['findings'], 'check'), array_column($walk['findings'], 'check')), "{$name}: {$rule['task']} tells of nothing that the walk knows nothing of");
+            self::assertGreaterThanOrEqual(self::hardness($rule['standing']['state']), self::hardness($rule['told']), "{$name}: {$rule['task']}");
+            $points = array_filter($walk['grease']['points'], fn (array $point): bool => $point['rule_id'] === $rule['id']);
+            if ($points !== []) {
+                $hardest = max(array_map(fn (array $point): int => self::hardness($point['state']), $points));
+                self::assertSame($hardest, self::hardness($rule['standing']['state']), "{$name}: {$rule['task']} is {$rule['standing']['state']}: {$rule['standing']['why']} Points: ".implode(', ', array_map(fn (array $point): string => "{$point['name']} {$point['state']}", $points)));
+            }
+        }
+        $chart = array_column($this->getJson("/api/machines/{$sheet['id']}/chart")->assertOk()->json('rows'), 'in_words', 'rule_id');
+        self::assertEquals($chart, array_intersect_key(array_column($sheet['rules'], 'in_words', 'id'), $chart), "{$name}: the chart reads as the rows");
+        if ($sheet['line']['stood_down'] === null) {
+            $states = array_column(array_column($sheet['rules'], 'standing'), 'state');
+            $pressing = array_intersect(['past', 'due', 'nearing'], $states);
+            self::assertSame($pressing === [] ? in_array('unknown', $states, true) ? 'unknown' : 'fresh' : reset($pressing), $sheet['line']['state'], "{$name}: its line tells the hardest of its rows");
+        }
+    }
+
+    /** How hard a state or a verdict is, as a row tells the harder of the two. */
+    private static function hardness(string $told): int
+    {
+        return (int) array_search($told, ['fresh', 'unknown', 'watch', 'nearing', 'act', 'due', 'past', 'stand_down'], true);
     }
 
     /**

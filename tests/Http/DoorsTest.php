@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Machines\Spot;
+use App\Notes\NoteKinds;
 use App\People\Person;
 use App\People\Role;
 use App\Providers\AppServiceProvider;
-use App\Walkaround\GreasePoint;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\Route;
 
@@ -27,21 +28,19 @@ final class DoorsTest extends TestCase
     /** Every operation of the contract, and who is let in. */
     private const WHO = [
         'GET /openapi.yaml' => self::STRANGER, 'GET /docs' => self::STRANGER, 'GET /session' => self::STRANGER, 'POST /session' => self::STRANGER, 'POST /first-keeper' => self::STRANGER,
-        'GET /pulse' => self::ALL, 'DELETE /session' => self::ALL, 'PUT /password' => self::ALL, 'GET /tokens' => self::ALL, 'POST /tokens' => self::ALL, 'DELETE /tokens/{token}' => self::ALL, 'POST /reckon/{name}' => self::ALL,
+        'GET /pulse' => self::ALL, 'DELETE /session' => self::ALL, 'PUT /password' => self::ALL, 'GET /tokens' => self::ALL, 'POST /tokens' => self::ALL, 'DELETE /tokens/{token}' => self::ALL, 'POST /reckon/{name}' => self::ALL, 'POST /reckon/{name}/typing' => self::ALL,
         'GET /calendar/{token}.ics' => self::STRANGER, 'GET /calendar-feeds' => self::ALL, 'POST /calendar-feeds' => self::ALL, 'DELETE /calendar-feeds/{feed}' => self::ALL,
         'GET /machines/{machine}/use' => self::ALL, 'GET /machines/{machine}/chart' => self::ALL, 'GET /machines/{machine}/chart.csv' => self::ALL, 'GET /rules/{rule}/consequences' => self::ALL,
         'GET /shared-rulebooks' => self::KEEPER, 'PUT /machines/{machine}/chart' => self::KEEPER, 'POST /machines/{machine}/rulebook-copy' => self::KEEPER,
         'POST /machines/{machine}/shared-rulebook' => self::KEEPER, 'PUT /machines/{machine}/shared-rulebook' => self::KEEPER, 'DELETE /machines/{machine}/shared-rulebook' => self::KEEPER,
-        'POST /machines/{machine}/skips' => self::SERVICE, 'POST /machines/{machine}/calls' => self::WRITE, 'POST /machines/{machine}/reminders' => self::SERVICE,
         'GET /people' => self::KEEPER, 'POST /people' => self::KEEPER, 'PATCH /people/{person}' => self::KEEPER,
         'GET /yard' => self::ALL, 'GET /machines' => self::ALL, 'GET /machines/{machine}' => self::ALL, 'GET /machines/{machine}/entries' => self::ALL, 'GET /entries' => self::ALL,
         'PATCH /yard' => self::KEEPER, 'GET /starter-rulebooks' => self::KEEPER, 'POST /machines' => self::KEEPER, 'PATCH /machines/{machine}' => self::KEEPER, 'POST /machines/{machine}/rules' => self::KEEPER, 'PATCH /rules/{rule}' => self::KEEPER,
-        'POST /machines/{machine}/readings' => self::WRITE, 'POST /machines/{machine}/stand-downs' => self::WRITE, 'POST /log-line' => self::WRITE, 'POST /log-line/preview' => self::WRITE,
-        'POST /machines/{machine}/services' => self::SERVICE, 'POST /machines/{machine}/meters' => self::SERVICE, 'POST /machines/{machine}/lifts' => self::SERVICE,
-        'GET /walkaround' => self::ALL, 'GET /walkaround/morning' => self::ALL, 'GET /machines/{machine}/walk' => self::ALL, 'GET /machines/{machine}/findings/{subject}' => self::ALL, 'GET /machines/{machine}/trends' => self::ALL,
-        'GET /machines/{machine}/grease' => self::ALL, 'GET /photos/{photo}' => self::ALL, 'POST /walkaround/notes' => self::WRITE, 'POST /machines/{machine}/photos' => self::WRITE, 'POST /machines/{machine}/checks/{check}/verdict' => self::WRITE,
-        'PUT /machines/{machine}/checks/{check}' => self::KEEPER, 'DELETE /machines/{machine}/checks/{check}' => self::KEEPER, 'POST /machines/{machine}/grease-points' => self::KEEPER, 'POST /machines/{machine}/usual-grease-points' => self::KEEPER, 'PATCH /grease-points/{point}' => self::KEEPER,
-        'POST /entries/{entry}/strike' => self::SERVICE, 'POST /entries/{entry}/correction' => self::SERVICE,
+        'POST /notes' => self::WRITE, 'POST /log-line/preview' => self::WRITE,
+        'GET /walkaround' => self::ALL, 'GET /walkaround/morning' => self::ALL, 'GET /machines/{machine}/walk' => self::ALL, 'GET /machines/{machine}/spots' => self::ALL, 'GET /machines/{machine}/findings/{check}' => self::ALL, 'GET /machines/{machine}/trends' => self::ALL,
+        'GET /machines/{machine}/grease' => self::ALL, 'GET /photos/{photo}' => self::ALL, 'POST /machines/{machine}/photos' => self::WRITE, 'POST /machines/{machine}/checks/{check}/verdict' => self::WRITE,
+        'PUT /machines/{machine}/checks/{check}' => self::KEEPER, 'DELETE /machines/{machine}/checks/{check}' => self::KEEPER,
+        'POST /machines/{machine}/spots' => self::KEEPER, 'POST /machines/{machine}/usual-spots' => self::KEEPER, 'POST /machines/{machine}/spot-suggestions' => self::KEEPER, 'PATCH /spots/{spot}' => self::KEEPER,
     ];
 
     public function test_contract_and_routes_name_the_same_operations_and_each_is_decided_here(): void
@@ -57,11 +56,10 @@ final class DoorsTest extends TestCase
     public function test_strangers_and_lesser_roles_are_turned_away_from_every_route(): void
     {
         $machine = $this->machine();
-        $entry = $this->log($machine, '1')->json('entry.id');
         $rule = $this->ruleId($machine);
         foreach (self::WHO as $operation => $allowed) {
             [$method, $path] = explode(' ', $operation);
-            $address = '/api'.strtr($path, ['{machine}' => $machine, '{entry}' => $entry, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert', '{feed}' => 1, '{subject}' => 'leaks', '{check}' => 'leaks', '{point}' => GreasePoint::query()->where('machine_id', $machine)->value('id'), '{photo}' => '00000000-0000-4000-8000-000000000000']);
+            $address = '/api'.strtr($path, ['{machine}' => $machine, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert', '{feed}' => 1, '{check}' => 'leaks', '{spot}' => Spot::query()->where('machine_id', $machine)->value('id'), '{photo}' => '00000000-0000-4000-8000-000000000000']);
             foreach (self::STRANGER as $who) {
                 $this->app['auth']->forgetGuards();
                 $this->flushSession();
@@ -78,6 +76,25 @@ final class DoorsTest extends TestCase
         }
     }
 
+    /** Every kind of note, and who may tell it. */
+    private const TELLS = [
+        'reading' => self::WRITE, 'line' => self::WRITE, 'stand_down' => self::WRITE, 'remark' => self::WRITE, 'strike' => self::WRITE, 'correction' => self::WRITE, 'call' => self::WRITE,
+        'look' => self::WRITE, 'grease' => self::WRITE, 'end' => self::WRITE,
+        'meter' => self::SERVICE, 'meter_truth' => self::SERVICE, 'lift' => self::SERVICE, 'reminder' => self::SERVICE, 'service' => self::SERVICE, 'skip' => self::SERVICE, 'mended' => self::SERVICE,
+    ];
+
+    public function test_a_lesser_role_is_turned_away_with_every_kind_of_note_that_is_not_his_to_tell(): void
+    {
+        $machine = $this->machine();
+        self::assertEqualsCanonicalizing($this->app->make(NoteKinds::class)->names(), array_keys(self::TELLS));
+        foreach (self::TELLS as $kind => $allowed) {
+            foreach (self::ALL as $who) {
+                $status = $this->as(Role::from($who))->tell($machine, $kind, [])->getStatusCode();
+                self::assertSame(in_array($who, $allowed, true) ? 422 : 403, $status, "a {$who} tells a {$kind}: {$status}");
+            }
+        }
+    }
+
     public function test_an_operator_logs_only_on_machines_he_may_use_and_strikes_only_his_own(): void
     {
         $mine = $this->machine();
@@ -85,14 +102,14 @@ final class DoorsTest extends TestCase
         $keepers = $this->log($mine, '1')->json('entry.id');
         $operator = $this->person(Role::Operator);
         $operator->update(['may_use_all_machines' => false]);
-        $operator->machines()->sync([$mine]);
+        $operator->mayUseOnly([$mine]);
         $this->as($operator);
 
         $this->log($other, '3')->assertForbidden();
-        $this->postJson('/api/log-line', ['text' => 'teal 3'])->assertForbidden();
+        $this->tell(null, 'line', ['text' => 'teal 3'])->assertForbidden();
         $own = $this->log($mine, '3')->assertCreated()->json('entry.id');
-        $this->postJson("/api/entries/{$keepers}/strike", ['because' => 'no'])->assertForbidden();
-        $this->postJson("/api/entries/{$own}/strike", ['because' => 'slip'])->assertOk();
+        $this->tellOf($keepers, 'strike', ['because' => 'no'])->assertForbidden();
+        $this->tellOf($own, 'strike', ['because' => 'slip'])->assertCreated();
     }
 
     public function test_signing_in_is_throttled_and_gives_nothing_away(): void
@@ -121,7 +138,7 @@ final class DoorsTest extends TestCase
 
     public function test_an_empty_yard_asks_for_its_first_keeper_once(): void
     {
-        \App\Yard\Yard::query()->delete();
+        \App\Machines\Yard::query()->delete();
         $this->getJson('/api/session')->assertJson(['first_visit' => true, 'person' => null]);
         $given = ['yard' => 'Longacre', 'time_zone' => 'Europe/Vienna', 'distance_unit' => 'mi', 'name' => 'Ida Holm', 'sign_in_name' => 'Ida', 'password' => 'long enough'];
 
@@ -194,6 +211,6 @@ final class DoorsTest extends TestCase
     public function test_the_contract_is_served_and_readable(): void
     {
         $this->get('/api/openapi.yaml')->assertOk()->assertHeader('Content-Type', 'application/yaml');
-        $this->get('/api/docs')->assertOk()->assertSee('Log a reading')->assertSee('Idempotency-Key');
+        $this->get('/api/docs')->assertOk()->assertSee('Write down what happened')->assertSee('Idempotency-Key');
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-use App\Yard\ClassSeason;
-use App\Yard\WeeklyReadings;
+use App\Logbook\Readings\WeeklyReadings;
+use App\Rulebook\Standings\ClassSeason;
 use App\Yard\YardLine;
 use Illuminate\Support\Facades\DB;
 
@@ -19,7 +19,7 @@ final class ForecastTest extends TestCase
         $standing = $this->sheet($machine)['rules'][0]['standing'];
 
         self::assertSame('past', $standing['state']);
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '156'])->assertCreated();
+        $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '156'])->assertCreated();
         $rule = $this->sheet($machine)['rules'][0];
         self::assertMatchesRegularExpression('/^About \d+ (December|January)( 2027)?, between .* and .*\.$/', (string) $rule['standing']['when_in_words']);
         $stake = $this->sheet($machine)['line']['rail']['stakes'][0];
@@ -52,7 +52,7 @@ final class ForecastTest extends TestCase
         shuffle($weeks);
         $this->logWeekly($teal, $weeks, 2);
         $wrong = $this->log($teal, '104', ['at' => '2026-05-13T08:00:00Z', 'confirmed_because' => 'test'])->assertCreated()->json('entry.id');
-        $this->postJson("/api/entries/{$wrong}/strike", ['because' => 'misread'])->assertOk();
+        $this->tellOf($wrong, 'strike', ['because' => 'misread'])->assertCreated();
 
         [$one, $other] = WeeklyReadings::query()->orderBy('meter_id')->get()->pluck('weekly')->all();
         self::assertSame($one, $other);

@@ -12,7 +12,7 @@ final class Fuzz
 {
     private const DEEPEST = 7;
 
-    private const TEXTS = ['Engine oil', 'Heron', '412.6', '1 3/4', '2026-05-01', '2026-05-14T09:00:00Z', 'leaks', '04-01', '250 h', '3.8 qt', '-14 °C', 'heron 412.6', 'Europe/London'];
+    private const TEXTS = ['Engine oil', 'Heron', '412.6', '1 3/4', '2026-05-01', '2026-05-14T09:00:00Z', 'leaks', 'engine_oil', '04-01', '250 h', '3.8 qt', '-14 °C', 'heron 412.6', 'Europe/London'];
 
     /** How many parts of a hundred are wrong: right requests, almost right ones, hostile ones. */
     private const WRONG = [0, 4, 4, 12, 45];
@@ -39,11 +39,11 @@ final class Fuzz
         $schema = Contract::read()->body($operation);
         $body = $schema === null ? '' : (string) json_encode($this->value($schema, $wrong), JSON_INVALID_UTF8_SUBSTITUTE);
         // References to what there is reach deeper than any made up.
-        $body = (string) preg_replace_callback('/"(machine|rule|point)_id":\d+/', fn (array $part): string => "\"{$part[1]}_id\":{$known[$part[1]]}", $body);
-        $body = (string) preg_replace('/"rule_ids":\[\d+(,\d+)*\]/', "\"rule_ids\":[{$known['rule']}]", $body);
+        $body = (string) preg_replace_callback('/"(machine|rule)_id":\d+/', fn (array $part): string => "\"{$part[1]}_id\":{$known[$part[1]]}", $body);
+        $body = (string) preg_replace(['/"tasks":\[\d+(,\d+)*\]/', '/"entry":\d+/'], ["\"tasks\":[{$known['task']}]", "\"entry\":{$known['entry']}"], $body);
         $type = 'application/json';
         if ($wrong > 10 && $this->chance(10)) {
-            [$type, $body] = $this->oneOf([['application/x-www-form-urlencoded', 'name=%ff&note=%ff&values[a]=%00&rule_ids[]=1'], [$type, substr($body, 0, intdiv(strlen($body), 2))], [$type, '[1,2'], [$type, '7'], ['text/plain', $body], [$type, '{"a":1e999}']]);
+            [$type, $body] = $this->oneOf([['application/x-www-form-urlencoded', 'name=%ff&note=%ff&values[a]=%00&tasks[]=1'], [$type, substr($body, 0, intdiv(strlen($body), 2))], [$type, '[1,2'], [$type, '7'], ['text/plain', $body], [$type, '{"a":1e999}']]);
         }
 
         return new MadeUp($method, $address.($query === [] ? '' : '?'.http_build_query($query)), $type, $body, [

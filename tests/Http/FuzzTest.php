@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Machines\Spot;
 use App\People\Person;
 use App\People\Role;
-use App\Walkaround\GreasePoint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -26,10 +26,10 @@ final class FuzzTest extends TestCase
         parent::setUp();
         $machine = $this->machine();
         $entry = $this->log($machine, '12')->json('entry.id');
-        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'not_fine', 'verdict' => 'watch'];
-        $this->postJson('/api/walkaround/notes', ['notes' => [$look]])->assertJsonPath('results.0.status', 'written');
-        $this->known = ['machine' => (string) $machine, 'entry' => (string) $entry, 'rule' => (string) $this->ruleId($machine), 'person' => (string) $this->person(Role::Mechanic)->id, 'name' => 'reading', 'subject' => 'leaks', 'check' => 'leaks',
-            'point' => (string) GreasePoint::query()->where('machine_id', $machine)->value('id'), 'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(), 'feed' => '1', 'photo' => (string) Str::uuid()];
+        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'not_fine', 'verdict' => 'watch'];
+        $this->postJson('/api/notes', ['notes' => [$look]])->assertJsonPath('results.0.status', 'written');
+        $this->known = ['machine' => (string) $machine, 'entry' => (string) $entry, 'rule' => (string) $this->ruleId($machine), 'person' => (string) $this->person(Role::Mechanic)->id, 'name' => 'reading', 'check' => 'leaks', 'task' => (string) $this->taskId($machine),
+            'spot' => (string) Spot::query()->where('machine_id', $machine)->value('id'), 'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(), 'feed' => '1', 'photo' => (string) Str::uuid()];
     }
 
     public function test_no_request_made_up_from_the_contract_breaks_anything(): void
@@ -83,9 +83,9 @@ final class FuzzTest extends TestCase
     {
         static $query = null;
         $query ??= 'select '.implode(', ', [
-            ...array_map(fn (string $table): string => "(select count(*) from `{$table}`) as `{$table}`", ['people', 'personal_access_tokens', 'calendar_feeds', 'machines', 'meters', 'rules', 'entries', 'entry_tasks', 'rounds', 'observations', 'grease_points', 'grease_ticks', 'changed_checks', 'shared_rulebooks', 'sent_notes', 'photos', 'idempotency_keys']),
-            ...array_map(fn (string $table): string => "(select sum(version) from `{$table}`) as `{$table}_versions`", ['people', 'yard', 'machines', 'rules', 'grease_points', 'shared_rulebooks']),
-            '(select count(*) from entries where struck_at is not null) as struck',
+            ...array_map(fn (string $table): string => "(select count(*) from `{$table}`) as `{$table}`", ['people', 'personal_access_tokens', 'calendar_feeds', 'machines', 'meters', 'rules', 'entries', 'readings', 'decisions', 'rounds', 'acts', 'measures', 'moves', 'fittings', 'spots', 'grease_points', 'tasks', 'changed_checks', 'shared_rulebooks', 'sent_notes', 'photos', 'idempotency_keys']),
+            ...array_map(fn (string $table): string => "(select sum(version) from `{$table}`) as `{$table}_versions`", ['people', 'yard', 'machines', 'rules', 'spots', 'shared_rulebooks']),
+            '(select count(*) from entries where struck_at is not null) as struck', '(select count(*) from acts where struck_at is not null) as acts_struck',
         ]);
 
         return (array) DB::selectOne($query);

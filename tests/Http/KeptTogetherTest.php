@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\People\Role;
-use App\Yard\Rule;
+use App\Rulebook\Rule;
 
 /** Rules that hang together, through copying, sharing and writing twice. */
 final class KeptTogetherTest extends TestCase
@@ -18,7 +18,6 @@ final class KeptTogetherTest extends TestCase
 
         self::assertSame('Until it shows at the seal.', $this->rule($teal, 'Spindle')['note']);
         self::assertSame($this->rule($teal, 'Blade')['id'], $this->rule($teal, 'Spindle')['goes_with']);
-        self::assertSame($this->rule($teal, 'Full service')['id'], $this->rule($teal, 'Blade')['contained_in']);
         self::assertSame(['shared', 'shared', 'shared'], array_column($this->sheet($teal)['rules'], 'shared'));
     }
 
@@ -48,9 +47,9 @@ final class KeptTogetherTest extends TestCase
     public function test_a_rulebook_is_copied_onto_one_that_has_the_task_already_without_doubling_it(): void
     {
         [$heron] = $this->sharing();
-        $coot = $this->machine(['name' => 'Coot', 'rules' => [['task' => 'blade', 'kind' => 'clean', 'every' => ['hours' => 10]], ['task' => 'Seat', 'kind' => 'inspect', 'every' => ['months' => 12]]]]);
-        $this->postJson("/api/machines/{$coot}/rulebook-copy", ['from' => $heron])->assertOk();
-        $this->postJson("/api/machines/{$coot}/rulebook-copy", ['from' => $heron])->assertOk();
+        $coot = $this->machine(['name' => 'Coot', 'rules' => [['task' => 'blade', 'kind' => 'clean', 'spots' => ['blades'], 'every' => ['hours' => 10]], ['task' => 'Seat', 'kind' => 'inspect', 'new_spots' => [['name' => 'Seat', 'kind' => 'part']], 'every' => ['months' => 12]]]]);
+        $this->postJson("/api/machines/{$coot}/rulebook-copy", ['from' => $heron])->assertNoContent();
+        $this->postJson("/api/machines/{$coot}/rulebook-copy", ['from' => $heron])->assertNoContent();
 
         $tasks = array_column($this->sheet($coot)['rules'], 'task');
         sort($tasks);
@@ -61,25 +60,24 @@ final class KeptTogetherTest extends TestCase
     public function test_a_mechanic_records_skips_and_reminders_but_does_not_change_the_rulebook(): void
     {
         [$heron] = $this->sharing();
-        $rule = $this->rule($heron, 'Full service')['id'];
+        $task = $this->rule($heron, 'Full service')['task_id'];
         $this->as(Role::Mechanic);
 
-        $this->postJson("/api/machines/{$heron}/skips", ['rule_ids' => [$rule], 'note' => 'The dealer has it next week'])->assertCreated();
-        $this->postJson("/api/machines/{$heron}/reminders", ['set' => '12'])->assertCreated();
+        $this->tell($heron, 'skip', ['tasks' => [$task], 'note' => 'The dealer has it next week'])->assertCreated();
+        $this->tell($heron, 'reminder', ['set' => '12'])->assertCreated();
         $this->putJson("/api/machines/{$heron}/chart", ['rows' => []])->assertForbidden();
-        $this->postJson("/api/machines/{$heron}/calls", ['rule_ids' => [999_999], 'note' => 'nothing'])->assertUnprocessable()->assertJsonStructure(['errors' => ['rule_ids']]);
+        $this->tell($heron, 'call', ['tasks' => [999_999], 'note' => 'nothing'])->assertUnprocessable()->assertJsonStructure(['errors' => ['tasks']]);
     }
 
-    /** @return array{int, int} two machines that share a blade with its spindle, and a service that counts as the blade */
+    /** @return array{int, int} two machines that share a service, a blade and its spindle */
     private function sharing(): array
     {
-        $heron = $this->machine(['rules' => [['task' => 'Full service', 'kind' => 'replace', 'every' => ['hours' => 200]]]]);
-        $full = $this->rule($heron, 'Full service')['id'];
-        $blade = $this->postJson("/api/machines/{$heron}/rules", ['task' => 'Blade', 'kind' => 'clean', 'every' => ['hours' => 25], 'contained_in' => $full])->assertCreated()->json('id');
-        $this->postJson("/api/machines/{$heron}/rules", ['task' => 'Spindle', 'kind' => 'lubricate', 'goes_with' => $blade])->assertCreated();
+        $heron = $this->machine(['rules' => [['task' => 'Full service', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 200]]]]);
+        $blade = $this->postJson("/api/machines/{$heron}/rules", ['task' => 'Blade', 'kind' => 'clean', 'spots' => ['blades'], 'every' => ['hours' => 25]])->assertCreated()->json('id');
+        $this->postJson("/api/machines/{$heron}/rules", ['task' => 'Spindle', 'kind' => 'lubricate', 'spots' => ['spindle_left'], 'goes_with' => $blade])->assertCreated();
         $teal = $this->machine(['name' => 'Teal', 'rules' => []]);
-        $this->postJson("/api/machines/{$heron}/shared-rulebook", ['name' => 'Small mowers'])->assertOk();
-        $this->putJson("/api/machines/{$teal}/shared-rulebook", ['rulebook' => $this->getJson('/api/shared-rulebooks')->json('rulebooks.0.id')])->assertOk();
+        $this->postJson("/api/machines/{$heron}/shared-rulebook", ['name' => 'Small mowers'])->assertNoContent();
+        $this->putJson("/api/machines/{$teal}/shared-rulebook", ['rulebook' => $this->getJson('/api/shared-rulebooks')->json('rulebooks.0.id')])->assertNoContent();
 
         return [$heron, $teal];
     }

@@ -7,6 +7,7 @@ namespace Tests\Http;
 use App\Contract\FaultReport;
 use App\Contract\Problem;
 use App\Contract\Unavailable;
+use App\Logbook\Acts\Act;
 use App\People\Role;
 use Illuminate\Database\QueryException;
 use Illuminate\Routing\Route as LaravelRoute;
@@ -21,12 +22,12 @@ final class LimitsTest extends TestCase
     public function test_only_photographs_are_large(): void
     {
         $machine = $this->machine();
-        foreach (['/api/session', "/api/machines/{$machine}/readings", "/api/machines/{$machine}/chart"] as $address) {
+        foreach (['/api/session', '/api/notes', "/api/machines/{$machine}/chart"] as $address) {
             foreach (['{"a":['.str_repeat('1,', 150_000).'1]}', '{"a":"'.str_repeat('x', 300_000).'"}'] as $body) {
                 $this->raw($address === "/api/machines/{$machine}/chart" ? 'PUT' : 'POST', $address, $body)->assertStatus(413)->assertJsonPath('type', '/problems/too-large');
             }
         }
-        $this->raw('POST', "/api/machines/{$machine}/readings", '{"a":['.str_repeat('1,', 21_000).'1]}')->assertStatus(413);
+        $this->raw('POST', '/api/notes', '{"a":['.str_repeat('1,', 21_000).'1]}')->assertStatus(413);
         self::assertNotSame(413, $this->raw('POST', "/api/machines/{$machine}/photos", str_repeat('x', 300_000), 'text/plain')->getStatusCode());
     }
 
@@ -34,9 +35,8 @@ final class LimitsTest extends TestCase
     {
         $machine = $this->machine();
         foreach ([
-            ['/walkaround/notes', ['notes' => array_fill(0, 10_000, [])], 'notes', 'At most 100.'],
-            ["/machines/{$machine}/services", ['rule_ids' => range(1, 15_000), 'hours' => '1'], 'rule_ids', 'At most 200.'],
-            ["/machines/{$machine}/rules", ['task' => 'Oil', 'kind' => 'replace', 'first' => array_fill(0, 9_000, ['hours' => '1'])], 'first', 'At most 10.'],
+            ['/notes', ['notes' => array_fill(0, 10_000, [])], 'notes', 'At most 100.'],
+            ["/machines/{$machine}/rules", ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'first' => array_fill(0, 9_000, ['hours' => '1'])], 'first', 'At most 10.'],
             ['/machines', ['rules' => [['first' => array_fill(0, 5_000, [])]]], 'rules.0.first', 'At most 10.'],
         ] as [$path, $body, $field, $message]) {
             $this->postJson("/api{$path}", $body)->assertUnprocessable()->assertExactJson(['type' => '/problems/bad-input', 'title' => 'Some of this cannot be used', 'status' => 422, 'detail' => 'Look at the fields marked; nothing was saved.', 'errors' => [$field => [$message]]]);
@@ -47,7 +47,7 @@ final class LimitsTest extends TestCase
     public function test_a_broken_request_is_told_from_a_right_one(string $method, string $body, string $type, int $status, ?string $field): void
     {
         $machine = $this->machine();
-        $answer = $this->raw($method, "/api/machines/{$machine}".($method === 'POST' ? '/stand-downs' : ''), $body, $type);
+        $answer = $this->raw($method, $method === 'POST' ? '/api/notes' : "/api/machines/{$machine}", $body, $type);
         $answer->assertStatus($status)->assertHeader('Content-Type', 'application/problem+json');
         if ($field !== null) {
             self::assertSame(['This cannot be read as text.'], $answer->json('errors')[$field] ?? null);
@@ -69,7 +69,7 @@ final class LimitsTest extends TestCase
     public function test_whatever_a_device_calls_itself_is_kept_as_text(): void
     {
         $machine = $this->machine();
-        $this->postJson("/api/machines/{$machine}/readings", ['value' => '5'], ['Jardinier-Device' => "pho\xffne"])->assertCreated()->assertJsonPath('entry.device', 'pho?ne');
+        $this->tell($machine, 'reading', ['value' => '5'], ['Jardinier-Device' => "pho\xffne"])->assertCreated()->assertJsonPath('entry.device', 'pho?ne');
     }
 
     public function test_a_guarded_address_asks_for_signing_in_whatever_is_accepted(): void
@@ -114,13 +114,13 @@ final class LimitsTest extends TestCase
     public static function onceBroke(): iterable
     {
         yield 'a list for a day of the year' => ['PATCH', '/machines/{machine}', ['severities' => [['severity' => 'heat', 'from' => ['04-01'], 'to' => '09-01']]], 'severities.0.from'];
-        yield 'a list for a window of a rule' => ['POST', '/machines/{machine}/rules', ['task' => 'Oil', 'kind' => 'replace', 'windows' => [['from' => '04-01', 'to' => []]]], 'windows.0.to'];
+        yield 'a list for a window of a rule' => ['POST', '/machines/{machine}/rules', ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'windows' => [['from' => '04-01', 'to' => []]]], 'windows.0.to'];
         yield 'a list for a window of a check' => ['PUT', '/machines/{machine}/checks/leaks', ['for' => 'machine', 'values' => ['window' => ['from' => ['x'], 'to' => '04-01']]], 'values.window.from'];
         yield 'a large step of the display' => ['PATCH', '/machines/{machine}', ['countdown_step' => '10000'], 'countdown_step'];
         yield 'a cold night of twenty digits' => ['PATCH', '/yard', ['coldest_night' => '-99999999999999999999'], 'coldest_night'];
         yield 'a grease gun of twenty-eight digits' => ['PATCH', '/yard', ['grease_guns' => [['name' => 'Gun', 'ten_strokes' => str_repeat('9', 28).' g']]], 'grease_guns.0.ten_strokes'];
         yield 'a row of the chart without a kind' => ['PUT', '/machines/{machine}/chart', ['rows' => [['task' => 'Oil']]], 'rows.0.kind'];
-        yield 'rows of the chart by name' => ['PUT', '/machines/{machine}/chart', ['rows' => ['a' => ['task' => 'Oil', 'kind' => 'replace', 'contained_in_row' => 0]]], 'rows'];
+        yield 'rows of the chart by name' => ['PUT', '/machines/{machine}/chart', ['rows' => ['a' => ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil']]]], 'rows'];
         yield 'a task that goes with nothing there is' => ['PATCH', '/rules/{rule}', ['goes_with' => 987654, 'retired' => true], 'goes_with'];
         yield 'a calculator with thirty digits' => ['POST', '/reckon/countdown', ['meter' => str_repeat('9', 30), 'next_due' => '50'], 'meter'];
         yield 'a calculator far beyond any yard' => ['POST', '/reckon/convert', ['quantity' => str_repeat('9', 30).' km', 'to' => 'mm'], 'quantity'];
@@ -129,21 +129,21 @@ final class LimitsTest extends TestCase
     public function test_an_id_sent_before_in_other_letters_is_the_same(): void
     {
         $machine = $this->machine();
-        $note = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'fine'];
-        $send = fn (array $note) => $this->postJson('/api/walkaround/notes', ['notes' => [$note]])->assertOk()->json('results.0.status');
+        $note = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine'];
+        $send = fn (array $note) => $this->postJson('/api/notes', ['notes' => [$note]])->assertOk()->json('results.0.status');
         self::assertSame(['written', 'already'], [$send($note), $send([...$note, 'id' => strtoupper($note['id'])])]);
     }
 
     public function test_a_fault_of_ours_in_one_note_keeps_none_of_the_others_back(): void
     {
         $machine = $this->machine();
-        \App\Walkaround\Observation::creating(fn (\App\Walkaround\Observation $look) => $look->note === 'breaks' ? throw new \LogicException('A fault.') : null);
-        $look = fn (string $words): array => ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'fine', 'note' => $words];
-        $results = $this->postJson('/api/walkaround/notes', ['notes' => [$look('one'), $look('breaks'), $look('two')]])->assertOk()->json('results');
+        Act::creating(fn (Act $look) => $look->note === 'breaks' ? throw new \LogicException('A fault.') : null);
+        $look = fn (string $words): array => ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine', 'note' => $words];
+        $results = $this->postJson('/api/notes', ['notes' => [$look('one'), $look('breaks'), $look('two')]])->assertOk()->json('results');
 
         self::assertSame(['written', 'refused', 'written'], array_column($results, 'status'));
         self::assertSame('/problems/our-fault', $results[1]['problem']['type']);
-        \App\Walkaround\Observation::flushEventListeners();
+        Act::flushEventListeners();
     }
 
     public function test_what_passes_by_itself_says_when_to_ask_again(): void

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Machines\Yard;
 use App\People\Role;
-use App\Yard\Yard;
 
 /** A yard that counts in miles, and machines kept by their odometer. */
 final class MilesTest extends TestCase
@@ -29,7 +29,7 @@ final class MilesTest extends TestCase
         self::assertTrue((float) $stake['band'][0] < 5000 && (float) $stake['band'][1] > 5000, implode(' ', $stake['band']));
         self::assertSame(['500', '500'], [$sheet['countdown']['remaining'], $sheet['countdown']['set']]);
 
-        $this->postJson("/api/machines/{$machine}/reminders", ['set' => '600'])->assertCreated()->assertJsonPath('entry.in_words', "The machine's own reminder set to 600 at 4500 mi");
+        $this->tell($machine, 'reminder', ['set' => '600'])->assertCreated()->assertJsonPath('entry.in_words', "The machine's own reminder set to 600 at 4500 mi");
         self::assertSame("The machine's own reminder rings at 5,100 mi, 100 mi after the rulebook's 5,000 mi.", $this->sheet($machine)['reminder']['disagrees']);
     }
 
@@ -39,7 +39,7 @@ final class MilesTest extends TestCase
         $read = $this->postJson('/api/reckon/chart-read', ['unit' => 'mi', 'text' => "Task\tfirst 600\t3000\t6000\t9000\nBrake pads\tI\tI\tI\tI"])->assertOk();
         self::assertSame([['mi' => '3000'], [['mi' => '600']]], [$read->json('rows.0.every'), $read->json('rows.0.first')]);
 
-        $this->putJson("/api/machines/{$machine}/chart", ['rows' => [array_intersect_key($read->json('rows.0'), ['task' => 1, 'kind' => 1, 'first' => 1, 'every' => 1, 'anchor' => 1])]])->assertOk();
+        $this->putJson("/api/machines/{$machine}/chart", ['rows' => [['spots' => ['pads']] + array_intersect_key($read->json('rows.0'), ['task' => 1, 'kind' => 1, 'first' => 1, 'every' => 1, 'anchor' => 1])]])->assertOk();
         self::assertSame('every 3,000 mi, first at 600 mi', array_column($this->sheet($machine)['rules'], 'in_words', 'task')['Brake pads']);
     }
 
@@ -63,10 +63,10 @@ final class MilesTest extends TestCase
     {
         $this->as(Role::Keeper);
         $id = $this->postJson('/api/machines', ['name' => 'Pochard', 'class' => 'small_truck', 'place' => 'House', 'history' => 'new', 'at' => '2025-10-01', 'began_on' => '2025-10-01',
-            'meters' => [['unit' => 'mi', 'value' => '0']], 'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['mi' => '5000', 'months' => 12]]]])->assertCreated()->json('id');
+            'meters' => [['unit' => 'mi', 'value' => '0']], 'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['mi' => '5000', 'months' => 12]]]])->assertCreated()->json('id');
         foreach (range(1, 30) as $week) {
             $day = (new \DateTimeImmutable('2025-10-01'))->modify("+{$week} weeks")->format('Y-m-d');
-            $this->postJson("/api/machines/{$id}/readings", ['value' => (string) (150 * $week), 'meter' => 'distance', 'at' => $day])->assertCreated();
+            $this->tell($id, 'reading', ['value' => (string) (150 * $week), 'meter' => 'distance', 'at' => $day])->assertCreated();
         }
 
         return $id;

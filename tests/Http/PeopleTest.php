@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Machines\Yard;
 use App\People\Role;
-use App\Yard\Yard;
 use Core\Meter\MeterUnit;
 
 /** Keeping the accounts and the yard's own record. */

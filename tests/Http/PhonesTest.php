@@ -53,7 +53,7 @@ final class PhonesTest extends PlainTestCase
             if ($turn === self::KILLED_AFTER) {
                 exec('(sleep 0.25; kill -9 '.(int) file_get_contents(self::$state.'/run/db.pid').') >/dev/null 2>&1 &');
             }
-            $answers = Visitor::together(array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/walkaround/notes', ['notes' => $sendings[$phone][$turn]]), array_keys($phones)));
+            $answers = Visitor::together(array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/notes', ['notes' => $sendings[$phone][$turn]]), array_keys($phones)));
             $failed += count(array_filter($answers, fn (array $answer): bool => $answer['status'] !== 200));
             if ($turn === self::KILLED_AFTER) {
                 self::jardinier('stop', '--port', (string) self::$port);
@@ -64,7 +64,7 @@ final class PhonesTest extends PlainTestCase
 
         // Every phone sends everything again, last first, two phones' worth doubled at the same moment.
         foreach (array_reverse(array_keys($sendings[0])) as $turn) {
-            $again = array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/walkaround/notes', ['notes' => $sendings[$phone][$turn]]), [...array_keys($phones), 0, 1]);
+            $again = array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/notes', ['notes' => $sendings[$phone][$turn]]), [...array_keys($phones), 0, 1]);
             foreach (Visitor::together($again) as $answer) {
                 self::assertSame(200, $answer['status'], (string) json_encode($answer));
                 self::assertNotContains('refused', array_column($answer['body']['results'], 'status'), (string) json_encode($answer['body']['results'][0]));
@@ -73,14 +73,15 @@ final class PhonesTest extends PlainTestCase
         $sent = array_merge(...array_merge(...$sendings));
 
         self::assertCount(self::PHONES * self::NOTES, $sent);
-        self::assertSame([(string) count($sent), (string) count($sent)], self::ask('select count(*), count(distinct uuid) from observations'));
+        self::assertSame([(string) count($sent), (string) count($sent)], self::ask('select count(*), count(distinct uuid) from acts'));
         self::assertSame([(string) count($sent)], self::ask('select count(*) from sent_notes'));
         self::assertSame(['4'], self::ask('select count(*) from rounds'), 'one round of the day for each machine, whoever walked it');
-        $expected = array_count_values(array_map(fn (array $note): string => "{$note['machine_id']} {$note['subject']}", $sent));
+        self::assertSame([(string) (4 * self::PHONES)], self::ask('select count(*) from entries where round_id is not null'), 'and one entry of it for each who did');
+        $expected = array_count_values(array_map(fn (array $note): string => "{$note['machine_id']} {$note['check']}", $sent));
         $found = [];
         foreach ($machines as $machine) {
             foreach (['leaks', 'engine_oil', 'brakes'] as $subject) {
-                $found["{$machine} {$subject}"] = (int) self::ask("select count(*) from observations where machine_id = {$machine} and subject = '{$subject}'")[0];
+                $found["{$machine} {$subject}"] = (int) self::ask("select count(*) from acts where machine_id = {$machine} and check_key = '{$subject}'")[0];
             }
         }
         ksort($expected);
@@ -98,7 +99,7 @@ final class PhonesTest extends PlainTestCase
 
         return array_map(fn (int $number): array => [
             'id' => sprintf('%08x-0000-4000-8000-%012x', $phone, $number), 'kind' => 'look', 'machine_id' => $machines[$number % count($machines)], 'at' => $started->modify("+{$number} seconds")->format('Y-m-d\TH:i:s\Z'),
-            'round' => ['kind' => 'daily', 'started_at' => $started->format('Y-m-d\TH:i:s\Z')], 'subject' => ['leaks', 'engine_oil', 'brakes'][$number % 3], 'said' => $number % 7 === 0 ? 'not_fine' : 'fine', 'verdict' => $number % 7 === 0 ? 'watch' : null,
+            'round' => ['kind' => 'daily', 'started_at' => $started->format('Y-m-d\TH:i:s\Z')], 'check' => ['leaks', 'engine_oil', 'brakes'][$number % 3], 'said' => $number % 7 === 0 ? 'not_fine' : 'fine', 'verdict' => $number % 7 === 0 ? 'watch' : null,
         ], range(1, self::NOTES));
     }
 

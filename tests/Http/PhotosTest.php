@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Logbook\Photo;
 use App\People\Role;
-use App\Walkaround\Photo;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -133,8 +133,8 @@ final class PhotosTest extends WalkTestCase
         $machine = $this->machine();
         $look = $this->seen($machine);
         $other = $this->machine(['name' => 'Teal']);
-        $this->upload($other, (string) Str::uuid(), $look, $this->jpeg(40, 30))->assertJsonPath('errors.observation.0', 'Nothing of that kind was seen on Teal.');
-        $this->upload($machine, (string) Str::uuid(), (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('observation');
+        $this->upload($other, (string) Str::uuid(), $look, $this->jpeg(40, 30))->assertJsonPath('errors.act.0', 'Nothing of that kind was seen on Teal.');
+        $this->upload($machine, (string) Str::uuid(), (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('act');
         $this->patchJson("/api/machines/{$machine}", ['retired' => true], ['If-Match' => '"1"'])->assertOk();
         $this->upload($machine, (string) Str::uuid(), $look, $this->jpeg(40, 30))->assertConflict();
         self::assertSame(0, Photo::query()->count());
@@ -144,7 +144,7 @@ final class PhotosTest extends WalkTestCase
     {
         $machine = $this->machine();
         $this->upload($machine, '../../../../tmp/x', (string) Str::uuid(), $this->jpeg(40, 30))->assertJsonValidationErrors('id');
-        $this->upload($machine, (string) Str::uuid(), '../x', $this->jpeg(40, 30))->assertJsonValidationErrors('observation');
+        $this->upload($machine, (string) Str::uuid(), '../x', $this->jpeg(40, 30))->assertJsonValidationErrors('act');
         $this->upload($machine, $uuid = (string) Str::uuid(), $this->seen($machine), $this->jpeg(40, 30), '../../../public/shell.php')->assertCreated();
 
         self::assertSame("{$this->folder}/photos/".substr($uuid, 0, 2)."/{$uuid}.jpg", Photo::query()->firstOrFail()->path());
@@ -170,7 +170,7 @@ final class PhotosTest extends WalkTestCase
 
     private function upload(int $machine, string $id, string $observation, string $path, string $name = 'photo.jpg'): TestResponse
     {
-        return $this->post("/api/machines/{$machine}/photos", ['id' => $id, 'observation' => $observation, 'photo' => new UploadedFile($path, $name, 'image/jpeg', test: true)], ['Accept' => 'application/json']);
+        return $this->post("/api/machines/{$machine}/photos", ['id' => $id, 'act' => $observation, 'photo' => new UploadedFile($path, $name, 'image/jpeg', test: true)], ['Accept' => 'application/json']);
     }
 
     private function jpeg(int $width, int $height, string $comment = ''): string

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Logbook\Entry;
+use App\Machines\Yard;
 use App\People\Role;
-use App\Yard\Yard;
 use App\Yard\YardLine;
 
 final class ReadingsTest extends TestCase
@@ -74,7 +74,7 @@ final class ReadingsTest extends TestCase
         $machine = $this->machine();
         $this->log($machine, '90');
         $this->travel(1)->hours();
-        $this->postJson("/api/machines/{$machine}/meters", ['meter' => 'hours', 'old_value' => '92.4', 'new_value' => '0.5', 'note' => 'old one went dark'])->assertCreated();
+        $this->tell($machine, 'meter', ['meter' => 'hours', 'old_value' => '92.4', 'new_value' => '0.5', 'note' => 'old one went dark'])->assertCreated();
         $this->travel(1)->days();
         $line = $this->log($machine, '6')->assertCreated()->json('line');
 
@@ -89,7 +89,7 @@ final class ReadingsTest extends TestCase
         $machine = $this->machine();
         $this->log($machine, '20', ['at' => '2026-05-05']);
         $this->log($machine, '60', ['at' => '2026-05-12']);
-        $replace = fn (array $given) => $this->postJson("/api/machines/{$machine}/meters", ['meter' => 'hours', 'new_value' => '0', ...$given]);
+        $replace = fn (array $given) => $this->tell($machine, 'meter', ['meter' => 'hours', 'new_value' => '0', ...$given]);
         $replace(['at' => '2026-05-13'])->assertCreated();
 
         $replace(['at' => '2026-05-10'])->assertUnprocessable()->assertJsonPath('errors.at.0', 'The meter on the machine was fitted later than that.');
@@ -106,19 +106,19 @@ final class ReadingsTest extends TestCase
         $machine = $this->machine();
         $this->log($machine, '90');
         $this->travel(1)->hours();
-        $change = $this->postJson("/api/machines/{$machine}/meters", ['meter' => 'hours', 'new_value' => '0'])->json('entry.id');
+        $change = $this->tell($machine, 'meter', ['meter' => 'hours', 'new_value' => '0'])->json('entry.id');
         $this->travel(1)->hours();
         $reading = $this->log($machine, '1')->json('entry.id');
 
-        $this->postJson("/api/entries/{$change}/strike", ['because' => 'wrong machine'])->assertConflict();
-        $this->postJson("/api/entries/{$reading}/strike", ['because' => 'wrong machine'])->assertOk();
-        $line = $this->postJson("/api/entries/{$change}/strike", ['because' => 'wrong machine'])->assertOk()->json('line');
+        $this->tellOf($change, 'strike', ['because' => 'wrong machine'])->assertConflict();
+        $this->tellOf($reading, 'strike', ['because' => 'wrong machine'])->assertCreated();
+        $line = $this->tellOf($change, 'strike', ['because' => 'wrong machine'])->assertCreated()->json('line');
         self::assertSame(['90', '90'], [$line['meters'][0]['value'], $line['rail']['now']]);
     }
 
     public function test_miles_stay_miles(): void
     {
-        $machine = $this->machine(['class' => 'small_truck', 'meters' => [['unit' => 'mi', 'value' => '0']], 'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['mi' => '5,000']]]]);
+        $machine = $this->machine(['class' => 'small_truck', 'meters' => [['unit' => 'mi', 'value' => '0']], 'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['mi' => '5,000']]]]);
         $line = $this->log($machine, '4,900', ['confirmed_because' => 'a long tour'])->assertCreated()->json('line');
 
         self::assertSame(['mi', '4900', '4900', 'nearing'], [$line['rail']['unit'], $line['rail']['now'], $line['meters'][0]['value'], $line['state']]);
@@ -137,10 +137,10 @@ final class ReadingsTest extends TestCase
         $this->postJson('/api/log-line/preview', ['text' => ''])->assertJson(['understood' => false]);
         self::assertSame('24.6', $this->sheet($machine)['line']['meters'][0]['value'], 'a preview writes nothing');
 
-        $this->postJson('/api/log-line', ['text' => 'heron +6.4'])->assertCreated()->assertJson(['line' => ['meters' => [['value' => '31']]], 'entry' => ['readings' => [['typed' => '+6.4']]]]);
-        $this->postJson('/api/log-line', ['text' => 'heron 900'])->assertStatus(409);
-        $this->postJson('/api/log-line', ['text' => 'ostrich 3'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'No machine of this yard is named in "ostrich 3".');
-        $this->as(Role::Reader)->postJson('/api/log-line', ['text' => 'heron 32'])->assertForbidden();
+        $this->tell(null, 'line', ['text' => 'heron +6.4'])->assertCreated()->assertJson(['line' => ['meters' => [['value' => '31']]], 'entry' => ['readings' => [['typed' => '+6.4']]]]);
+        $this->tell(null, 'line', ['text' => 'heron 900'])->assertStatus(409);
+        $this->tell(null, 'line', ['text' => 'ostrich 3'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'No machine of this yard is named in "ostrich 3".');
+        $this->as(Role::Reader)->tell(null, 'line', ['text' => 'heron 32'])->assertForbidden();
     }
 
     public function test_hours_and_kilometres_in_one_line_are_one_entry_that_is_struck_and_corrected_whole(): void
@@ -148,13 +148,13 @@ final class ReadingsTest extends TestCase
         $machine = $this->machine(['name' => 'Wren', 'class' => 'utility_vehicle', 'meters' => [['unit' => 'h', 'value' => '10'], ['unit' => 'km', 'value' => '100']], 'rules' => []]);
         $preview = $this->postJson('/api/log-line/preview', ['text' => 'wren 180 km 12.5 h'])->assertOk()->json('sentence');
         self::assertStringStartsWith('Wren at 180 km, 12.5 h. ', $preview);
-        $entry = $this->postJson('/api/log-line', ['text' => 'wren 180 km 12.5 h'])->assertCreated()->json('entry');
+        $entry = $this->tell(null, 'line', ['text' => 'wren 180 km 12.5 h'])->assertCreated()->json('entry');
         self::assertSame([['180', 'km'], ['12.5', 'h']], array_map(fn (array $reading): array => [$reading['value'], $reading['unit']], $entry['readings']));
         self::assertSame('180 km, 12.5 h', $entry['in_words']);
 
-        $right = $this->postJson("/api/entries/{$entry['id']}/correction", ['because' => 'A slip.', 'value' => '170'])->assertCreated()->json('entry');
+        $right = $this->tellOf($entry['id'], 'correction', ['because' => 'A slip.', 'distance' => '170'])->assertCreated()->json('entry');
         self::assertSame('170 km, 12.5 h', $right['in_words']);
-        $this->postJson("/api/entries/{$right['id']}/strike", ['because' => 'Wrong machine.'])->assertOk();
+        $this->tellOf($right['id'], 'strike', ['because' => 'Wrong machine.'])->assertCreated();
         self::assertSame(['10', '100'], array_column($this->sheet($machine)['line']['meters'], 'value'));
     }
 
@@ -162,7 +162,7 @@ final class ReadingsTest extends TestCase
     {
         $machine = $this->machine(['at' => '2025-05-01', 'began_on' => '2025-05-01']);
         $this->postJson('/api/log-line/preview', ['text' => 'heron 1.204 yesterday'])->assertOk()->assertJson(['understood' => false, 'suggestions' => ['heron 1204 yesterday', 'heron 1.2 yesterday']]);
-        $this->postJson('/api/log-line', ['text' => 'heron 1.204'])->assertUnprocessable();
+        $this->tell(null, 'line', ['text' => 'heron 1.204'])->assertUnprocessable();
         $this->log($machine, '1.204')->assertUnprocessable()->assertJsonPath('errors.value.0', '"1.204" can be read two ways. Write 1204 or 1.2040.');
         $this->log($machine, '1,204')->assertCreated()->assertJsonPath('entry.readings.0.value', '1204');
     }
@@ -189,7 +189,7 @@ final class ReadingsTest extends TestCase
     {
         $machine = $this->machine();
         $this->log($machine, '95');
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '95.5'])->assertCreated();
+        $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '95.5'])->assertCreated();
         $before = YardLine::query()->findOrFail($machine)->toArray();
 
         $this->artisan('yard:rebuild')->assertSuccessful();
@@ -199,7 +199,7 @@ final class ReadingsTest extends TestCase
 
     public function test_a_new_day_is_noticed_without_anybody_writing(): void
     {
-        $machine = $this->machine(['rules' => [['task' => 'Brake fluid', 'kind' => 'replace', 'every' => ['months' => 1]]]]);
+        $machine = $this->machine(['class' => 'utility_vehicle', 'rules' => [['task' => 'Brake fluid', 'kind' => 'replace', 'spots' => ['brake_fluid'], 'every' => ['months' => 1]]]]);
         self::assertSame('fresh', $this->getJson('/api/machines')->json('data.0.state'));
 
         $this->travelTo('2026-05-30T10:00:00Z');

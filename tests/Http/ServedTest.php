@@ -29,16 +29,16 @@ final class ServedTest extends PlainTestCase
         $machine = self::machine();
         $start = ServedClock::now('-30 days 10:00');
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $log = fn (Visitor $who, int $step): \CurlHandle => $who->request('POST', "/machines/{$machine}/readings", [
-                'value' => (string) ($round * 0.4 + $step / 10), 'at' => $start->modify('+'.($round * 60 + $step * 20).' minutes')->format(DATE_ATOM),
-            ]);
+            $log = fn (Visitor $who, int $step): \CurlHandle => $who->request('POST', '/notes', ['notes' => [
+                self::reading($machine, (string) ($round * 0.4 + $step / 10), ['on' => $start->modify('+'.($round * 60 + $step * 20).' minutes')->format(DATE_ATOM)]),
+            ]]);
             $answers = Visitor::together([$log(self::$keeper, 1), $log(self::$mechanic, 2)]);
-            self::assertSame([201, 201], array_column($answers, 'status'), (string) json_encode($answers));
+            self::assertSame(['written', 'written'], array_map(self::became(...), $answers), (string) json_encode($answers));
         }
         $entries = self::$keeper->ask('GET', "/machines/{$machine}/entries?kind=reading&limit=200")['body']['data'] ?? [];
         $sheet = self::$keeper->ask('GET', "/machines/{$machine}")['body'];
 
-        self::assertCount(1 + 2 * self::ROUNDS, $entries);
+        self::assertCount(2 * self::ROUNDS, $entries);
         self::assertSame('7.8', $sheet['line']['meters'][0]['value']);
         self::assertSame($sheet['line'], self::lineOnTheYardsSheet($sheet['name']), 'the kept line is the one that follows from the facts');
     }
@@ -46,20 +46,22 @@ final class ServedTest extends PlainTestCase
     public function test_the_same_key_sent_by_several_connections_at_once_writes_once(): void
     {
         $machine = self::machine();
-        $send = fn (): \CurlHandle => self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => '3'], ['Idempotency-Key: together']);
+        $note = self::reading($machine, '3');
+        $send = fn (): \CurlHandle => self::$keeper->request('POST', '/notes', ['notes' => [$note]], ['Idempotency-Key: together']);
         $answers = Visitor::together([$send(), $send(), $send(), $send()]);
 
-        self::assertSame([201], array_values(array_unique(array_column($answers, 'status'))), (string) json_encode($answers));
-        self::assertCount(1, array_unique(array_map(fn (array $answer): int => $answer['body']['entry']['id'], $answers)));
-        self::assertCount(2, self::$keeper->ask('GET', "/machines/{$machine}/entries?kind=reading")['body']['data']);
+        self::assertSame(['written'], array_values(array_unique(array_map(self::became(...), $answers))), (string) json_encode($answers));
+        self::assertCount(1, array_unique(array_map(fn (array $answer): int => $answer['body']['results'][0]['entry_id'], $answers)));
+        self::assertCount(1, self::$keeper->ask('GET', "/machines/{$machine}/entries?kind=reading")['body']['data']);
     }
 
     public function test_eight_equal_keys_four_equal_pictures_and_equal_names_at_once_break_nothing(): void
     {
         $machine = self::machine();
         foreach (['3', 'rubbish', '4'] as $round => $value) {
-            $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => $value], ["Idempotency-Key: eight {$round}"]), range(1, 8)));
-            self::assertSame([$value === 'rubbish' ? 422 : 201], array_values(array_unique(array_column($answers, 'status'))), (string) json_encode($answers));
+            $note = self::reading($machine, $value);
+            $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->request('POST', '/notes', ['notes' => [$note]], ["Idempotency-Key: eight {$round}"]), range(1, 8)));
+            self::assertSame([$value === 'rubbish' ? 'refused' : 'written'], array_values(array_unique(array_map(self::became(...), $answers))), (string) json_encode($answers));
         }
         $name = 'twin'.bin2hex(random_bytes(3));
         $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->request('POST', '/people', ['name' => 'Twin', 'sign_in_name' => $name, 'password' => 'long enough', 'role' => 'reader']), range(1, 4)));
@@ -67,11 +69,11 @@ final class ServedTest extends PlainTestCase
         sort($statuses);
         self::assertSame([201, 422, 422, 422], $statuses);
 
-        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'fine'];
-        self::assertSame('written', self::$keeper->ask('POST', '/walkaround/notes', ['notes' => [$look]])['body']['results'][0]['status'] ?? null);
+        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine'];
+        self::assertSame('written', self::$keeper->ask('POST', '/notes', ['notes' => [$look]])['body']['results'][0]['status'] ?? null);
         $picture = (string) tempnam(sys_get_temp_dir(), 'photo');
         imagejpeg(imagecreatetruecolor(60, 40), $picture);
-        $form = ['id' => (string) Str::uuid(), 'observation' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')];
+        $form = ['id' => (string) Str::uuid(), 'act' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')];
         $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->upload("/machines/{$machine}/photos", $form), range(1, 4)));
         unlink($picture);
         self::assertSame([201], array_values(array_unique(array_column($answers, 'status'))), (string) json_encode($answers));
@@ -80,13 +82,13 @@ final class ServedTest extends PlainTestCase
     public function test_the_same_key_with_another_picture_is_another_request(): void
     {
         $machine = self::machine();
-        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'subject' => 'leaks', 'said' => 'fine'];
-        self::$keeper->ask('POST', '/walkaround/notes', ['notes' => [$look]]);
+        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine'];
+        self::$keeper->ask('POST', '/notes', ['notes' => [$look]]);
         $id = (string) Str::uuid();
         $send = function (int $width) use ($machine, $look, $id): int {
             $picture = (string) tempnam(sys_get_temp_dir(), 'photo');
             imagejpeg(imagecreatetruecolor($width, 40), $picture);
-            $answer = Visitor::together([self::$keeper->upload("/machines/{$machine}/photos", ['id' => $id, 'observation' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')], ["Idempotency-Key: {$id}"])])[0];
+            $answer = Visitor::together([self::$keeper->upload("/machines/{$machine}/photos", ['id' => $id, 'act' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')], ["Idempotency-Key: {$id}"])])[0];
             unlink($picture);
 
             return $answer['status'];
@@ -121,17 +123,32 @@ final class ServedTest extends PlainTestCase
     {
         $machine = self::machine();
         foreach (['http://127.0.0.1:1', 'http://elsewhere.example', 'null', ''] as $origin) {
-            $forged = Visitor::together([self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => '3'], origin: $origin)])[0];
+            $forged = Visitor::together([self::$keeper->request('POST', '/notes', ['notes' => [self::reading($machine, '3')]], origin: $origin)])[0];
             self::assertSame([403, '/problems/foreign-origin'], [$forged['status'], $forged['body']['type'] ?? null], $origin);
         }
-        $other = Visitor::together([self::$keeper->request('POST', "/machines/{$machine}/readings", ['value' => '3'], ['Sec-Fetch-Site: same-site'])])[0];
+        $other = Visitor::together([self::$keeper->request('POST', '/notes', ['notes' => [self::reading($machine, '3')]], ['Sec-Fetch-Site: same-site'])])[0];
         self::assertSame(403, $other['status'], 'another port of the same computer is another site to write from');
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed> a note
+     */
+    private static function reading(int $machine, string $value, array $more = []): array
+    {
+        return ['id' => (string) Str::uuid(), 'kind' => 'reading', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'value' => $value, ...$more];
+    }
+
+    /** @param  array{status: int, body: array<string, mixed>}  $answer */
+    private static function became(array $answer): string
+    {
+        return $answer['body']['results'][0]['status'] ?? "not taken in: {$answer['status']}";
     }
 
     private static function machine(): int
     {
         $machine = self::$keeper->ask('POST', '/machines', ['name' => 'Served '.bin2hex(random_bytes(4)), 'class' => 'rider_mower', 'place' => 'Test field', 'history' => 'new',
-            'at' => ServedClock::now('-40 days')->format('Y-m-d'), 'meters' => [['unit' => 'h', 'value' => '0']], 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => 50]]]]);
+            'at' => ServedClock::now('-40 days')->format('Y-m-d'), 'meters' => [['unit' => 'h', 'value' => '0']], 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 50]]]]);
         self::assertSame(201, $machine['status'], (string) json_encode($machine));
 
         return $machine['body']['id'];

@@ -12,13 +12,13 @@ final class ServicesTest extends TestCase
     {
         $machine = $this->machine();
         $this->log($machine, '97');
-        $done = $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '98.5', 'note' => 'Oil black'])->assertCreated()->json();
+        $done = $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '98.5', 'note' => 'Oil black'])->assertCreated()->json();
 
         self::assertSame(['fresh', '198.5'], [$done['line']['state'], $done['line']['rail']['stakes'][0]['at']]);
         self::assertSame('At 98.5 h: engine oil replaced', $done['entry']['in_words']);
         self::assertSame('98.5', $done['line']['meters'][0]['value'], 'what the meter showed at the service is a reading too');
 
-        $line = $this->postJson("/api/entries/{$done['entry']['id']}/strike", ['because' => 'Taken back at once.'])->assertOk()->json('line');
+        $line = $this->tellOf($done['entry']['id'], 'strike', ['because' => 'Taken back at once.'])->assertCreated()->json('line');
         self::assertSame(['nearing', '100', '97'], [$line['state'], $line['rail']['stakes'][0]['at'], $line['meters'][0]['value']]);
     }
 
@@ -26,44 +26,35 @@ final class ServicesTest extends TestCase
     {
         $machine = $this->machine();
         $this->log($machine, '97');
-        $wrong = $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '98.5'])->json('entry.id');
-        $right = $this->postJson("/api/entries/{$wrong}/correction", ['because' => 'Misread', 'rule_ids' => [$this->ruleId($machine)], 'hours' => '97.5'])->assertCreated()->json();
+        $wrong = $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '98.5'])->json('entry.id');
+        $right = $this->tellOf($wrong, 'correction', ['because' => 'Misread', 'tasks' => [$this->taskId($machine)], 'hours' => '97.5'])->assertCreated()->json();
 
         self::assertSame([$wrong, '197.5'], [$right['entry']['corrects_id'], $right['line']['rail']['stakes'][0]['at']]);
         $history = collect($this->getJson("/api/machines/{$machine}/entries")->json('data'))->keyBy('id');
         self::assertSame(['Misread', 'Keeper'], [$history[$wrong]['struck']['because'], $history[$wrong]['struck']['by']]);
         self::assertSame('At 98.5 h: engine oil replaced', $history[$wrong]['in_words']);
         self::assertNull($history[$right['entry']['id']]['struck']);
-        $this->postJson("/api/entries/{$wrong}/strike", ['because' => 'again'])->assertConflict();
+        $this->tellOf($wrong, 'strike', ['because' => 'again'])->assertConflict();
     }
 
     public function test_a_reading_is_corrected_with_the_time_it_was_taken(): void
     {
         $machine = $this->machine();
         $wrong = $this->log($machine, '40', ['at' => '2026-05-08'])->json('entry.id');
-        $right = $this->postJson("/api/entries/{$wrong}/correction", ['because' => 'Read off the neighbour', 'value' => '14,0'])->assertCreated()->json('entry');
+        $right = $this->tellOf($wrong, 'correction', ['because' => 'Read off the neighbour', 'hours' => '14,0'])->assertCreated()->json('entry');
 
         self::assertSame(['2026-05-08', true, '14'], [substr($right['happened_at'], 0, 10), $right['day_only'], $right['readings'][0]['value']]);
         self::assertSame('14', $this->sheet($machine)['line']['meters'][0]['value']);
     }
 
-    public function test_a_reading_that_belongs_to_a_service_is_not_struck_alone(): void
-    {
-        $machine = $this->machine();
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '9']);
-        $part = \App\Logbook\Entry::query()->whereNotNull('part_of_id')->latest('id')->firstOrFail();
-
-        $this->postJson("/api/entries/{$part->id}/strike", ['because' => 'no'])->assertConflict();
-    }
-
     public function test_a_vehicle_with_two_meters_needs_both(): void
     {
         $machine = $this->machine(['class' => 'utility_vehicle', 'meters' => [['unit' => 'h', 'value' => '10'], ['unit' => 'km', 'value' => '100']],
-            'rules' => [['task' => 'Air cleaner', 'kind' => 'inspect', 'every' => ['hours' => '25', 'km' => '400']]]]);
-        $rule = $this->ruleId($machine);
+            'rules' => [['task' => 'Air cleaner', 'kind' => 'inspect', 'spots' => ['air_cleaner'], 'every' => ['hours' => '25', 'km' => '400']]]]);
+        $task = $this->taskId($machine);
 
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$rule], 'hours' => '11'])->assertUnprocessable()->assertJsonPath('errors.distance.0', 'This is missing.');
-        $line = $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$rule], 'hours' => '11', 'distance' => '120'])->assertCreated()->json('line');
+        $this->tell($machine, 'service', ['tasks' => [$task], 'hours' => '11'])->assertUnprocessable()->assertJsonPath('errors.distance.0', 'This is missing.');
+        $line = $this->tell($machine, 'service', ['tasks' => [$task], 'hours' => '11', 'distance' => '120'])->assertCreated()->json('line');
         self::assertSame(['36', 'At 11 h, 120 km: air cleaner inspected'], [$line['rail']['stakes'][0]['at'], $this->getJson('/api/entries')->json('data.0.in_words')]);
     }
 
@@ -72,39 +63,39 @@ final class ServicesTest extends TestCase
         $machine = $this->machine();
         $other = $this->machine(['name' => 'Teal']);
 
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($other)], 'hours' => '5'])->assertUnprocessable()->assertJsonStructure(['errors' => ['rule_ids']]);
+        $this->tell($machine, 'service', ['tasks' => [$this->taskId($other)], 'hours' => '5'])->assertUnprocessable()->assertJsonStructure(['errors' => ['tasks']]);
     }
 
     public function test_a_stood_down_machine_says_so_until_somebody_lifts_it_with_a_reason(): void
     {
         $machine = $this->machine();
-        $line = $this->as(Role::Operator)->postJson("/api/machines/{$machine}/stand-downs", ['note' => 'Seat switch dead'])->assertCreated()->json('line');
+        $line = $this->as(Role::Operator)->tell($machine, 'stand_down', ['note' => 'Seat switch dead'])->assertCreated()->json('line');
         self::assertSame(['stood_down', 'Seat switch dead', 'Operator'], [$line['state'], $line['stood_down']['because'], $line['stood_down']['by']]);
 
-        $this->postJson("/api/machines/{$machine}/stand-downs", ['note' => 'again'])->assertConflict();
-        $this->postJson("/api/machines/{$machine}/lifts", ['note' => 'looks fine'])->assertForbidden();
-        $this->as(Role::Mechanic)->postJson("/api/machines/{$machine}/lifts", ['note' => ' '])->assertUnprocessable()->assertJsonPath('errors.note.0', 'Say why it may be used again.');
-        self::assertSame('fresh', $this->postJson("/api/machines/{$machine}/lifts", ['note' => 'Switch replaced'])->assertCreated()->json('line.state'));
-        $this->postJson("/api/machines/{$machine}/lifts", ['note' => 'again'])->assertConflict();
+        $this->tell($machine, 'stand_down', ['note' => 'again'])->assertConflict();
+        $this->tell($machine, 'lift', ['note' => 'looks fine'])->assertForbidden();
+        $this->as(Role::Mechanic)->tell($machine, 'lift', ['note' => ' '])->assertUnprocessable()->assertJsonPath('errors.note.0', 'Say why it may be used again.');
+        self::assertSame('fresh', $this->tell($machine, 'lift', ['note' => 'Switch replaced'])->assertCreated()->json('line.state'));
+        $this->tell($machine, 'lift', ['note' => 'again'])->assertConflict();
     }
 
     public function test_a_used_machine_with_no_past_is_unknown_until_something_is_done(): void
     {
         $machine = $this->machine(['history' => 'unknown', 'meters' => [['unit' => 'h', 'value' => '2306.4']], 'rules' => [
-            ['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => 100]], ['task' => 'Fuel filter', 'kind' => 'replace', 'every' => ['hours' => 400]]]]);
+            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 100]], ['task' => 'Fuel filter', 'kind' => 'replace', 'spots' => ['fuel_filter'], 'every' => ['hours' => 400]]]]);
         self::assertSame(['unknown', '2 tasks have no history. Say when each was last done, or do it now.'], array_values(array_intersect_key($this->sheet($machine)['line'], ['state' => 1, 'why' => 1])));
 
-        $rules = array_column($this->sheet($machine)['rules'], 'id');
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => $rules, 'hours' => '2306.4'])->assertCreated();
+        $tasks = array_column($this->sheet($machine)['rules'], 'task_id');
+        $this->tell($machine, 'service', ['tasks' => $tasks, 'hours' => '2306.4'])->assertCreated();
         self::assertSame('fresh', $this->sheet($machine)['line']['state']);
     }
 
     public function test_a_machine_with_a_known_past_is_counted_from_it(): void
     {
-        $machine = $this->machine(['history' => 'known', 'meters' => [['unit' => 'h', 'value' => '812']], 'rules' => [
-            ['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => 100], 'counts_from' => 'last_done', 'last_done' => ['date' => '2026-02-03', 'hours' => '790']],
-            ['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 24], 'counts_from' => 'last_done', 'last_done' => ['date' => '2025-01-10']],
-            ['task' => 'Fuel filter', 'kind' => 'replace', 'every' => ['hours' => 400], 'counts_from' => 'unknown'],
+        $machine = $this->machine(['class' => 'tractor', 'history' => 'known', 'meters' => [['unit' => 'h', 'value' => '812']], 'rules' => [
+            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 100], 'counts_from' => 'last_done', 'last_done' => ['date' => '2026-02-03', 'hours' => '790']],
+            ['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['coolant'], 'every' => ['months' => 24], 'counts_from' => 'last_done', 'last_done' => ['date' => '2025-01-10']],
+            ['task' => 'Fuel filter', 'kind' => 'replace', 'spots' => ['fuel_filter'], 'every' => ['hours' => 400], 'counts_from' => 'unknown'],
         ]]);
         $due = collect($this->sheet($machine)['rules'])->mapWithKeys(fn (array $rule): array => [$rule['task'] => $rule['standing']['due']['hours'] ?? $rule['standing']['due']['date'] ?? $rule['standing']['state']]);
 

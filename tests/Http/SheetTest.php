@@ -6,11 +6,12 @@ namespace Tests\Http;
 
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
+use App\Logbook\Readings\Reading;
+use App\Machines\Machine;
 use App\People\Role;
-use App\Yard\Machine;
 use Brick\Math\BigDecimal;
 use Core\Meter\Judgement;
-use Core\Meter\Reading;
+use Core\Meter\Reading as CoreReading;
 use Illuminate\Support\Facades\DB;
 
 /** What a machine's sheet and its history say. */
@@ -18,7 +19,7 @@ final class SheetTest extends TestCase
 {
     public function test_the_sheet_says_what_to_set_on_the_machines_own_countdown(): void
     {
-        $machine = $this->machine(['rules' => [['task' => 'Oil', 'kind' => 'replace', 'every' => ['hours' => '50']]]]);
+        $machine = $this->machine(['rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '50']]]]);
         $this->log($machine, '31.2', ['at' => '2026-05-10']);
         $countdown = $this->sheet($machine)['countdown'];
         self::assertSame(['18.8', '18', '49.2', false], [$countdown['remaining'], $countdown['set'], $countdown['rings_at'], $countdown['past']]);
@@ -32,9 +33,9 @@ final class SheetTest extends TestCase
     public function test_rules_stand_most_urgent_first_each_with_its_reason_and_cautions(): void
     {
         $machine = $this->machine(['class' => 'generator', 'rules' => [
-            ['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 24]],
-            ['task' => 'Fuel filter', 'kind' => 'replace', 'every' => ['hours' => 30]],
-            ['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => 20], 'first' => [['hours' => 5]], 'book' => ['hours' => 25], 'source' => 'keeper'],
+            ['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['coolant'], 'every' => ['months' => 24]],
+            ['task' => 'Fuel filter', 'kind' => 'replace', 'spots' => ['fuel_filter'], 'every' => ['hours' => 30]],
+            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 20], 'first' => [['hours' => 5]], 'book' => ['hours' => 25], 'source' => 'keeper'],
         ]]);
         $this->log($machine, '28', ['at' => '2026-05-10']);
         $rules = $this->sheet($machine)['rules'];
@@ -56,7 +57,7 @@ final class SheetTest extends TestCase
         foreach (['2026-05-03' => '4', '2026-05-06' => '9', '2026-05-09' => '15'] as $day => $hours) {
             $this->log($machine, $hours, ['at' => $day]);
         }
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '16', 'at' => '2026-05-10']);
+        $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '16', 'at' => '2026-05-10']);
         $seen = [];
         $cursor = '';
         do {
@@ -66,7 +67,7 @@ final class SheetTest extends TestCase
         } while ($page->json('next_cursor') !== null);
 
         self::assertSame(['At 16 h: engine oil replaced', '15 h', '9 h', '4 h'], array_slice($seen, 0, 4));
-        self::assertEqualsCanonicalizing(['Entered in the book', '0 h'], array_slice($seen, 4));
+        self::assertSame(['Entered in the book at 0 h'], array_slice($seen, 4));
         self::assertCount(1, $this->getJson("/api/machines/{$machine}/entries?kind=service")->json('data'));
         $this->getJson("/api/machines/{$machine}/entries?kind=gossip")->assertUnprocessable();
     }
@@ -78,20 +79,20 @@ final class SheetTest extends TestCase
         $wrong = $this->log($machine, '96', ['at' => '2026-05-12'])->json('entry.id');
         self::assertSame('nearing', $this->sheet($machine)['line']['state']);
 
-        $line = $this->postJson("/api/entries/{$wrong}/strike", ['because' => 'Wrong machine'])->assertOk()->json('line');
+        $line = $this->tellOf($wrong, 'strike', ['because' => 'Wrong machine'])->assertCreated()->json('line');
         self::assertSame(['fresh', '20'], [$line['state'], $line['rail']['now']]);
         self::assertSame(1, Entry::query()->whereKey($wrong)->whereNotNull('struck_at')->count());
-        $this->postJson("/api/entries/{$wrong}/correction", ['because' => 'again', 'value' => '21'])->assertConflict();
-        $this->postJson("/api/entries/{$wrong}/strike", ['because' => ''])->assertUnprocessable();
+        $this->tellOf($wrong, 'correction', ['because' => 'again', 'value' => '21'])->assertConflict();
+        $this->tellOf($wrong, 'strike', ['because' => ''])->assertUnprocessable();
     }
 
     public function test_striking_a_lift_stands_the_machine_down_again(): void
     {
         $machine = $this->machine();
-        $this->postJson("/api/machines/{$machine}/stand-downs", ['note' => 'Fuel leak']);
+        $this->tell($machine, 'stand_down', ['note' => 'Fuel leak']);
         $this->travel(1)->minutes();
-        $lift = $this->postJson("/api/machines/{$machine}/lifts", ['note' => 'Hose replaced'])->json('entry.id');
-        self::assertSame('stood_down', $this->postJson("/api/entries/{$lift}/strike", ['because' => 'It drips still'])->json('line.state'));
+        $lift = $this->tell($machine, 'lift', ['note' => 'Hose replaced'])->json('entry.id');
+        self::assertSame('stood_down', $this->tellOf($lift, 'strike', ['because' => 'It drips still'])->json('line.state'));
     }
 
     public function test_entries_that_only_tell_of_a_change_are_not_struck(): void
@@ -100,28 +101,28 @@ final class SheetTest extends TestCase
         $entered = $this->getJson("/api/machines/{$machine}/entries?kind=machine_added")->json('data.0');
 
         self::assertFalse($entered['may_strike']);
-        $this->postJson("/api/entries/{$entered['id']}/strike", ['because' => 'no'])->assertConflict();
-        $this->postJson("/api/entries/{$entered['id']}/correction", ['because' => 'no'])->assertConflict();
+        $this->tellOf($entered['id'], 'strike', ['because' => 'no'])->assertConflict();
+        $this->tellOf($entered['id'], 'correction', ['because' => 'no'])->assertConflict();
     }
 
     public function test_a_late_service_counts_where_it_belongs(): void
     {
         $machine = $this->machine();
         $this->log($machine, '98', ['at' => '2026-05-12']);
-        $line = $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '92.5', 'at' => '2026-05-10'])->assertCreated()->json('line');
+        $line = $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '92.5', 'at' => '2026-05-10'])->assertCreated()->json('line');
 
         self::assertSame(['98', 'fresh', '192.5'], [$line['rail']['now'], $line['state'], $line['rail']['stakes'][0]['at']]);
-        $this->postJson("/api/machines/{$machine}/services", ['rule_ids' => [$this->ruleId($machine)], 'hours' => '110', 'at' => '2026-05-11'])->assertStatus(409)->assertJsonStructure(['errors' => ['hours']]);
+        $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '110', 'at' => '2026-05-11'])->assertStatus(409)->assertJsonStructure(['errors' => ['hours']]);
         self::assertSame(1, Entry::query()->where(['machine_id' => $machine, 'kind' => EntryKind::Service])->count(), 'the refused one left nothing');
     }
 
     public function test_the_log_line_knows_days_meters_and_who_may(): void
     {
         $machine = $this->machine(['name' => 'Little Grebe', 'class' => 'utility_vehicle', 'meters' => [['unit' => 'h', 'value' => '10'], ['unit' => 'km', 'value' => '100']], 'rules' => []]);
-        $this->postJson('/api/log-line', ['text' => 'little grebe 180 km yesterday'])->assertCreated()->assertJsonPath('entry.readings.0.unit', 'km')->assertJsonPath('entry.day_only', true);
-        $this->postJson('/api/log-line', ['text' => 'little 12'])->assertCreated()->assertJsonPath('entry.readings.0.unit', 'h');
-        $this->postJson('/api/log-line', ['text' => 'little 300 mi'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'Little Grebe\'s meter counts km.');
-        $this->postJson('/api/log-line', ['text' => 'little 13 2026-05-20'])->assertUnprocessable()->assertJsonPath('errors.text.0', '"2026-05-20" is 20 May 2026, which has not come yet.');
+        $this->tell(null, 'line', ['text' => 'little grebe 180 km yesterday'])->assertCreated()->assertJsonPath('entry.readings.0.unit', 'km')->assertJsonPath('entry.day_only', true);
+        $this->tell(null, 'line', ['text' => 'little 12'])->assertCreated()->assertJsonPath('entry.readings.0.unit', 'h');
+        $this->tell(null, 'line', ['text' => 'little 300 mi'])->assertUnprocessable()->assertJsonPath('errors.text.0', 'Little Grebe\'s meter counts km.');
+        $this->tell(null, 'line', ['text' => 'little 13 2026-05-20'])->assertUnprocessable()->assertJsonPath('errors.text.0', '"2026-05-20" is 20 May 2026, which has not come yet.');
         $this->postJson('/api/log-line/preview', ['text' => 'little 13 2026-05-20'])->assertOk()->assertJson(['understood' => false, 'sentence' => '"2026-05-20" is 20 May 2026, which has not come yet.']);
         self::assertSame(['12', '180'], array_column($this->sheet($machine)['line']['meters'], 'value'));
         $this->as(Role::Reader)->postJson('/api/log-line/preview', ['text' => 'little 14'])->assertForbidden();
@@ -129,8 +130,8 @@ final class SheetTest extends TestCase
 
     public function test_the_rail_names_what_falls_due_together(): void
     {
-        $machine = $this->machine(['rules' => [
-            ['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => 100]], ['task' => 'Air cleaner', 'kind' => 'clean', 'every' => ['hours' => 50]], ['task' => 'Coolant', 'kind' => 'replace', 'every' => ['months' => 1]]]]);
+        $machine = $this->machine(['class' => 'tractor', 'rules' => [
+            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 100]], ['task' => 'Air cleaner', 'kind' => 'clean', 'spots' => ['air_cleaner'], 'every' => ['hours' => 50]], ['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['coolant'], 'every' => ['months' => 1]]]]);
         $this->log($machine, '14', ['at' => '2026-05-08']);
         $stakes = collect($this->sheet($machine)['line']['rail']['stakes']);
 
@@ -150,8 +151,8 @@ final class SheetTest extends TestCase
         foreach (Machine::query()->with('meters')->get() as $machine) {
             foreach ($machine->meters as $meter) {
                 $before = null;
-                foreach (Entry::query()->where('meter_id', $meter->id)->orderBy('happened_at')->orderBy('value')->get() as $entry) {
-                    $reading = Reading::onDay(BigDecimal::of((string) $entry->value), \DateTimeImmutable::createFromInterface($entry->happened_at));
+                foreach (Reading::query()->where('meter_id', $meter->id)->orderBy('happened_at')->orderBy('value')->get() as $told) {
+                    $reading = CoreReading::onDay(BigDecimal::of((string) $told->value), \DateTimeImmutable::createFromInterface($told->happened_at));
                     $judgement = Judgement::of($before, $reading, $meter->unit->mostPerDay());
                     self::assertTrue($judgement->isPlausible(), "{$machine->name}: {$judgement->why}");
                     $before = $reading;

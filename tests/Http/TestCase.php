@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Logbook\Entry;
+use App\Machines\Yard;
 use App\People\Person;
 use App\People\Role;
-use App\Yard\Yard;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
 /** Requests to the application on a database of its own, every test in a transaction, every answer held against the contract. */
@@ -89,14 +92,47 @@ abstract class TestCase extends LaravelTestCase
         return $this->postJson('/api/machines', [...[
             'name' => 'Heron', 'class' => 'zero_turn', 'place' => 'Arboretum', 'history' => 'new', 'at' => '2026-05-01', 'began_on' => '2026-05-01',
             'meters' => [['unit' => 'h', 'value' => '0']],
-            'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'every' => ['hours' => '100']]],
+            'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']]],
         ], ...$given])->assertCreated()->json('id');
     }
 
     /** @param  array<string, mixed>  $more */
     protected function log(int $machine, string $value, array $more = []): TestResponse
     {
-        return $this->postJson("/api/machines/{$machine}/readings", ['value' => $value, ...$more]);
+        return $this->tell($machine, 'reading', ['value' => $value, ...$more]);
+    }
+
+    /**
+     * Sends one note, as written just now. Answers as its own door would: created with what became of it and the machine's line, or its problem.
+     *
+     * @param  array<string, mixed>  $given  its fields; `at` is the day on which it happened
+     * @param  array<string, string>  $headers
+     */
+    protected function tell(?int $machine, string $kind, array $given, array $headers = []): TestResponse
+    {
+        $given['on'] ??= $given['at'] ?? null;
+        $note = ['id' => (string) Str::uuid(), 'kind' => $kind, ...$given, 'at' => now()->format('Y-m-d\TH:i:s\Z'), 'machine_id' => $machine];
+        $sent = $this->postJson('/api/notes', ['notes' => [$note]], $headers);
+        if ($sent->getStatusCode() !== 200) {
+            return $sent;
+        }
+        $result = $sent->json('results.0');
+        if ($result['status'] === 'refused') {
+            return TestResponse::fromBaseResponse(new JsonResponse($result['problem'], $result['problem']['status']));
+        }
+        $of = $machine ?? $result['entry']['machine_id'] ?? null;
+
+        return TestResponse::fromBaseResponse(new JsonResponse([...$result, 'line' => $of === null ? null : $this->sheet($of)['line']], 201));
+    }
+
+    /**
+     * Strikes or corrects an entry.
+     *
+     * @param  array<string, mixed>  $given
+     */
+    protected function tellOf(int $entry, string $kind, array $given): TestResponse
+    {
+        return $this->tell(Entry::query()->findOrFail($entry)->machine_id, $kind, ['entry' => $entry, ...$given]);
     }
 
     /** What one request kept in memory is gone at the next, as it is when served. */
@@ -117,5 +153,10 @@ abstract class TestCase extends LaravelTestCase
     protected function ruleId(int $machine, int $index = 0): int
     {
         return $this->sheet($machine)['rules'][$index]['id'];
+    }
+
+    protected function taskId(int $machine, int $index = 0): int
+    {
+        return $this->sheet($machine)['rules'][$index]['task_id'];
     }
 }

@@ -28,7 +28,7 @@ abstract class WalkTestCase extends TestCase
      */
     protected function look(int $machine, string $subject, array $more = []): array
     {
-        return $this->note($machine, 'look', ['subject' => $subject, 'said' => 'fine', ...$more]);
+        return $this->note($machine, 'look', ['check' => $subject, 'said' => 'fine', ...$more]);
     }
 
     /**
@@ -37,6 +37,6 @@ abstract class WalkTestCase extends TestCase
      */
     protected function send(array $notes): array
     {
-        return $this->postJson('/api/walkaround/notes', ['notes' => $notes])->assertOk()->json('results');
+        return $this->postJson('/api/notes', ['notes' => $notes])->assertOk()->json('results');
     }
 }

@@ -106,8 +106,14 @@ export const trendsQuery = (machine: number) =>
     queryFn: () => answer(api.GET('/machines/{machine}/trends', { params: { path: { machine } } })),
   });
 
-export const findingQuery = (machine: number, subject: string) =>
+export const findingQuery = (machine: number, check: string) =>
   queryOptions({
-    queryKey: ['machine', machine, 'finding', subject],
-    queryFn: () => answer(api.GET('/machines/{machine}/findings/{subject}', { params: { path: { machine, subject } } })),
+    queryKey: ['machine', machine, 'finding', check],
+    queryFn: () => answer(api.GET('/machines/{machine}/findings/{check}', { params: { path: { machine, check } } })),
+  });
+
+export const spotsQuery = (machine: number) =>
+  queryOptions({
+    queryKey: ['walk', machine, 'spots'],
+    queryFn: () => answer(api.GET('/machines/{machine}/spots', { params: { path: { machine } } })),
   });

@@ -1,8 +1,8 @@
-import { answer, api, Refused, type Schemas } from '../api/client';
+import { answer, api, type Problem, Refused, type Schemas } from '../api/client';
 import { now } from '../kit/clock';
 import { type KeptNote, keptInPageOnly, withStore } from './store';
 
-export type Sent = { note: Schemas['Note']; observation?: Schemas['Observation'] };
+export type Sent = { note: Schemas['Note']; act?: Schemas['Act'] };
 export type Outbox = {
   waiting: number;
   refused: KeptNote[];
@@ -13,6 +13,8 @@ export type Outbox = {
 const AT_ONCE = 100;
 const LARGEST_AT_ONCE = 200_000;
 const TRY_AGAIN_AFTER = 10_000;
+/** Whoever waits for an answer longer than this is told that it is kept. */
+const PATIENCE = 8_000;
 
 let person: number | null = null;
 let again: ReturnType<typeof setTimeout> | undefined;
@@ -20,6 +22,8 @@ let sending = false;
 let state: Outbox = { waiting: 0, refused: [], inPageOnly: false };
 const watchers = new Set<() => void>();
 const receivers = new Set<(sent: Sent[]) => void>();
+/** Those who wait beside their form, by the id of their note. */
+const waitingFor = new Map<string, (result: Schemas['NoteResult'] | 'waits') => void>();
 
 export const outboxNow = (): Outbox => state;
 
@@ -61,6 +65,23 @@ export async function keepNote(note: Schemas['Note'], label: string, photos: Kep
   void sendWaiting();
 }
 
+/**
+ * Keeps a note and waits for what the yard says of it: what became of it, or that it waits for signal.
+ *
+ * @throws Refused what the yard refuses; it is not kept then, because whoever typed it still sees it
+ */
+export async function tellNote(note: Schemas['Note'], label: string): Promise<Schemas['NoteResult'] | 'waits'> {
+  const told = new Promise<Schemas['NoteResult'] | 'waits'>((resolve) => {
+    waitingFor.set(note.id, resolve);
+    setTimeout(() => resolve('waits'), PATIENCE);
+  });
+  await keepNote(note, label);
+  const result = await told;
+  waitingFor.delete(note.id);
+  if (result !== 'waits' && result.status === 'refused' && result.problem) throw new Refused(result.problem);
+  return result;
+}
+
 /** Sends a refused note once more, put right. */
 export async function sendAgain(kept: KeptNote, note: Schemas['Note']): Promise<void> {
   const { refused: _, ...rest } = kept;
@@ -69,8 +90,8 @@ export async function sendAgain(kept: KeptNote, note: Schemas['Note']): Promise<
   void sendWaiting();
 }
 
-export async function dropNote(kept: KeptNote): Promise<void> {
-  await forget(kept);
+export async function dropNote(id: string): Promise<void> {
+  for (const kept of await mine()) if (kept.note.id === id) await forget(kept);
   await tellWatchers();
 }
 
@@ -101,14 +122,18 @@ async function sendWaiting(): Promise<void> {
   if (sending || person === null) return;
   sending = true;
   clearTimeout(again);
+  let outOfReach = false;
   try {
     await (navigator.locks ? navigator.locks.request('jardinier-outbox', sendAll) : sendAll());
   } catch (thrown) {
+    outOfReach = true;
     if (!(thrown instanceof Refused)) throw thrown;
   } finally {
     sending = false;
+    if (outOfReach) for (const answer of waitingFor.values()) answer('waits');
     await tellWatchers();
-    if (state.waiting > 0) again = setTimeout(() => void sendWaiting(), TRY_AGAIN_AFTER);
+    // What was noted while the last of the others were sent goes at once.
+    if (state.waiting > 0) again = setTimeout(() => void sendWaiting(), outOfReach ? TRY_AGAIN_AFTER : 0);
   }
 }
 
@@ -142,24 +167,36 @@ async function sendNotes(notes: KeptNote[]): Promise<void> {
     if (others.length > 0) {
       for (const note of notes) await sendNotes([note]);
     } else if (only) {
-      await withStore((device) => device.put('notes', { ...only, refused: thrown.problem }));
+      await comeBack(only, thrown.problem);
     }
   }
 }
 
+/** To whoever waits for it beside their form, else to those that came back. */
+async function comeBack(kept: KeptNote, problem: Problem): Promise<void> {
+  const answer = waitingFor.get(kept.note.id);
+  if (answer) {
+    await forget(kept);
+    answer({ id: kept.note.id, status: 'refused', problem });
+  } else {
+    await withStore((device) => device.put('notes', { ...kept, refused: problem }));
+  }
+}
+
 async function sendTogether(notes: KeptNote[]): Promise<void> {
-  const { results } = await answer(api.POST('/walkaround/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }));
+  const { results } = await answer(api.POST('/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }));
   const sent: Sent[] = [];
   for (const [index, result] of results.entries()) {
     const kept = notes[index];
     if (!kept) break;
-    if (result.status === 'refused') {
-      kept.refused = result.problem;
-    } else {
-      kept.written = true;
-      sent.push({ note: kept.note, observation: result.observation });
+    if (result.status === 'refused' && result.problem) {
+      await comeBack(kept, result.problem);
+      continue;
     }
-    await putOrForget(kept, kept.written && kept.photos.length === 0);
+    kept.written = true;
+    sent.push({ note: kept.note, act: result.act });
+    await putOrForget(kept, kept.photos.length === 0);
+    waitingFor.get(kept.note.id)?.(result);
   }
   for (const receiver of receivers) receiver(sent);
 }
@@ -170,12 +207,12 @@ async function sendPhotos(kept: KeptNote): Promise<void> {
     if (!photo) break;
     const form = new FormData();
     form.set('id', photo.id);
-    form.set('observation', kept.note.id);
+    form.set('act', kept.note.id);
     form.set('photo', photo.blob, 'photo.jpg');
     try {
       await answer(
         api.POST('/machines/{machine}/photos', {
-          params: { path: { machine: kept.note.machine_id } },
+          params: { path: { machine: kept.note.machine_id ?? 0 } },
           body: form as never,
           bodySerializer: (body) => body as unknown as FormData,
         }),

@@ -10,6 +10,7 @@ const STROKES: Record<Schemas['TaskKind'], { path: string; filled?: boolean }> =
   lubricate: { path: 'M8 2c3 4 4.2 5.8 4.2 8A4.2 4.2 0 0 1 3.8 10C3.8 7.8 5 6 8 2z' },
   check_level: { path: 'M5 2v12h6V2M5 9h6M7 11.5h2' },
   sample: { path: 'M6 2h4M7 2v4l-3.5 7.5h9L9 6V2' },
+  run: { path: 'M2 11a6 6 0 0 1 12 0M8 11l3-4.5M2 14h12' },
 };
 
 /** The mark and, for those who hear the page, its word. */

@@ -41,6 +41,11 @@ export function VerdictStamp({ verdict }: { verdict: Schemas['Verdict'] }) {
   );
 }
 
+/** What a rule says or what was found at its spots, whichever is the harder. */
+export function ToldStamp({ told }: { told: Schemas['Told'] }) {
+  return told === 'watch' || told === 'act' || told === 'stand_down' ? <VerdictStamp verdict={told} /> : <Stamp state={told} />;
+}
+
 export const verdictColour = (verdict: Schemas['Verdict']): string => VERDICT_COLOURS[verdict];
 
 export const stateColour = (state: Schemas['MachineState']): string => (state === 'fresh' ? 'var(--ink)' : COLOURS[state]);

@@ -18,6 +18,7 @@ export const KIND_WORDS: Record<Schemas['TaskKind'], string> = {
   lubricate: 'grease',
   check_level: 'check level',
   sample: 'sample',
+  run: 'run',
 };
 
 export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
@@ -34,6 +35,8 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   round: 'Round',
   found: 'Found',
   mended: 'Put right',
+  meter_doubted: 'Meter',
+  remark: 'Remark',
 };
 
 export const VERDICT_WORDS: Record<Schemas['Verdict'], string> = { fit: 'fit', watch: 'watch', act: 'act', stand_down: 'stand down' };
@@ -62,12 +65,16 @@ export const SUBJECT_WORDS: Record<Schemas['Subject'], string> = {
   fuel: 'fuel',
   cooling: 'cooling',
   ignition: 'ignition',
+  exhaust: 'exhaust',
   hydraulics: 'hydraulics',
   gear_oil: 'gear oil',
   grease: 'grease',
   belts: 'belts',
   brakes: 'brakes',
+  wheels: 'wheels and tracks',
+  cutting: 'blades and tines',
   battery: 'battery',
+  safety: 'switches and guards',
   other: 'something else',
 };
 

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { machineQuery } from '../api/queries';
-import { useWrite } from '../api/useWrite';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Amount, Field, WrongText } from '../kit/Field';
 import { instant } from '../kit/format';
@@ -11,54 +11,38 @@ import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
-import { strikeEntry, useAfterWrite } from '../yard/useAfterWrite';
 
 const Tasks = styled.ul`label { display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
 
-type Correction = Schemas['Circumstances'] & {
-  because: string;
-  value?: string;
-  hours?: string;
-  distance?: string;
-  rule_ids?: number[];
-};
-
 /** Strikes an entry, which stays readable, and writes what is right beside it. */
 export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClose: () => void }) {
-  const { told } = useAfterWrite();
   const correctable = entry.kind === 'reading' || entry.kind === 'service';
-  const machine = useQuery({ ...machineQuery(entry.machine_id), enabled: entry.kind === 'service' });
+  const machine = useQuery({ ...machineQuery(entry.machine_id ?? 0), enabled: entry.kind === 'service' });
   const [values, setValues] = useState(() => entry.readings.map(({ value }) => value));
-  const [rules, setRules] = useState(() => entry.tasks.flatMap(({ rule_id }) => rule_id ?? []));
+  const [tasks, setTasks] = useState(() => entry.tasks.map(({ task_id }) => task_id));
   const [because, setBecause] = useState('');
   const [reason, setReason] = useState('');
-  const finish = async (text: string) => {
-    onClose();
-    await told(text);
-  };
-  const correct = useWrite(
-    (header, body: Correction) => answer(api.POST('/entries/{entry}/correction', { params: { path: { entry: entry.id }, header }, body })),
-    () => finish(`${entry.machine}: corrected.`),
-  );
-  const strike = useWrite(
-    (_key, why: string) => strikeEntry(entry.id, why),
-    () => finish(`${entry.machine}: entry struck.`),
-  );
+  const of = { machine_id: entry.machine_id, entry: entry.id, because };
+  const correct = useNote(() => `${entry.machine}: corrected.`, onClose);
+  const strike = useNote(() => `${entry.machine ?? 'The yard'}: entry struck.`, onClose);
   const send = (given: string[], confirmed: string | null = null) => {
-    const of = (kind: 'h' | 'distance') => given[entry.readings.findIndex(({ unit }) => (unit === 'h') === (kind === 'h'))];
-    return correct.send({
-      because,
-      confirmed_because: confirmed,
-      note: entry.note,
-      ...(entry.kind === 'reading'
-        ? { value: given[0] ?? '' }
-        : { rule_ids: rules, ...(of('h') && { hours: of('h') }), ...(of('distance') && { distance: of('distance') }) }),
-    });
+    const shown = (isHours: boolean) => given[entry.readings.findIndex(({ unit }) => (unit === 'h') === isHours)];
+    return correct.tell(
+      {
+        kind: 'correction',
+        ...of,
+        machine_id: entry.machine_id ?? 0,
+        confirmed_because: confirmed,
+        ...(entry.kind === 'service' && { tasks }),
+        ...(shown(true) && { hours: shown(true) }),
+        ...(shown(false) && { distance: shown(false) }),
+      },
+      `${entry.machine}: ${entry.in_words}, corrected`,
+    );
   };
   const doubted = asksAgain(correct.refused) ? correct.refused : null;
-  const errorOf = (unit: string | null) =>
-    doubted ? undefined : correct.fields[entry.kind === 'reading' ? 'value' : unit === 'h' ? 'hours' : 'distance'];
-  const toggle = (id: number) => setRules(rules.includes(id) ? rules.filter((one) => one !== id) : [...rules, id]);
+  const errorOf = (unit: string | null) => (doubted ? undefined : correct.fields[unit === 'h' ? 'hours' : 'distance']);
+  const toggle = (id: number) => setTasks(tasks.includes(id) ? tasks.filter((one) => one !== id) : [...tasks, id]);
   return (
     <Slip title={`${entry.machine}: correct an entry`} isOpen onClose={onClose}>
       <p>
@@ -85,14 +69,14 @@ export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClo
           {machine.data.rules.map((rule) => (
             <li key={rule.id}>
               <label>
-                <input type="checkbox" checked={rules.includes(rule.id)} onChange={() => toggle(rule.id)} />
+                <input type="checkbox" checked={tasks.includes(rule.task_id)} onChange={() => toggle(rule.task_id)} />
                 {rule.task}
               </label>
             </li>
           ))}
         </Tasks>
       )}
-      {correct.fields.rule_ids && <WrongText role="alert">{correct.fields.rule_ids}</WrongText>}
+      {correct.fields.tasks && <WrongText role="alert">{correct.fields.tasks}</WrongText>}
       {doubted && (
         <AskAgain
           refused={doubted}
@@ -113,14 +97,17 @@ export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClo
         error={correct.fields.because ?? strike.fields.because}
         placeholder="Read off the wrong machine"
       />
-      <Refusal refused={doubted ? null : (correct.refused ?? strike.refused)} besides={['because', 'value', 'hours', 'distance', 'rule_ids']} />
+      <Refusal refused={doubted ? null : (correct.refused ?? strike.refused)} besides={['because', 'hours', 'distance', 'tasks']} />
       <Actions>
         {correctable && (
           <MainButton isDisabled={correct.busy} onPress={() => send(values)}>
             Strike it, write this beside it
           </MainButton>
         )}
-        <PlainButton isDisabled={strike.busy} onPress={() => strike.send(because)}>
+        <PlainButton
+          isDisabled={strike.busy}
+          onPress={() => strike.tell({ kind: 'strike', ...of }, `${entry.machine ?? 'The yard'}: ${entry.in_words}, struck`)}
+        >
           Only strike it
         </PlainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

@@ -18,7 +18,7 @@ import { EMPTY_RECORD, type RecordDraft, RecordFields, recordBody } from './reco
 import { beginningOf, draftOf, type RuleDraft, ruleBody } from './ruleDraft';
 
 type History = 'new' | 'known' | 'unknown';
-type StarterRule = RuleDraft & { wanted: boolean; inWords: string };
+type StarterRule = RuleDraft & { wanted: boolean; inWords: string; goesWithRow: number | null };
 type StarterRulebooks = paths['/starter-rulebooks']['get']['responses']['200']['content']['application/json'];
 type Draft = {
   record: RecordDraft;
@@ -59,7 +59,8 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
   const begin = useCallback(
     (data: StarterRulebooks, index: number) => {
       const rulebook = data.rulebooks[index];
-      const rules = rulebook?.rules.map((rule) => ({ ...draftOf(rule), inWords: rule.in_words, wanted: true })) ?? [];
+      const rules =
+        rulebook?.rules.map((rule) => ({ ...draftOf(rule), inWords: rule.in_words, wanted: true, goesWithRow: rule.goes_with_row })) ?? [];
       setDraft((before) => ({ ...before, rulesFor: data.class, starter: rulebook?.name ?? '', rules }));
     },
     [setDraft],
@@ -69,7 +70,12 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
   }, [starter.data, draft.rulesFor, begin]);
   const changeRule = (index: number, part: Partial<StarterRule>) =>
     change({ rules: draft.rules.map((rule, at) => (at === index ? { ...rule, ...part } : rule)) });
-  const wanted = draft.rules.filter((rule) => rule.wanted);
+  // What is done in the course of another goes out with it.
+  const wanted = draft.rules.filter((rule) => rule.wanted && (rule.goesWithRow === null || draft.rules[rule.goesWithRow]?.wanted));
+  const rowOf = ({ goesWithRow }: StarterRule) => {
+    const other = goesWithRow === null ? undefined : draft.rules[goesWithRow];
+    return other ? { goes_with_row: wanted.indexOf(other) } : {};
+  };
   const add = useWrite(
     (header, body: Schemas['NewMachine']) => answer(api.POST('/machines', { params: { header }, body })),
     async (machine) => {
@@ -95,6 +101,7 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
       ),
       rules: wanted.map((rule) => ({
         ...ruleBody(rule, yard.distance_unit),
+        ...rowOf(rule),
         ...beginningOf({ ...rule, countsFrom: countsFrom(draft.history, rule) }),
       })),
     });

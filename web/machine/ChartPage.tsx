@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import styled, { createGlobalStyle } from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
-import { chartQuery } from '../api/queries';
+import { chartQuery, walkQuery } from '../api/queries';
 import type { paths } from '../api/schema';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
@@ -17,9 +17,10 @@ import { KIND_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { ChartGrid } from './ChartGrid';
-import { chartBody, chartDraft, type EditedRow, type Understood, withHeading } from './chartDraft';
-import { PasteChart } from './PasteChart';
+import { chartBody, chartDraft, type EditedRow, withHeading } from './chartDraft';
+import { PasteChart, type TakenRow } from './PasteChart';
 import { SharedRulebooks } from './SharedRulebooks';
+import { AS_SUGGESTED, likeliest, spotOptions, useSpotSuggestions } from './spotChoice';
 import { useChartReading } from './useChartReading';
 import { useMachine } from './useMachine';
 
@@ -56,10 +57,9 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
   const [pasting, setPasting] = useState(false);
   const [heading, setHeading] = useState('');
   const [because, setBecause] = useState('');
-  const { understood, reading, refused, settled } = useChartReading(draft, chart.unit);
+  const { understood, reading, wrong, settled } = useChartReading(draft, chart.unit);
   const touched = draft.rows.filter((row) => row.touched);
   const changed = touched.length > 0 || draft.removed.length > 0;
-  const ready = settled && touched.every(({ key }) => understood.has(key)) && (reading?.questions.length ?? 0) === 0;
   const changeRow = (row: EditedRow, part: Partial<EditedRow>) =>
     setDraft((before) => ({ ...before, rows: before.rows.map((one) => (one.key === row.key ? { ...one, ...part, touched: true } : one)) }));
   const mark = (row: EditedRow, under: string) => {
@@ -72,7 +72,16 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
       ...before,
       rows: [
         ...before.rows,
-        { key: `new-${before.rows.length}-${now().getTime()}`, ruleId: null, task: '', kind: 'replace', marks: [], recurs: false, touched: true },
+        {
+          key: `new-${before.rows.length}-${now().getTime()}`,
+          ruleId: null,
+          task: '',
+          kind: 'replace',
+          marks: [],
+          recurs: false,
+          touched: true,
+          spot: AS_SUGGESTED,
+        },
       ],
     }));
   const put = (body: ChartBody) => (header: { 'Idempotency-Key'?: string }) =>
@@ -85,19 +94,22 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
       await toldWith(`${sheet.name}: the chart is written.`, () => put(backTo(chart, after))({}));
     },
   );
-  const take = (rows: Understood[], whole: boolean) => {
+  const added = draft.rows.filter((row) => row.ruleId === null && row.task.trim() !== '');
+  const suggestions = useSpotSuggestions(
+    sheet.id,
+    added.map(({ task, kind }) => ({ words: task, kind })),
+  );
+  const suggested = new Map(added.flatMap(({ key }, index) => (suggestions[index] ? [[key, suggestions[index]] as const] : [])));
+  const ready =
+    settled &&
+    touched.every(({ key }) => understood.has(key)) &&
+    added.every(({ key }) => suggested.has(key)) &&
+    (reading?.questions.length ?? 0) === 0;
+  const spots = useQuery(walkQuery(sheet.id)).data?.spots ?? [];
+  const take = (rows: TakenRow[], whole: boolean) => {
     const taken = new Set(rows.map((row) => `${row.task.toLowerCase()} ${row.kind}`));
     save.send({
-      rows: rows.map(({ task, kind, first, every, windows, condition, anchor, contained_in }) => ({
-        task,
-        kind,
-        first,
-        every,
-        windows,
-        condition,
-        anchor,
-        contained_in_row: contained_in,
-      })),
+      rows,
       remove: whole ? chart.rows.filter((row) => !taken.has(`${row.task.toLowerCase()} ${row.kind}`)).map(({ rule_id }) => rule_id) : [],
       loosened_because: because || null,
     });
@@ -124,7 +136,19 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
           <QuietButton onPress={() => window.print()}>Print on one page</QuietButton>
         </QuietActions>
       </Lead>
-      <Above>{pasting && <PasteChart machine={sheet.id} unit={chart.unit} busy={save.busy} onTake={take} onClose={() => setPasting(false)} />}</Above>
+      <Above>
+        {pasting && (
+          <PasteChart
+            machine={sheet.id}
+            unit={chart.unit}
+            busy={save.busy}
+            known={chart.rows}
+            spots={spots}
+            onTake={take}
+            onClose={() => setPasting(false)}
+          />
+        )}
+      </Above>
       <Sheet aria-label="Chart">
         {draft.rows.length === 0 ? (
           <Empty>
@@ -155,6 +179,19 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
           )}
           {keeper && (
             <Controls>
+              {added.map((row) => {
+                const suggestion = suggested.get(row.key);
+                return (
+                  <Fields key={row.key} $columns={2}>
+                    <Choice
+                      label={`Where ${row.task.trim().toLowerCase()} is done`}
+                      value={row.spot || likeliest(suggestion)}
+                      onChange={(spot) => changeRow(row, { spot })}
+                      options={spotOptions(suggestion, spots)}
+                    />
+                  </Fields>
+                );
+              })}
               {(reading?.questions ?? []).map(({ id, ask, options }) => (
                 <Fields key={id} $columns={2}>
                   <Choice
@@ -165,14 +202,15 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
                   />
                 </Fields>
               ))}
-              {refused && <WrongText role="alert">{Object.values(refused.fields).join(' ') || refused.problem.detail}</WrongText>}
+              {wrong && <WrongText role="alert">{wrong}</WrongText>}
               {(loose || because) && <Field label="Why it is looser than the book" value={because} onChange={setBecause} error={loose} />}
               <Refusal refused={loose ? null : save.refused} besides={[]} />
               <Add
                 onSubmit={(event) => {
                   event.preventDefault();
-                  const added = heading.trim();
-                  if (added && !draft.headings.includes(added)) setDraft((before) => ({ ...before, headings: withHeading(before.headings, added) }));
+                  const column = heading.trim();
+                  if (column && !draft.headings.includes(column))
+                    setDraft((before) => ({ ...before, headings: withHeading(before.headings, column) }));
                   setHeading('');
                 }}
               >
@@ -188,7 +226,7 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
                 <Actions>
                   <MainButton
                     isDisabled={!ready || save.busy}
-                    onPress={() => save.send({ ...chartBody(draft, understood), loosened_because: because || null })}
+                    onPress={() => save.send({ ...chartBody(draft, understood, suggested), loosened_because: because || null })}
                   >
                     Write {touched.length + draft.removed.length === 1 ? 'the change' : `${touched.length + draft.removed.length} changes`}
                   </MainButton>

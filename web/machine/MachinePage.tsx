@@ -14,6 +14,7 @@ import { MachineWalk } from '../walkaround/MachineWalk';
 import { LogHours } from '../yard/LogHours';
 import { mayUse } from '../yard/MachineLine';
 import { FirstThings } from './FirstThings';
+import { MeterTruth } from './MeterTruth';
 import { ReminderNote } from './ReminderNote';
 import { Rulebook } from './Rulebook';
 import { StandSlip } from './StandSlip';
@@ -88,6 +89,7 @@ export default function MachinePage() {
         <Ruled>
           <Line>
             <MeterList sheet={sheet} mayReplace={mayService} />
+            {sheet.meter_truth && <MeterTruth sheet={sheet} truth={sheet.meter_truth} mayAsk={mayService} />}
           </Line>
           <Margin>
             <ReminderNote sheet={sheet} maySet={mayService} />

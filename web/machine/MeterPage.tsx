@@ -1,6 +1,6 @@
 import { useNavigate, useSearchParams } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
-import { useWrite } from '../api/useWrite';
+import type { Schemas } from '../api/client';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
 import { Amount, Field } from '../kit/Field';
@@ -11,20 +11,9 @@ import { Refusal } from '../kit/Refusal';
 import { Page } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
-import { useAfterWrite } from '../yard/useAfterWrite';
 import { useMachine } from './useMachine';
 
 const NOTHING = { old_value: '', new_value: '', run: '', at: '', note: '', reason: '' };
-
-type MeterBody = {
-  meter: 'hours' | 'distance';
-  old_value: string | null;
-  new_value: string;
-  run: string | null;
-  at: string | null;
-  note: string | null;
-  confirmed_because: string | null;
-};
 
 /** A machine gets another meter; what it has run goes on without a break. */
 export default function MeterPage() {
@@ -36,32 +25,33 @@ export default function MeterPage() {
 
 function MeterForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const navigate = useNavigate();
-  const { told } = useAfterWrite();
   const [search] = useSearchParams();
   const kind = search.get('meter') === 'distance' ? 'distance' : 'hours';
   const meter = sheet.line.meters.find(({ unit }) => (unit === 'h') === (kind === 'hours')) ?? sheet.line.meters[0];
   const [draft, setDraft, clear] = useDraft(`meter.${sheet.id}.${kind}`, NOTHING);
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
-  const replace = useWrite(
-    (header, body: MeterBody) => answer(api.POST('/machines/{machine}/meters', { params: { path: { machine: sheet.id }, header }, body })),
-    async ({ entry }) => {
+  const replace = useNote(
+    () => `${sheet.name}: meter replaced.`,
+    () => {
       clear();
       navigate(`/machines/${sheet.id}`);
-      await told(`${sheet.name}: meter replaced.`, entry);
     },
   );
   if (!meter) return <Page>This machine has no meter.</Page>;
   const send = (part: Partial<typeof NOTHING> = {}, reason: string | null = null) => {
     const { old_value, new_value, run, at, note } = { ...draft, ...part };
-    return replace.send({
-      meter: kind,
+    const told = {
+      kind: 'meter' as const,
+      machine_id: sheet.id,
+      meter: kind as Schemas['MeterKind'],
       old_value: old_value || null,
       new_value,
       run: run || null,
-      at: at || null,
+      on: at || null,
       note: note || null,
       confirmed_because: reason,
-    });
+    };
+    return replace.tell(told, `${sheet.name}: meter replaced, it shows ${new_value}`);
   };
   const doubted = asksAgain(replace.refused) ? replace.refused : null;
   return (
@@ -109,9 +99,9 @@ function MeterForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
         error={replace.fields.run}
         help="Leave it empty if the old meter was right to the end."
       />
-      <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={replace.fields.at} />
+      <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={replace.fields.on} />
       <Field label="Note, if any" value={draft.note} onChange={(note) => change({ note })} error={replace.fields.note} />
-      <Refusal refused={doubted ? null : replace.refused} besides={Object.keys(NOTHING)} />
+      <Refusal refused={doubted ? null : replace.refused} besides={[...Object.keys(NOTHING), 'on']} />
       <Actions>
         <MainButton isDisabled={replace.busy} onPress={() => send()}>
           Replace the meter

@@ -1,15 +1,14 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { answer, api, type Schemas } from '../api/client';
-import { useWrite } from '../api/useWrite';
+import type { Schemas } from '../api/client';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Amount } from '../kit/Field';
 import { longDay, metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
-import { useAfterWrite } from '../yard/useAfterWrite';
 
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 
@@ -55,17 +54,10 @@ export function ReminderNote({ sheet, maySet }: { sheet: Schemas['MachineSheet']
 }
 
 function SetSlip({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set: string; onClose: () => void }) {
-  const { told } = useAfterWrite();
   const [value, setValue] = useState(set);
   const unit = sheet.line.meters[0]?.unit ?? 'h';
-  const write = useWrite(
-    (header, given: string) =>
-      answer(api.POST('/machines/{machine}/reminders', { params: { path: { machine: sheet.id }, header }, body: { set: given } })),
-    async ({ entry }) => {
-      onClose();
-      await told(`${sheet.name}: reminder set to ${metered(value, unit)}.`, entry);
-    },
-  );
+  const told = `${sheet.name}: reminder set to ${metered(value, unit)}`;
+  const write = useNote(() => `${told}.`, onClose);
   return (
     <Slip title={`${sheet.name}: its own reminder`} isOpen onClose={onClose}>
       {sheet.reset_note ? (
@@ -85,7 +77,7 @@ function SetSlip({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set:
       />
       <Refusal refused={write.refused} besides={['set']} />
       <Actions>
-        <MainButton isDisabled={write.busy} onPress={() => write.send(value || set)}>
+        <MainButton isDisabled={write.busy} onPress={() => write.tell({ kind: 'reminder', machine_id: sheet.id, set: value || set }, told)}>
           It is set
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

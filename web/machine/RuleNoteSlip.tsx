@@ -1,12 +1,11 @@
-import { answer, api, type Schemas } from '../api/client';
-import { useWrite } from '../api/useWrite';
+import type { Schemas } from '../api/client';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Soft } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
 import { useDraft } from '../kit/useDraft';
-import { useAfterWrite } from '../yard/useAfterWrite';
 
 const NOTHING = '';
 
@@ -19,18 +18,14 @@ type Props = { what: 'skip' | 'call'; rule: Schemas['Rule']; machine: Schemas['Y
 
 /** Passes over a due point on purpose, or makes a task due because a check says so; either way with a reason. */
 export function RuleNoteSlip({ what, rule, machine, onClose }: Props) {
-  const { told } = useAfterWrite();
   const words = WORDS[what];
   const [note, setNote, clear] = useDraft(`${what}.${rule.id}`, NOTHING);
-  const write = useWrite(
-    (header, reason: string) => {
-      const request = { params: { path: { machine: machine.id }, header }, body: { rule_ids: [rule.id], note: reason } };
-      return answer(what === 'skip' ? api.POST('/machines/{machine}/skips', request) : api.POST('/machines/{machine}/calls', request));
-    },
-    async ({ entry }) => {
+  const told = `${machine.name}: ${rule.task} ${words.told}`;
+  const write = useNote(
+    () => `${told}.`,
+    () => {
       clear();
       onClose();
-      await told(`${machine.name}: ${rule.task} ${words.told}.`, entry);
     },
   );
   return (
@@ -41,7 +36,7 @@ export function RuleNoteSlip({ what, rule, machine, onClose }: Props) {
       <Field label={words.field} lines value={note} onChange={setNote} error={write.fields.note} autoFocus />
       <Refusal refused={write.refused} besides={['note']} />
       <Actions>
-        <MainButton isDisabled={write.busy} onPress={() => write.send(note)}>
+        <MainButton isDisabled={write.busy} onPress={() => write.tell({ kind: what, machine_id: machine.id, tasks: [rule.task_id], note }, told)}>
           {words.button}
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

@@ -16,6 +16,7 @@ import { KIND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { Consequences } from './Consequences';
 import { SeasonFields, Tick, TogetherFields } from './RuleShapeFields';
+import { RuleSpots } from './RuleSpots';
 import { beginningOf, draftOf, EMPTY_RULE, type RuleDraft, ruleBody } from './ruleDraft';
 import { useMachine } from './useMachine';
 
@@ -78,7 +79,7 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
     <FormSheet title={rule ? `${rule.task}: change the rule` : `A new rule for ${sheet.name}`} lead={rule?.standing.why}>
       <Fields $columns={2}>
         <Field
-          label="Task"
+          label="Task (named after its spots if left empty)"
           value={draft.task}
           onChange={(task) => change({ task })}
           error={fields.task}
@@ -87,6 +88,7 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
         />
         <Choice label="What is done" value={draft.kind} onChange={(kind) => change({ kind })} options={kinds} error={fields.kind} />
       </Fields>
+      <RuleSpots machine={sheet.id} draft={draft} change={change} fields={fields} />
       <Soft>Every so many, whichever comes first. Leave it empty where it comes by the season, by a check or with another task.</Soft>
       <Fields $columns={3}>
         {hours && (
@@ -142,12 +144,7 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
         value={draft.anchor}
         onChange={(anchor) => change({ anchor })}
       />
-      <Fold
-        label="With other tasks, what it is about, the filter alone"
-        open={Boolean(
-          draft.goesWith || draft.containedIn || draft.subject || draft.keepsFluid || fields.goes_with || fields.contained_in || fields.top_up,
-        )}
-      >
+      <Fold label="With another task, what is poured back" open={Boolean(draft.goesWith || draft.topUp || fields.goes_with || fields.top_up)}>
         <TogetherFields draft={draft} change={change} fields={fields} others={sheet.rules.filter((other) => other.id !== rule?.id)} />
       </Fold>
       <Choice
@@ -285,7 +282,7 @@ function Beginning({ draft, change, sheet, fields }: BeginningProps) {
 }
 
 const SHOWN = [
-  ...['condition', 'contained_in', 'goes_with', 'top_up', 'loosened_because', 'retired'],
+  ...['condition', 'goes_with', 'top_up', 'loosened_because', 'retired', 'spots', 'check'],
   'task',
   'kind',
   'early',

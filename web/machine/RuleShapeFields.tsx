@@ -4,9 +4,8 @@ import type { Schemas } from '../api/client';
 import { QuietActions, QuietButton } from '../kit/Button';
 import { DayOfYearField } from '../kit/DayOfYearField';
 import { Choice, Field, Fields } from '../kit/Field';
-import { Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { KIND_WORDS, SUBJECT_WORDS } from '../kit/words';
+import { KIND_WORDS } from '../kit/words';
 import type { RuleDraft } from './ruleDraft';
 
 const TickLabel = styled.label`display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; input { width: 24px; height: 24px; accent-color: var(--hedge); flex: none; }`;
@@ -72,59 +71,30 @@ export function SeasonFields({ draft, change, fields }: Props) {
   );
 }
 
-/** How a task hangs together with others, what it is about, and what stays in. */
+/** In whose course a task is done, and what is poured back after it. */
 export function TogetherFields({ draft, change, fields, others }: Props & { others: Schemas['Rule'][] }) {
-  const nobody = { value: '', label: 'none' };
   const rules = others.map((other) => ({ value: String(other.id), label: `${other.task}, ${KIND_WORDS[other.kind]}` }));
   return (
-    <>
+    <Fields $columns={2}>
       {others.length > 0 && (
-        <Fields $columns={2}>
-          <Choice
-            label="Goes with: done in the course of"
-            value={draft.goesWith}
-            onChange={(goesWith) => change({ goesWith })}
-            options={[nobody, ...rules]}
-            error={fields.goes_with}
-          />
-          <Choice
-            label="Counts as done with the bigger"
-            value={draft.containedIn}
-            onChange={(containedIn) => change({ containedIn })}
-            options={[nobody, ...rules]}
-            error={fields.contained_in}
-          />
-        </Fields>
-      )}
-      <Fields $columns={2}>
         <Choice
-          label="About, for dust and the like"
-          value={draft.subject}
-          onChange={(subject) => change({ subject })}
-          options={[
-            { value: '' as const, label: 'as its words say' },
-            ...Object.entries(SUBJECT_WORDS).map(([value, label]) => ({ value: value as Schemas['Subject'], label })),
-          ]}
-          error={fields.subject}
+          label="Goes with: done in the course of"
+          value={draft.goesWith}
+          onChange={(goesWith) => change({ goesWith })}
+          options={[{ value: '', label: 'none' }, ...rules]}
+          error={fields.goes_with}
         />
-      </Fields>
-      {draft.kind === 'replace' && (
-        <>
-          <Tick checked={draft.keepsFluid} onChange={(keepsFluid) => change({ keepsFluid, topUp: keepsFluid ? draft.topUp : '' })}>
-            The filter alone: the fluid stays in
-          </Tick>
-          {draft.keepsFluid && (
-            <Field
-              label="What runs out with it and is poured back"
-              value={draft.topUp}
-              onChange={(topUp) => change({ topUp })}
-              error={fields.top_up}
-              placeholder="1.75 gal"
-              help={<Soft>It is more than it looks in the pan.</Soft>}
-            />
-          )}
-        </>
       )}
-    </>
+      {draft.kind === 'replace' && (
+        <Field
+          label="What runs out with it and is poured back (if any)"
+          value={draft.topUp}
+          onChange={(topUp) => change({ topUp })}
+          error={fields.top_up}
+          placeholder="1.75 gal"
+          help="A filter alone lets out more than it looks in the pan."
+        />
+      )}
+    </Fields>
   );
 }

@@ -5,7 +5,7 @@ import type { Schemas } from '../api/client';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { Mark } from '../kit/Marks';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
+import { ToldStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { KIND_WORDS } from '../kit/words';
 import { RuleNoteSlip } from './RuleNoteSlip';
@@ -48,11 +48,16 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
                   </div>
                 )}
               </div>
-              {rule.standing.state !== 'fresh' && <Stamp state={rule.standing.state} />}
+              {rule.told !== 'fresh' && <ToldStamp told={rule.told} />}
             </Row>
           </Line>
           <Margin>
             <p>{rule.standing.why}</p>
+            {rule.findings.map((finding) => (
+              <p key={finding.check}>
+                <Link to={`findings/${finding.check}`}>{finding.title}</Link>: {finding.why || finding.note} {finding.do}
+              </p>
+            ))}
             {rule.standing.when_in_words && <Soft>{rule.standing.when_in_words}</Soft>}
             {rule.standing.notes.map((note) => (
               <Note key={note}>{note}</Note>
@@ -110,7 +115,6 @@ function described(rule: Schemas['Rule'], sheet: Schemas['MachineSheet']): strin
   return [
     [KIND_WORDS[rule.kind], rule.in_words].filter(Boolean).join(' '),
     rule.goes_with && `with ${named(rule.goes_with)}`,
-    rule.contained_in && `counts with ${named(rule.contained_in)}`,
     rule.anchor === 'chart' && 'by the chart',
     source,
     shared,

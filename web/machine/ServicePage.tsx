@@ -2,13 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
-import { useWrite } from '../api/useWrite';
-import { keepNote } from '../kept/outbox';
-import { newId } from '../kept/store';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
-import { now } from '../kit/clock';
 import { DayField } from '../kit/DayField';
 import { Amount, Field, WrongText } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
@@ -21,8 +18,8 @@ import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
-import { useAfterWrite } from '../yard/useAfterWrite';
 import { type Anchor, Consequences } from './Consequences';
+import { type Other, OtherDone, toldOthers } from './OtherDone';
 import { useMachine } from './useMachine';
 
 const Desk = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 420px; gap: 22px; align-items: start; && > section + section { margin-top: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
@@ -39,17 +36,6 @@ const Folded = styled.div`padding: 0 20px 12px 62px; font-size: 15px; ${PHONE} {
 const Marked = styled.span`color: var(--clay); font-weight: 600; font-size: 15px;`;
 const Body = styled.div`padding: 16px 20px 20px; display: flex; flex-direction: column; gap: 16px;`;
 
-type ServiceBody = {
-  rule_ids: number[];
-  anchors: { rule_id: number; anchor: Anchor }[];
-  hours?: string;
-  distance?: string;
-  puts_right?: string[];
-  at: string | null;
-  note: string | null;
-  confirmed_because: string | null;
-};
-
 const NOTHING = {
   chosen: null as number[] | null,
   anchors: {} as Record<number, Anchor>,
@@ -59,7 +45,8 @@ const NOTHING = {
   note: '',
   reason: '',
   putsRight: [] as string[],
-  greased: [] as number[],
+  missed: [] as string[],
+  other: [] as Other[],
 };
 
 /** Records a service that was done: which tasks, at what the meters showed, when. */
@@ -72,7 +59,6 @@ export default function ServicePage() {
 
 function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const navigate = useNavigate();
-  const { told } = useAfterWrite();
   const [search] = useSearchParams();
   const [draft, setDraft, clear] = useDraft(`service.${sheet.id}`, NOTHING);
   const [all, showAll] = useState(false);
@@ -91,22 +77,26 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   useEffect(() => {
     if (shown.length === 0) showAll(true);
   }, [shown.length]);
-  const record = useWrite(
-    (header, body: ServiceBody) => answer(api.POST('/machines/{machine}/services', { params: { path: { machine: sheet.id }, header }, body })),
-    async ({ entry }) => {
-      for (const point of reachedNow.filter(({ id }) => draft.greased.includes(id))) await keepGrease(sheet, point);
+  const record = useNote(
+    () => `${sheet.name}: service recorded.`,
+    () => {
       clear();
       navigate(`/machines/${sheet.id}${sheet.reminder || sheet.reset_note ? '?reminder' : ''}`);
-      await told(`${sheet.name}: service recorded.`, entry);
     },
   );
   const walk = useQuery(walkQuery(sheet.id)).data;
   const open = walk?.findings ?? [];
-  const reachedNow = walk?.grease.points.filter((point) => point.job !== null && point.due) ?? [];
+  const pointsOf = (rule: Schemas['Rule']) => walk?.grease.points.filter(({ rule_id }) => rule_id === rule.id) ?? [];
+  const others = draft.other.filter(({ spot, act }) => spot !== '' || act !== '');
+  const count = chosen.length + others.length + draft.putsRight.length;
   const send = (part: Partial<typeof NOTHING> = {}, reason: string | null = null) => {
     const { hours, distance, at, note } = { ...draft, ...part };
-    return record.send({
-      rule_ids: chosen,
+    const done = {
+      kind: 'service' as const,
+      machine_id: sheet.id,
+      tasks: sheet.rules.filter(({ id }) => chosen.includes(id)).map(({ task_id }) => task_id),
+      ...(others.length > 0 && { other: toldOthers(others, walk?.spots ?? []) }),
+      ...(draft.missed.length > 0 && { greased: draft.missed.map((spot) => ({ spot, did_not_go_in: true })) }),
       anchors: chosen.flatMap((id) => {
         const anchor = draft.anchors[id];
         return anchor ? [{ rule_id: id, anchor }] : [];
@@ -114,10 +104,11 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
       ...(hourMeter && { hours: hours || hourMeter.value }),
       ...(odometer && { distance: distance || odometer.value }),
       ...(draft.putsRight.length > 0 && { puts_right: draft.putsRight }),
-      at: at || null,
+      on: at || null,
       note: note || null,
       confirmed_because: reason,
-    });
+    };
+    return record.tell(done, `${sheet.name}: service`);
   };
   const doubted = asksAgain(record.refused) ? record.refused : null;
   const doubtedField = doubted && 'distance' in doubted.fields ? 'distance' : 'hours';
@@ -155,6 +146,9 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                 </span>
                 {rule.standing.state !== 'fresh' && <Stamp state={rule.standing.state} />}
               </Task>
+              {chosen.includes(rule.id) && rule.kind === 'lubricate' && (
+                <Points points={pointsOf(rule)} missed={draft.missed} onChange={(missed) => change({ missed })} />
+              )}
               {chosen.includes(rule.id) && <Along rule={rule} rules={sheet.rules} chosen={chosen} onAdd={toggle} />}
               {chosen.includes(rule.id) &&
                 countsByMeter(rule) &&
@@ -183,12 +177,12 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
             </Item>
           ))}
           {open.map((finding) => (
-            <Item key={finding.subject}>
+            <Item key={finding.check}>
               <Task>
                 <input
                   type="checkbox"
-                  checked={draft.putsRight.includes(finding.subject)}
-                  onChange={() => change({ putsRight: toggled(draft.putsRight, finding.subject) })}
+                  checked={draft.putsRight.includes(finding.check)}
+                  onChange={() => change({ putsRight: toggled(draft.putsRight, finding.check) })}
                 />
                 <span>
                   Puts right: {finding.title}
@@ -199,24 +193,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
               </Task>
             </Item>
           ))}
-          {reachedNow.map((point) => (
-            <Item key={point.id}>
-              <Task>
-                <input
-                  type="checkbox"
-                  checked={draft.greased.includes(point.id)}
-                  onChange={() => change({ greased: toggled(draft.greased, point.id) })}
-                />
-                <span>
-                  Grease {point.name.toLowerCase()}, {point.strokes === 1 ? 'one stroke' : `${point.strokes} strokes`}
-                  <br />
-                  <Soft>
-                    Reached only with this done: {point.job?.toLowerCase()}. {point.why}
-                  </Soft>
-                </span>
-              </Task>
-            </Item>
-          ))}
+          <OtherDone spots={walk?.spots ?? []} done={draft.other} errors={record.fields} onChange={(other) => change({ other })} />
           <Body>
             {!all && shown.length < sheet.rules.length && (
               <QuietButton onPress={() => showAll(true)}>Show the {sheet.rules.length - shown.length} that are fresh</QuietButton>
@@ -227,7 +204,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                 <Caution key={caution}>{caution}</Caution>
               ))}
             </div>
-            {record.fields.rule_ids && <WrongText role="alert">{record.fields.rule_ids}</WrongText>}
+            {record.fields.tasks && <WrongText role="alert">{record.fields.tasks}</WrongText>}
           </Body>
         </Sheet>
         <Sheet aria-labelledby="when">
@@ -271,7 +248,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                 onReplaceMeter={() => navigate(`/machines/${sheet.id}/meter?meter=${doubtedField}`)}
               />
             )}
-            <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={record.fields.at} />
+            <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={record.fields.on} />
             <Field
               label="Note: fluid, parts, what the oil looked like"
               lines
@@ -279,10 +256,13 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
               onChange={(note) => change({ note })}
               error={record.fields.note}
             />
-            <Refusal refused={doubted ? null : record.refused} besides={['rule_ids', 'hours', 'distance', 'at', 'note']} />
+            <Refusal
+              refused={doubted ? null : record.refused}
+              besides={['tasks', 'hours', 'distance', 'on', 'note', ...Object.keys(record.fields).filter((field) => field.startsWith('other.'))]}
+            />
             <Actions>
-              <MainButton isDisabled={record.busy || chosen.length === 0} onPress={() => send()}>
-                {chosen.length === 0 ? 'Tick what was done' : `Record ${chosen.length === 1 ? '1 task' : `${chosen.length} tasks`} done`}
+              <MainButton isDisabled={record.busy || count === 0} onPress={() => send()}>
+                {count === 0 ? 'Tick what was done' : recordWords(count, count === chosen.length)}
               </MainButton>
               <PlainButton onPress={() => navigate(`/machines/${sheet.id}`)}>Leave it</PlainButton>
             </Actions>
@@ -297,14 +277,12 @@ const countsByMeter = (rule: Schemas['Rule']): boolean => Boolean(rule.every.hou
 
 type AlongProps = { rule: Schemas['Rule']; rules: Schemas['Rule'][]; chosen: number[]; onAdd: (id: number) => void };
 
-/** What goes with a chosen task, and what it counts as. */
+/** What is done in the course of a chosen task. */
 function Along({ rule, rules, chosen, onAdd }: AlongProps) {
-  const counted = rules.filter(({ contained_in }) => contained_in === rule.id).map(({ task }) => task.toLowerCase());
   const going = rules.filter(({ id, goes_with }) => goes_with === rule.id && !chosen.includes(id));
-  if (counted.length === 0 && going.length === 0) return null;
+  if (going.length === 0) return null;
   return (
     <Folded>
-      {counted.length > 0 && <p>Counts as {counted.join(' and ')} too.</p>}
       {going.map((one) => (
         <p key={one.id}>
           While you are at it: {one.task.toLowerCase()}. <QuietButton onPress={() => onAdd(one.id)}>It was done too</QuietButton>
@@ -314,20 +292,32 @@ function Along({ rule, rules, chosen, onAdd }: AlongProps) {
   );
 }
 
+const Ticks = styled.div`display: flex; flex-wrap: wrap; gap: 4px 18px; label { display: inline-flex; gap: 8px; align-items: center; min-height: 44px; } input { width: 20px; height: 20px; accent-color: var(--hedge); }`;
+
+type PointsProps = { points: Schemas['Grease']['points']; missed: string[]; onChange: (missed: string[]) => void };
+
+/** The points of a grease task: all of them got their strokes but those ticked. */
+function Points({ points, missed, onChange }: PointsProps) {
+  if (points.length === 0) return null;
+  return (
+    <Folded>
+      {points.length === 1 ? 'It got its strokes, unless' : `All ${points.length} points got their strokes, but`} grease came out round the coupler at
+      <Ticks role="group" aria-label="Did not go in">
+        {points.map(({ key, name }) => (
+          <label key={key}>
+            <input type="checkbox" checked={missed.includes(key)} onChange={() => onChange(toggled(missed, key))} />
+            {name}
+          </label>
+        ))}
+      </Ticks>
+    </Folded>
+  );
+}
+
 /** Ticked, or no longer. */
 const toggled = <T,>(ticked: T[], one: T): T[] => (ticked.includes(one) ? ticked.filter((other) => other !== one) : [...ticked, one]);
 
-/** A point that some job laid open, greased in its course. */
-const keepGrease = (sheet: Schemas['MachineSheet'], point: Schemas['Grease']['points'][number]) =>
-  keepNote(
-    {
-      id: newId(),
-      kind: 'grease',
-      at: now().toISOString(),
-      machine_id: sheet.id,
-      point_id: point.id,
-      strokes: point.strokes,
-      note: `With ${point.job?.toLowerCase()}.`,
-    },
-    `${sheet.name}: ${point.name}, ${point.strokes} strokes`,
-  );
+const recordWords = (count: number, onlyTasks: boolean): string => {
+  const one = onlyTasks ? 'task' : 'thing';
+  return `Record ${count} ${count === 1 ? one : `${one}s`} done`;
+};

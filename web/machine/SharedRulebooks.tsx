@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { machinesQuery, sharedRulebooksQuery } from '../api/queries';
@@ -13,7 +13,9 @@ import { useAfterWrite } from '../yard/useAfterWrite';
 
 const Row = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 14px; align-items: end; max-width: 560px; ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
 
-type Step = { copy: number } | { share: string } | { follow: number } | { leave: true };
+const Lacking = styled.div`display: flex; flex-wrap: wrap; gap: 10px 20px; align-items: center; padding: 12px 20px; border-top: 2px solid var(--straw);`;
+
+type Step = ({ copy: number } | { share: string } | { follow: number } | { leave: true }) & { addSpots?: boolean };
 
 /** One rulebook for sister machines: copied once, or shared for good with each machine's exceptions. */
 export function SharedRulebooks({ sheet }: { sheet: Schemas['MachineSheet'] }) {
@@ -25,12 +27,15 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachineSheet'] }) {
   const [follow, setFollow] = useState('');
   const sisters = (machines.data?.pages ?? []).flatMap(({ data }) => data).filter(({ id }) => id !== sheet.id);
   const others = (shared.data?.rulebooks ?? []).filter((rulebook) => rulebook.class === sheet.class && rulebook.id !== sheet.shared_rulebook?.id);
+  const last = useRef<Step | null>(null);
   const change = useWrite(
     (header, step: Step) => {
+      last.current = step;
+      const add_spots = step.addSpots ?? false;
       const params = { path: { machine: sheet.id }, header };
-      if ('copy' in step) return answer(api.POST('/machines/{machine}/rulebook-copy', { params, body: { from: step.copy } }));
+      if ('copy' in step) return answer(api.POST('/machines/{machine}/rulebook-copy', { params, body: { from: step.copy, add_spots } }));
       if ('share' in step) return answer(api.POST('/machines/{machine}/shared-rulebook', { params, body: { name: step.share } }));
-      if ('follow' in step) return answer(api.PUT('/machines/{machine}/shared-rulebook', { params, body: { rulebook: step.follow } }));
+      if ('follow' in step) return answer(api.PUT('/machines/{machine}/shared-rulebook', { params, body: { rulebook: step.follow, add_spots } }));
       return answer(api.DELETE('/machines/{machine}/shared-rulebook', { params }));
     },
     () => refresh(),
@@ -43,6 +48,7 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachineSheet'] }) {
         answer(api.PUT('/machines/{machine}/shared-rulebook', { params: { path: { machine: sheet.id }, header: {} }, body: { rulebook: before } })),
       );
   };
+  const lacking = change.refused?.problem.lacking ?? [];
   return (
     <Sheet aria-labelledby="sisters">
       <SheetHeading id="sisters">Sister machines</SheetHeading>
@@ -122,7 +128,18 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachineSheet'] }) {
           </Margin>
         </Ruled>
       )}
-      <Refusal refused={change.refused} besides={['name']} />
+      {lacking.length > 0 ? (
+        <Lacking role="alert">
+          <p>
+            {sheet.name} has no {lacking.map(({ name: spot }) => spot.toLowerCase()).join(', no ')} yet.
+          </p>
+          <PlainButton isDisabled={change.busy} onPress={() => last.current && change.send({ ...last.current, addSpots: true })}>
+            Add {lacking.length === 1 ? 'it' : 'them'}, and go on
+          </PlainButton>
+        </Lacking>
+      ) : (
+        <Refusal refused={change.refused} besides={['name']} />
+      )}
     </Sheet>
   );
 }

@@ -1,29 +1,24 @@
-import { answer, api, type Schemas } from '../api/client';
-import { useWrite } from '../api/useWrite';
+import type { Schemas } from '../api/client';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Caution } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
 import { useDraft } from '../kit/useDraft';
-import { useAfterWrite } from '../yard/useAfterWrite';
 
 const NOTHING = '';
 
 /** Stands a machine down, or lifts it; either way with a reason. */
 export function StandSlip({ line, onClose }: { line: Schemas['YardLine']; onClose: () => void }) {
-  const { told } = useAfterWrite();
   const lifting = line.stood_down !== null;
   const [note, setNote, clear] = useDraft(`stand.${line.id}`, NOTHING);
-  const write = useWrite(
-    (header, reason: string) => {
-      const request = { params: { path: { machine: line.id }, header }, body: { note: reason } };
-      return answer(lifting ? api.POST('/machines/{machine}/lifts', request) : api.POST('/machines/{machine}/stand-downs', request));
-    },
-    async ({ entry }) => {
+  const words = lifting ? `${line.name} is lifted` : `${line.name} is stood down`;
+  const write = useNote(
+    () => `${words}.`,
+    () => {
       clear();
       onClose();
-      await told(lifting ? `${line.name} is lifted.` : `${line.name} is stood down.`, entry);
     },
   );
   return (
@@ -44,7 +39,7 @@ export function StandSlip({ line, onClose }: { line: Schemas['YardLine']; onClos
       />
       <Refusal refused={write.refused} besides={['note']} />
       <Actions>
-        <MainButton isDisabled={write.busy} onPress={() => write.send(note)}>
+        <MainButton isDisabled={write.busy} onPress={() => write.tell({ kind: lifting ? 'lift' : 'stand_down', machine_id: line.id, note }, words)}>
           {lifting ? 'Lift it, fit for use' : 'Stand it down'}
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

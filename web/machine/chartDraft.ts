@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { AS_SUGGESTED, chosenSpots, likeliest, type SpotChoice, type Suggestion } from './spotChoice';
 
 /** What a row of marks amounts to, as the calculator `chart-read` tells it. */
 export type Understood = {
@@ -9,7 +10,6 @@ export type Understood = {
   windows: Schemas['YearWindow'][];
   condition: string | null;
   anchor: 'from_done' | 'chart';
-  contained_in: number | null;
   in_words: string;
   line: number | null;
   marks: boolean[];
@@ -30,6 +30,8 @@ export type EditedRow = {
   /** Its only mark stands for an interval; the rest follow from it. */
   recurs: boolean;
   touched: boolean;
+  /** Where it is done, of one that is new. */
+  spot: SpotChoice;
 };
 
 export type ChartDraft = { headings: string[]; rows: EditedRow[]; removed: number[]; answers: Record<string, string> };
@@ -45,6 +47,7 @@ export function chartDraft(chart: Schemas['Chart']): ChartDraft {
       marks: chart.headings.filter((_, index) => row.marks[index]),
       recurs: false,
       touched: false,
+      spot: AS_SUGGESTED,
     })),
     removed: [],
     answers: {},
@@ -69,7 +72,7 @@ export function question(draft: ChartDraft, unit: Schemas['MeterUnit']) {
 export const isComplete = (row: EditedRow): boolean => row.touched && row.task.trim() !== '' && row.marks.length > 0;
 
 /** The rows as the contract takes them. A rule that is there already keeps its way of counting. */
-export function chartBody(draft: ChartDraft, understood: Map<string, Understood>) {
+export function chartBody(draft: ChartDraft, understood: Map<string, Understood>, suggested: Map<string, Suggestion>) {
   const touched = draft.rows.filter(({ touched: changed }) => changed);
   return {
     rows: touched.flatMap((row) => {
@@ -77,7 +80,18 @@ export function chartBody(draft: ChartDraft, understood: Map<string, Understood>
       if (!rule) return [];
       const { task, kind, first, every, windows, condition, anchor } = rule;
       return [
-        row.ruleId === null ? { task, kind, first, every, windows, condition, anchor } : { rule_id: row.ruleId, task, kind, first, every, windows },
+        row.ruleId === null
+          ? {
+              task,
+              kind,
+              first,
+              every,
+              windows,
+              condition,
+              anchor,
+              ...chosenSpots(row.spot || likeliest(suggested.get(row.key)), suggested.get(row.key)),
+            }
+          : { rule_id: row.ruleId, task, kind, first, every, windows },
       ];
     }),
     remove: draft.removed,

@@ -4,6 +4,10 @@ import type { Schemas } from '../api/client';
 export type RuleDraft = {
   task: string;
   kind: Schemas['TaskKind'];
+  /** Keys of the spots where it is done. */
+  spots: string[];
+  newSpot: Schemas['NewSpot'] | null;
+  check: string;
   hours: string;
   distance: string;
   months: string;
@@ -18,11 +22,8 @@ export type RuleDraft = {
   source: 'book' | 'keeper';
   windows: { name: string; from: string; to: string }[];
   condition: string;
-  containedIn: string;
   goesWith: string;
-  keepsFluid: boolean;
   topUp: string;
-  subject: Schemas['Subject'] | '';
   dealerOnly: boolean;
   loosenedBecause: string;
   note: string;
@@ -36,6 +37,9 @@ export type RuleDraft = {
 export const EMPTY_RULE: RuleDraft = {
   task: '',
   kind: 'replace',
+  spots: [],
+  newSpot: null,
+  check: '',
   hours: '',
   distance: '',
   months: '',
@@ -50,11 +54,8 @@ export const EMPTY_RULE: RuleDraft = {
   source: 'keeper',
   windows: [],
   condition: '',
-  containedIn: '',
   goesWith: '',
-  keepsFluid: false,
   topUp: '',
-  subject: '',
   dealerOnly: false,
   loosenedBecause: '',
   note: '',
@@ -65,7 +66,8 @@ export const EMPTY_RULE: RuleDraft = {
   lastDistance: '',
 };
 
-type Known = Pick<Schemas['RuleRecord'], 'task' | 'kind' | 'first' | 'every' | 'note' | 'common_practice'> & Partial<Schemas['RuleRecord']>;
+type Known = Pick<Schemas['RuleRecord'], 'task' | 'kind' | 'first' | 'every' | 'note' | 'common_practice'> &
+  Partial<Omit<Schemas['RuleRecord'], 'spots'>> & { spots: (string | { key: string })[] };
 
 const distanceIn = (interval?: Schemas['Interval'] | null): string => interval?.km ?? interval?.mi ?? '';
 const percent = (share: string): string => String(Math.round(Number(share) * 1000) / 10);
@@ -76,6 +78,8 @@ export function draftOf(rule: Known): RuleDraft {
     ...EMPTY_RULE,
     task: rule.task,
     kind: rule.kind,
+    spots: rule.spots.map((spot) => (typeof spot === 'string' ? spot : spot.key)),
+    check: rule.check ?? '',
     hours: rule.every.hours ?? '',
     distance: distanceIn(rule.every),
     months: rule.every.months?.toString() ?? '',
@@ -90,11 +94,8 @@ export function draftOf(rule: Known): RuleDraft {
     source: rule.source ?? 'keeper',
     windows: rule.windows ?? [],
     condition: rule.condition ?? '',
-    containedIn: rule.contained_in?.toString() ?? '',
     goesWith: rule.goes_with?.toString() ?? '',
-    keepsFluid: rule.keeps_fluid ?? false,
     topUp: rule.top_up ?? '',
-    subject: rule.subject ?? '',
     dealerOnly: rule.dealer_only ?? false,
     loosenedBecause: rule.loosened_because ?? '',
     note: rule.note ?? '',
@@ -117,6 +118,9 @@ export function ruleBody(draft: RuleDraft, unit: 'km' | 'mi') {
   return {
     task: draft.task,
     kind: draft.kind,
+    spots: draft.spots,
+    ...(draft.newSpot && { new_spots: [draft.newSpot] }),
+    check: draft.check || null,
     every: interval(draft.hours, draft.distance, draft.months, unit),
     first: firstHours || firstDistance ? [interval(firstHours, firstDistance, '', unit)] : [],
     book: book ? interval(bookHours, bookDistance, bookMonths, unit) : null,
@@ -126,11 +130,8 @@ export function ruleBody(draft: RuleDraft, unit: 'km' | 'mi') {
     source: draft.source,
     windows: draft.windows,
     condition: draft.condition.trim() || null,
-    contained_in: draft.containedIn ? Number(draft.containedIn) : null,
     goes_with: draft.goesWith ? Number(draft.goesWith) : null,
-    keeps_fluid: draft.keepsFluid,
     top_up: draft.topUp.trim() || null,
-    subject: draft.subject || null,
     dealer_only: draft.dealerOnly,
     loosened_because: draft.loosenedBecause.trim() || null,
     note: draft.note || null,

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { answer, api, Refused } from '../api/client';
+import { answer, api } from '../api/client';
 import { useSettled } from '../kit/useSettled';
 
 const PAUSE = 250;
@@ -13,13 +13,13 @@ export function useReckon<T>(
   const settled = useSettled(written, PAUSE);
   const reckoned = useQuery({
     queryKey: ['reckon', name, settled],
-    queryFn: () => answer(api.POST('/reckon/{name}', { params: { path: { name } }, body: JSON.parse(settled) })),
+    queryFn: () => answer(api.POST('/reckon/{name}/typing', { params: { path: { name } }, body: JSON.parse(settled) })),
     enabled: settled !== 'null',
     placeholderData: keepPreviousData,
     staleTime: 60_000,
     retry: false,
   });
   if (settled === 'null') return { fields: {} };
-  if (reckoned.error) return { fields: reckoned.error instanceof Refused ? reckoned.error.fields : {} };
-  return { answer: reckoned.data as (T & { why: string; sources: string[] }) | undefined, fields: {} };
+  const fields = Object.fromEntries(Object.entries(reckoned.data?.wrong ?? {}).map(([field, messages]) => [field, messages.join(' ')]));
+  return { answer: (reckoned.data?.answer ?? undefined) as (T & { why: string; sources: string[] }) | undefined, fields };
 }

@@ -2,13 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { answer, api } from '../api/client';
-import { useWrite } from '../api/useWrite';
+import { useNote } from '../kept/useNote';
 import { QuietButton } from '../kit/Button';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
 import { useSettled } from '../kit/useSettled';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
-import { useAfterWrite } from '../yard/useAfterWrite';
 
 const Frame = styled.div`position: relative; width: 280px; ${PHONE} { width: auto; } @media print { display: none; }`;
 const Box = styled.input`
@@ -36,7 +35,6 @@ export function LogLine() {
   const [open, setOpen] = useState(false);
   const box = useRef<HTMLInputElement>(null);
   const settled = useSettled(text.trim(), PAUSE);
-  const { told } = useAfterWrite();
   const preview = useQuery({
     queryKey: ['log-line', settled],
     queryFn: () => answer(api.POST('/log-line/preview', { body: { text: settled } })),
@@ -44,17 +42,16 @@ export function LogLine() {
     staleTime: 5_000,
     placeholderData: (before) => before,
   });
-  const log = useWrite(
-    (header, line: string, because: string | null) =>
-      answer(api.POST('/log-line', { params: { header }, body: { text: line, confirmed_because: because } })),
-    async ({ entry }) => {
+  const log = useNote(
+    (entry) => `${entry?.machine}: ${entry?.in_words} logged.`,
+    () => {
       clear();
       setReason('');
       setOpen(false);
       box.current?.blur();
-      await told(`${entry.machine}: ${entry.in_words} logged.${entry.doubt ? ` ${entry.doubt}` : ''}`, entry);
     },
   );
+  const send = (because: string | null) => log.tell({ kind: 'line', text: text.trim(), confirmed_because: because }, `“${text.trim()}”`);
   useEffect(() => {
     const focus = (event: globalThis.KeyboardEvent) => {
       const target = event.target as HTMLElement;
@@ -70,7 +67,7 @@ export function LogLine() {
       setOpen(false);
       box.current?.blur();
     }
-    if (event.key === 'Enter' && text.trim() !== '' && !event.nativeEvent.isComposing) log.send(text.trim(), null);
+    if (event.key === 'Enter' && text.trim() !== '' && !event.nativeEvent.isComposing) send(null);
   };
   const take = (line: string) => {
     setText(line);
@@ -108,7 +105,7 @@ export function LogLine() {
               reason={reason}
               onReason={setReason}
               onSuggestion={(value) => take(likelyLine(text, log.refused?.problem.typed ?? '', value))}
-              onConfirm={() => log.send(text.trim(), reason)}
+              onConfirm={() => send(reason)}
             />
           ) : (
             <>

@@ -11,7 +11,7 @@ import { limitsInWords } from './limitsInWords';
 import { NotFine, type OnSay } from './NotFine';
 import { PhotoPick, PhotosTaken } from './PhotoPick';
 import { useDigits } from './useDigits';
-import { useVerdict } from './useVerdict';
+import { type Judged, useVerdict } from './useVerdict';
 
 const Place = styled.p`&& { font-size: 16px; color: var(--soft); margin-top: -8px; }`;
 const Fine = styled.p`border-left: 5px solid var(--hedge); padding: 2px 0 2px 12px;`;
@@ -69,12 +69,12 @@ function Look({ onSay, onNotFine, level }: { onSay: OnSay; onNotFine: () => void
 function Measure({ machine, check, before, onSay }: { machine: number; check: Schemas['Check']; before?: Entered; onSay: OnSay }) {
   const [values, setValues] = useState<Entered>(before ?? {});
   const [photos, setPhotos] = useState<KeptNote['photos']>([]);
-  const { judged, outOfReach, fields, settled } = useVerdict(machine, check.key, values);
+  const { judged, outOfReach, missing, wrong, settled } = useVerdict(machine, check, values);
   const entered = Object.keys(given(values)).length > 0;
-  const missing = Object.entries(fields).filter(([name]) => given(values)[name] === undefined);
-  const wrong = Object.fromEntries(Object.entries(fields).filter(([name]) => given(values)[name] !== undefined));
-  const limitWrong = missing.filter(([name]) => name.startsWith('limits.'));
-  const mayWrite = entered && (judged !== undefined || outOfReach);
+  const limitMissing = Object.entries(missing).filter(([name]) => name.startsWith('limits.'));
+  // What measuring undoes is put back and ticked before it is written down.
+  const undone = check.asks.filter(({ kind, optional, name }) => kind === 'flag' && !optional && values[name] !== true);
+  const mayWrite = entered && (judged !== null || outOfReach) && undone.length === 0;
   const write = () =>
     onSay({ said: 'measured', values: given(values) }, judged?.verdict ?? null, judged ? judged.why : 'the verdict comes with the signal', photos);
   const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
@@ -90,9 +90,15 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
       <Question style={{ paddingTop: 0 }}>
         <AskFields asks={check.asks} values={values} onChange={setValues} errors={wrong} />
         <div aria-live="polite">
-          {judged && <Judged judged={judged} />}
-          {outOfReach && <Soft>No signal: the verdict comes when this is sent. It is kept here until then.</Soft>}
-          {limitWrong.map(([name, message]) => (
+          {judged && <VerdictTold judged={judged} />}
+          {outOfReach && (
+            <Soft>
+              {judged
+                ? 'No signal: the yard says the rest when this is sent.'
+                : 'No signal: the verdict comes when this is sent. It is kept here until then.'}
+            </Soft>
+          )}
+          {limitMissing.map(([name, message]) => (
             <Soft key={name}>{message}</Soft>
           ))}
         </div>
@@ -101,7 +107,7 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
       </Question>
       <Presses>
         <MainPress isDisabled={!mayWrite} onPress={write}>
-          {judged && !judged.usable ? 'Not a reading: note it, next check' : 'Write it down, next check'}
+          {entered && undone[0] ? `First: ${undone[0].label.charAt(0).toLowerCase()}${undone[0].label.slice(1)}` : judged && !judged.usable ? 'Not a reading: note it, next check' : 'Write it down, next check'}
         </MainPress>
         <PressRow>
           <PhotoPick onAdd={(photo) => setPhotos((taken) => [...taken, photo])} />
@@ -116,7 +122,7 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
 
 const Verdict = styled.div`display: grid; grid-template-columns: auto 1fr; gap: 14px; align-items: start; p { font-size: 16px; line-height: 1.35; } p + p { margin-top: 6px; } ${PHONE} { grid-template-columns: minmax(0, 1fr); gap: 8px; > [data-stamp] { justify-self: start; } }`;
 
-function Judged({ judged }: { judged: { verdict: Schemas['Verdict'] | null; why: string; do: string; limit: string } }) {
+function VerdictTold({ judged }: { judged: Judged }) {
   return (
     <Verdict>
       {judged.verdict ? <VerdictStamp verdict={judged.verdict} /> : <span />}

@@ -4,17 +4,15 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { findingQuery, trendsQuery } from '../api/queries';
-import { keepNote } from '../kept/outbox';
-import { newId } from '../kept/store';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
-import { now } from '../kit/clock';
 import { Field } from '../kit/Field';
 import { instant, longDay } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
+import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Slip } from '../kit/Slip';
 import { VerdictStamp } from '../kit/Stamp';
-import { useTell } from '../kit/Undo';
 import { usePerson } from '../shell/Shell';
 import { Photos } from './PhotoPick';
 import { WearChart } from './WearChart';
@@ -25,14 +23,14 @@ const BackLink = styled(Link)`${quietLink}`;
 export default function FindingPage() {
   const machine = Number(useParams().machine);
   const known = useKnownName();
-  const subject = String(useParams().subject);
-  const asked = useQuery(findingQuery(machine, subject));
+  const check = String(useParams().check);
+  const asked = useQuery(findingQuery(machine, check));
   const trends = useQuery(trendsQuery(machine));
   const person = usePerson();
   const [mending, setMending] = useState(false);
   if (!asked.data) return <Reading title={known} error={asked.error} />;
   const thing = asked.data;
-  const wear = trends.data?.wear.find((line) => line.subject === subject);
+  const wear = trends.data?.wear.find((line) => line.check === check);
   const open = thing.findings.find((finding) => finding.open);
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
   return (
@@ -70,7 +68,13 @@ export default function FindingPage() {
           <Ruled key={look.id}>
             <Line>
               <span>
-                {look.verdict && look.verdict !== 'fit' ? <VerdictStamp verdict={look.verdict} /> : look.said === 'mended' ? 'Put right' : 'Fine'}{' '}
+                {look.verdict && look.verdict !== 'fit' ? (
+                  <VerdictStamp verdict={look.verdict} />
+                ) : look.outcome === 'put_right' ? (
+                  'Put right'
+                ) : (
+                  'Fine'
+                )}{' '}
                 <Soft>{look.why}</Soft>
               </span>
               {look.note && <span>“{look.note}”</span>}
@@ -111,28 +115,26 @@ function FindingLine({ finding }: { finding: Schemas['Finding'] }) {
   );
 }
 
-function MendSlip({ machine, thing, onClose }: { machine: number; thing: { subject: string; title: string; machine: string }; onClose: () => void }) {
+function MendSlip({ machine, thing, onClose }: { machine: number; thing: { check: string; title: string; machine: string }; onClose: () => void }) {
   const [note, setNote] = useState('');
   const [error, setError] = useState<string>();
-  const tell = useTell();
+  const write = useNote(() => `${thing.title}: put right.`, onClose);
   const mend = async () => {
     if (note.trim() === '') {
       setError('Say what was done about it.');
       return;
     }
-    await keepNote(
-      { id: newId(), kind: 'mended', at: now().toISOString(), machine_id: machine, subject: thing.subject, note },
-      `${thing.machine}: ${thing.title} put right`,
-    );
-    onClose();
-    tell(`${thing.title}: put right.`);
+    await write.tell({ kind: 'mended', machine_id: machine, check: thing.check, note }, `${thing.machine}: ${thing.title} put right`);
   };
   return (
     <Slip title={`${thing.title}, put right`} isOpen onClose={onClose}>
       <p>The finding ends, and where a part was replaced its wear begins a new line. If a service did it, record it there instead.</p>
-      <Field label="What was done" lines value={note} onChange={setNote} error={error} autoFocus />
+      <Field label="What was done" lines value={note} onChange={setNote} error={error ?? write.fields.note} autoFocus />
+      <Refusal refused={write.refused} besides={['note']} />
       <Actions>
-        <MainButton onPress={mend}>It is put right</MainButton>
+        <MainButton isDisabled={write.busy} onPress={mend}>
+          It is put right
+        </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
     </Slip>

@@ -10,38 +10,32 @@ import { Photos } from './PhotoPick';
 import type { Step } from './roundSteps';
 import { useDigits } from './useDigits';
 
-/** Where no check tells the ways in which something is wrong. */
-export const USUAL_DEGREES: Schemas['Degree'][] = [
-  { words: 'Not right, but it can wait', verdict: 'watch' },
-  { words: 'Must be seen to', verdict: 'act' },
-  { words: 'Not safe to use', verdict: 'stand_down' },
-];
-
 type Props = {
   heading: RefObject<HTMLHeadingElement | null>;
   step: Extract<Step, { kind: 'finding' }>;
   today: string;
+  /** Where no check tells the ways in which something is wrong. */
+  usualDegrees: Schemas['Degree'][];
   answered?: Answered;
   onSay: OnSay;
 };
 
 /** What was found before is asked first: the same, otherwise, or gone. */
-export function FindingStep({ heading, step, today, answered, onSay }: Props) {
+export function FindingStep({ heading, step, today, usualDegrees, answered, onSay }: Props) {
   const { finding, check } = step;
   const [otherwise, setOtherwise] = useState(false);
   const same = () =>
     onSay(
       {
         said: 'not_fine',
-        verdict: finding.verdict === 'fit' ? 'watch' : finding.verdict,
+        verdict: finding.verdict,
         words: finding.why.slice(0, 200) || null,
-        title: finding.title,
       },
       finding.verdict,
       `as before: ${finding.why || finding.note || finding.title}`,
     );
-  const gone = () => onSay({ said: 'fine', title: finding.title }, 'fit', 'gone');
-  const notLooked = () => onSay({ said: 'not_looked', title: finding.title }, null, 'not looked at');
+  const gone = () => onSay({ said: 'fine' }, 'fit', 'gone');
+  const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
   useDigits(...(otherwise ? [] : [same, () => setOtherwise(true), notLooked, gone]));
   return (
     <>
@@ -64,11 +58,7 @@ export function FindingStep({ heading, step, today, answered, onSay }: Props) {
         {answered && <Soft>Told already: {answered.words}. What you say now stands for it.</Soft>}
       </Question>
       {otherwise ? (
-        <NotFine
-          degrees={check?.degrees ?? USUAL_DEGREES}
-          onSay={(saying, ...rest) => onSay({ ...saying, title: finding.title }, ...rest)}
-          onBack={() => setOtherwise(false)}
-        />
+        <NotFine degrees={check?.degrees ?? usualDegrees} onSay={onSay} onBack={() => setOtherwise(false)} />
       ) : (
         <Presses>
           <MainPress onPress={same}>

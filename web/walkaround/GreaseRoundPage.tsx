@@ -21,7 +21,7 @@ const List = styled.ol`
   li[aria-current] { box-shadow: inset 5px 0 var(--hedge); padding-left: 10px; }
 `;
 
-const keyOf = (point: Point): string => `point-${point.id}`;
+const keyOf = (point: Point): string => `point-${point.key}`;
 
 /** From grease point to grease point in walking order, on the plate or down the list. */
 export default function GreaseRoundPage() {
@@ -65,7 +65,7 @@ export default function GreaseRoundPage() {
         </StoodDownPlate>
       )}
       <div style={{ margin: '14px 0 0' }}>
-        <Plate of={walk.class} points={points} done={(point) => told(point)?.said === 'greased'} here={here?.id} onPress={open} />
+        <Plate of={walk.class} points={points} done={(point) => Boolean(Number(told(point)?.words))} here={here?.id} onPress={open} />
       </div>
       {here ? (
         <PointStep
@@ -75,6 +75,7 @@ export default function GreaseRoundPage() {
           number={points.indexOf(here) + 1}
           said={told(here)?.words}
           onGrease={(strokes) => round.grease(here, strokes).then(() => next(here))}
+          onDidNotGoIn={() => round.didNotGoIn(here).then(() => next(here))}
           onPass={() => Promise.resolve(round.passOver(keyOf(here))).then(() => next(here))}
         />
       ) : (
@@ -98,7 +99,7 @@ export default function GreaseRoundPage() {
               <span>{index + 1}</span>
               <span>
                 {point.name}
-                {point.job && <Soft> with {point.job.charAt(0).toLowerCase() + point.job.slice(1)}</Soft>}
+                {point.with && <Soft> with {point.with.charAt(0).toLowerCase() + point.with.slice(1)}</Soft>}
               </span>
               <Soft>{stateOf(point, told(point))}</Soft>
             </button>
@@ -115,15 +116,16 @@ type StepProps = {
   number: number;
   said?: string;
   onGrease: (strokes: number) => void;
+  onDidNotGoIn: () => void;
   onPass: () => void;
 };
 
-function PointStep({ heading, point, number, said, onGrease, onPass }: StepProps) {
-  const [strokes, setStrokes] = useState(said && Number(said) ? said : String(point.strokes));
+function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPass }: StepProps) {
+  const [strokes, setStrokes] = useState(said && Number(said) ? said : String(point.grease?.strokes ?? 1));
   const count = Number(strokes);
   const wrong = !Number.isInteger(count) || count < 1 || count > 500 ? 'From 1 to 500 strokes.' : undefined;
   const grease = () => !wrong && onGrease(count);
-  useDigits(grease, undefined, onPass);
+  useDigits(grease, onDidNotGoIn, onPass);
   return (
     <>
       <Question>
@@ -133,19 +135,22 @@ function PointStep({ heading, point, number, said, onGrease, onPass }: StepProps
         <p>
           {point.place}. {point.reach}
         </p>
-        {point.job && <Caution>Only with this done: {point.job.charAt(0).toLowerCase() + point.job.slice(1)}. Engine off, key out.</Caution>}
+        {point.with && (
+          <Caution>Laid open by: {point.with.charAt(0).toLowerCase() + point.with.slice(1)}. Engine off, key out, nothing turning.</Caution>
+        )}
+        {point.trick && <Soft>{point.trick}</Soft>}
         <Amount
-          label={`Strokes, ${point.end_in_words}`}
+          label={`Strokes, ${point.grease?.end_in_words}`}
           unit=""
           step="1"
-          from={String(point.strokes)}
+          from={String(point.grease?.strokes ?? 1)}
           value={strokes}
           onChange={setStrokes}
           error={wrong}
         />
-        {point.most !== null && <p>{point.most} at most: more does harm here.</p>}
+        {typeof point.grease?.most === 'number' && <p>{point.grease.most} at most: more does harm here.</p>}
         <Soft>
-          {point.why} {point.grease}. Wipe the nipple first.
+          {point.why} {point.grease?.grease}. Wipe the nipple first.
         </Soft>
       </Question>
       <Presses>
@@ -154,6 +159,9 @@ function PointStep({ heading, point, number, said, onGrease, onPass }: StepProps
           <sup aria-hidden="true">1</sup>
         </MainPress>
         <PressRow>
+          <Press onPress={onDidNotGoIn}>
+            Did not go in<sup aria-hidden="true">2</sup>
+          </Press>
           <Press onPress={onPass}>
             Not reached<sup aria-hidden="true">3</sup>
           </Press>
@@ -164,14 +172,21 @@ function PointStep({ heading, point, number, said, onGrease, onPass }: StepProps
 }
 
 function stateOf(point: Point, told: { said: string; words: string } | undefined): string {
-  if (told) return told.said === 'greased' ? `${told.words} given` : 'not reached';
+  if (told) return told.said !== 'greased' ? 'not reached' : Number(told.words) ? `${told.words} given` : told.words;
   if (point.state === 'unknown') return 'never recorded';
   if (point.over_greased) return 'too much';
   return point.due ? 'due' : 'fresh';
 }
 
 function sumUp(points: Point[], told: (point: Point) => { said: string; words: string } | undefined): string {
-  const greased = points.filter((point) => told(point)?.said === 'greased');
-  const missed = points.length - greased.length;
-  return `${greased.length} greased${missed > 0 ? `; ${missed} not reached` : ''}.`;
+  const greased = points.filter((point) => Number(told(point)?.words));
+  const blocked = points.filter((point) => told(point)?.words === 'did not go in').map(({ name }) => name.toLowerCase());
+  const missed = points.length - greased.length - blocked.length;
+  return [
+    `${greased.length} of ${points.length} greased.`,
+    blocked.length > 0 && `Did not go in: ${blocked.join(', ')}. That stays due, and is a finding now.`,
+    missed > 0 && `${missed} not reached.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

@@ -31,14 +31,14 @@ export function MachineWalk({ machine, mayWalk, keeper }: Props) {
         </QuietActions>
       </Heading>
       {findings.map((finding) => (
-        <FindingRow key={finding.subject} machine={machine} finding={finding} today={today} />
+        <FindingRow key={finding.check} machine={machine} finding={finding} today={today} />
       ))}
       {trends.data?.wear.map((wear) => (
         <TrendRow
-          key={wear.subject}
+          key={wear.check}
           machine={machine}
           title={wear.title}
-          subject={wear.subject}
+          check={wear.check}
           verdict={wear.verdict}
           why={wear.why}
           says={lastOf(wear)}
@@ -46,10 +46,10 @@ export function MachineWalk({ machine, mayWalk, keeper }: Props) {
       ))}
       {trends.data?.consumption.map((used) => (
         <TrendRow
-          key={used.subject}
+          key={used.spot}
           machine={machine}
           title={`${used.title} used`}
-          subject={used.subject}
+          check={used.check}
           verdict={used.verdict}
           why={used.why}
           says={`${used.per_100h} per 100 h`}
@@ -77,7 +77,7 @@ function FindingRow({ machine, finding, today }: { machine: number; finding: Sch
     <Ruled>
       <Line style={{ flexDirection: 'row', justifyContent: 'flex-start', gap: 14, alignItems: 'center' }}>
         <VerdictStamp verdict={finding.verdict} />
-        <Link to={`/machines/${machine}/findings/${finding.subject}`}>{finding.title}</Link>
+        <Link to={`/machines/${machine}/findings/${finding.check}`}>{finding.title}</Link>
       </Line>
       <Margin>
         <p>
@@ -97,14 +97,14 @@ function lastOf(wear: Schemas['Trends']['wear'][number]): string {
   return `${last?.value} ${wear.unit} at ${last?.hours} ${wear.along}; limit ${wear.limit} ${wear.unit}`;
 }
 
-type TrendProps = { machine: number; subject: string; title: string; verdict: Schemas['Verdict']; says: string; why: string };
+type TrendProps = { machine: number; check: string | null; title: string; verdict: Schemas['Verdict']; says: string; why: string };
 
-function TrendRow({ machine, subject, title, verdict, says, why }: TrendProps) {
+function TrendRow({ machine, check, title, verdict, says, why }: TrendProps) {
   return (
     <Ruled>
       <Line style={{ flexDirection: 'row', justifyContent: 'flex-start', gap: 14, alignItems: 'center', flexWrap: 'wrap' }}>
         <VerdictStamp verdict={verdict} />
-        <Link to={`/machines/${machine}/findings/${subject}`}>{title}</Link>
+        {check ? <Link to={`/machines/${machine}/findings/${check}`}>{title}</Link> : title}
         <Soft>{says}</Soft>
       </Line>
       <Margin>{why}</Margin>

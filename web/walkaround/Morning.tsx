@@ -10,7 +10,7 @@ import { PHONE } from '../kit/theme';
 
 const Columns = styled.div`display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); > div { padding: 12px 20px 14px; border-left: 1px solid var(--rule); } > div:first-child { border-left: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); > div { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 14px; } > div:first-child { border-top: 0; } }`;
 const Heading = styled.h2`font-size: 17px; margin-bottom: 6px; font-family: var(--body); font-weight: 650;`;
-const Lines = styled.ul`display: flex; flex-direction: column; gap: 3px; font-size: 15.5px; line-height: 1.35; li { overflow-wrap: anywhere; } a { text-underline-offset: 3px; text-decoration-thickness: 1px; } ${PHONE} { gap: 2px; a { display: inline-block; padding: 6px 0; } }`;
+const Lines = styled.ul`display: flex; flex-direction: column; gap: 3px; font-size: 15.5px; line-height: 1.35; li { overflow-wrap: anywhere; } a { display: inline-block; padding: 2px 0; text-underline-offset: 3px; text-decoration-thickness: 1px; } ${PHONE} { gap: 2px; a { display: inline-block; padding: 6px 0; } }`;
 const Small = styled.span`> * { font-size: 11px; padding: 0 5px; } margin-right: 8px; display: inline-block;`;
 
 const SHOWN = 4;
@@ -47,11 +47,11 @@ export function Morning() {
               </li>
             ))}
             {data.findings.slice(0, SHOWN).map((finding) => (
-              <li key={`${finding.machine_id} ${finding.subject}`}>
+              <li key={`${finding.machine_id} ${finding.check}`}>
                 <Small>
                   <VerdictStamp verdict={finding.verdict} />
                 </Small>
-                <Link to={`/machines/${finding.machine_id}/findings/${finding.subject}`}>
+                <Link to={`/machines/${finding.machine_id}/findings/${finding.check}`}>
                   {finding.machine}: {finding.title.charAt(0).toLowerCase() + finding.title.slice(1)}
                 </Link>{' '}
                 <Soft>{finding.since === data.today ? 'new today' : openFor(sinceDay(finding.since, data.today))}</Soft>

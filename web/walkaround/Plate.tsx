@@ -42,8 +42,8 @@ export function Plate({ of, points, done, here, onPress }: Props) {
             style={{ left: `${point.x}%`, top: `${point.y}%` }}
             $look={look}
             $here={here === point.id}
-            $job={point.job !== null}
-            aria-label={`${index + 1}, ${point.name}: ${WORDS[look]}${point.job ? `, with ${point.job}` : ''}`}
+            $job={point.with !== null}
+            aria-label={`${index + 1}, ${point.name}: ${WORDS[look]}${point.with ? `, with ${point.with.toLowerCase()}` : ''}`}
             aria-current={here === point.id ? 'step' : undefined}
             onClick={() => onPress(point)}
           >

@@ -89,6 +89,7 @@ export default function RoundPage() {
           heading={heading}
           step={step}
           today={walk.today}
+          usualDegrees={walk.usual_degrees}
           answered={answers[step.key]}
           onSay={(...said) => round.say(step.key, step.title, ...said).then(() => next(said[2] || 'told'))}
         />

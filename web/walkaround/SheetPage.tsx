@@ -103,6 +103,7 @@ export default function SheetPage() {
           machine={machine}
           check={changing === 'new' ? null : changing}
           checks={checks}
+          spots={walk.data.spots}
           classLabel={class_label}
           name={name}
           onClose={() => setChanging(null)}
@@ -114,11 +115,20 @@ export default function SheetPage() {
 
 const KINDS: Schemas['RoundKind'][] = ['daily', 'weekly', 'before_season', 'after_wash'];
 
-type SlipProps = { machine: number; check: Check | null; checks: Check[]; classLabel: string; name: string; onClose: () => void };
+type SlipProps = {
+  machine: number;
+  check: Check | null;
+  checks: Check[];
+  spots: Schemas['Walk']['spots'];
+  classLabel: string;
+  name: string;
+  onClose: () => void;
+};
 
-function CheckSlip({ machine, check, checks, classLabel, name, onClose }: SlipProps) {
+function CheckSlip({ machine, check, checks, spots, classLabel, name, onClose }: SlipProps) {
   const { refresh } = useAfterWrite();
   const [draft, setDraft] = useState({
+    spot: check?.spot ?? '',
     title: check?.title ?? '',
     place: check?.place ?? '',
     how: check?.how ?? '',
@@ -155,6 +165,7 @@ function CheckSlip({ machine, check, checks, classLabel, name, onClose }: SlipPr
       for: draft.whose,
       dropped: false,
       values: {
+        ...(draft.spot && { spot: draft.spot }),
         title: draft.title,
         place: draft.place,
         how: draft.how,
@@ -178,6 +189,13 @@ function CheckSlip({ machine, check, checks, classLabel, name, onClose }: SlipPr
   return (
     <Slip title={check ? `Change ${check.title}` : 'Add a check'} isOpen onClose={onClose}>
       {text('title', 'What is looked at')}
+      <Choice
+        label="It looks at"
+        value={draft.spot}
+        onChange={(spot) => change({ spot })}
+        options={[{ value: '', label: 'choose a spot' }, ...spots.map((one) => ({ value: one.key, label: one.name }))]}
+        error={write.fields['values.spot']}
+      />
       {text('place', 'Where on this machine')}
       {text('how', 'How', true)}
       {text('fine', 'What is fine')}

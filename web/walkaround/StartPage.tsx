@@ -79,9 +79,9 @@ export default function StartPage() {
             <p>Asked first, because they were found before:</p>
             <Open aria-label="Open findings">
               {findings.map((finding) => (
-                <li key={finding.subject}>
+                <li key={finding.check}>
                   <VerdictStamp verdict={finding.verdict} />
-                  <Link to={`/machines/${machine}/findings/${finding.subject}`}>{finding.title}</Link>
+                  <Link to={`/machines/${machine}/findings/${finding.check}`}>{finding.title}</Link>
                 </li>
               ))}
             </Open>

@@ -26,31 +26,45 @@ export default function WaitingPage() {
   );
 }
 
-/** The fields of a note that a person typed. */
-const TYPED = [
+/** What a person typed of a note, by its field. */
+const TYPED: [string, string][] = [
+  ['text', 'The line'],
   ['value', 'What the meter showed'],
+  ['old_value', 'The old meter showed last'],
+  ['new_value', 'The new meter shows'],
+  ['run', 'Run in all'],
+  ['hours', 'Hour meter'],
+  ['distance', 'Odometer'],
+  ['set', 'Reminder set to'],
   ['words', 'What was seen'],
   ['strokes', 'Strokes'],
+  ['on', 'The day'],
+  ['because', 'Why it was wrong'],
   ['note', 'Note'],
-] as const;
+];
 
 function Refused({ kept }: { kept: KeptNote }) {
-  const { note, problem } = { note: kept.note, problem: kept.refused };
-  const [changed, setChanged] = useState<Partial<Schemas['Note']>>({});
+  const problem = kept.refused;
+  const note = kept.note as Schemas['Note'] & Record<string, unknown>;
+  const [changed, setChanged] = useState<Record<string, unknown>>({});
   const [reason, setReason] = useState('');
   const errors = problem?.errors ?? {};
   const implausible = problem?.type === '/problems/implausible-reading';
-  const values = { ...((note.values as Record<string, string>) ?? {}), ...((changed.values as Record<string, string>) ?? {}) };
+  const values = { ...(note.values as Record<string, string> | undefined), ...(changed.values as Record<string, string> | undefined) };
+  const typed = TYPED.filter(([name]) => note[name] !== undefined && note[name] !== null);
+  const shown = [...typed.map(([name]) => name), ...Object.keys(values)];
+  const elsewhere = Object.entries(errors).filter(([name]) => !shown.includes(name));
   const again = () => {
     const strokes = changed.strokes === undefined ? {} : { strokes: Number(changed.strokes) };
-    return sendAgain(kept, { ...note, ...changed, ...strokes, id: newId(), confirmed_because: reason || note.confirmed_because });
+    const put = { ...note, ...changed, ...strokes, id: newId(), confirmed_because: reason || note.confirmed_because };
+    return sendAgain(kept, put as Schemas['Note']);
   };
   return (
     <Note aria-label={kept.label}>
       <h2>{kept.label}</h2>
       <Soft>Noted {instant(note.at, false)}</Soft>
-      <WrongText role="alert">{problem?.detail}</WrongText>
-      {TYPED.filter(([name]) => note[name] !== undefined && note[name] !== null).map(([name, label]) => (
+      <WrongText role="alert">{[problem?.detail, ...elsewhere.map(([, messages]) => messages.join(' '))].join(' ')}</WrongText>
+      {typed.map(([name, label]) => (
         <Field
           key={name}
           label={label}
@@ -71,7 +85,7 @@ function Refused({ kept }: { kept: KeptNote }) {
       {implausible && <Field label="Why it is right all the same (if it is)" value={reason} onChange={setReason} />}
       <Actions>
         <MainButton onPress={again}>Send it like this</MainButton>
-        <PlainButton onPress={() => dropNote(kept)}>Throw this note away</PlainButton>
+        <PlainButton onPress={() => dropNote(kept.note.id)}>Throw this note away</PlainButton>
       </Actions>
     </Note>
   );

@@ -89,11 +89,11 @@ function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: s
         {row.findings.length > 0 && (
           <Found aria-label={`Open on ${row.name}`}>
             {row.findings.slice(0, 3).map((finding) => (
-              <li key={finding.subject}>
+              <li key={finding.check}>
                 <span>
                   <VerdictStamp verdict={finding.verdict} />
                 </span>
-                <Link to={`/machines/${row.id}/findings/${finding.subject}`}>{finding.title}</Link>
+                <Link to={`/machines/${row.id}/findings/${finding.check}`}>{finding.title}</Link>
               </li>
             ))}
             {row.findings.length > 3 && <li>and {row.findings.length - 3} more</li>}

@@ -12,7 +12,7 @@ export function roundSteps(walk: Schemas['Walk'], kind: Schemas['RoundKind'], an
   const checks = new Map(walk.checks.map((check) => [check.key, check]));
   const [meter] = walk.meters;
   const open = walk.findings.map(
-    (finding): Step => ({ key: finding.subject, title: finding.title, kind: 'finding', finding, check: checks.get(finding.subject) }),
+    (finding): Step => ({ key: finding.check, title: finding.title, kind: 'finding', finding, check: checks.get(finding.check) }),
   );
   const asked = new Set(open.map(({ key }) => key));
   const round = keys.flatMap((key): Step[] => {
@@ -28,14 +28,14 @@ export function roundSteps(walk: Schemas['Walk'], kind: Schemas['RoundKind'], an
 
 /** A check that comes after another is asked only where that one was not fine. */
 function isAsked(check: Schemas['Check'], answers: Record<string, Answered>): boolean {
-  const before = check.after ? answers[check.after] : null;
-  return before === null || before?.said === 'not_fine' || (before?.said === 'measured' && before.verdict !== 'fit');
+  if (!check.after) return true;
+  const before = answers[check.after];
+  return (before?.said === 'not_fine' || before?.said === 'measured') && before.verdict !== 'fit';
 }
-
-const RANK: Schemas['Verdict'][] = ['fit', 'watch', 'act', 'stand_down'];
 
 /** The hardest of what the yard or this person said; a machine that stands down stays so. */
 export function hardest(walk: Schemas['Walk'], answers: Record<string, Answered>): Schemas['Verdict'] {
-  const verdicts = Object.values(answers).flatMap(({ verdict }) => verdict ?? []);
-  return RANK[Math.max(walk.stood_down ? 3 : 0, ...verdicts.map((verdict) => RANK.indexOf(verdict)))] ?? 'fit';
+  const told = Object.values(answers).map(({ verdict }) => verdict);
+  const hardestFirst = [...walk.verdicts].reverse();
+  return hardestFirst.find((verdict) => told.includes(verdict) || (verdict === 'stand_down' && walk.stood_down)) ?? 'fit';
 }

@@ -2,15 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
+import { noteOf } from '../kept/note';
 import { keepNote, onSent } from '../kept/outbox';
-import { type Answered, type KeptNote, newId } from '../kept/store';
+import type { Answered, KeptNote } from '../kept/store';
 import { useProgress } from '../kept/useProgress';
-import { now } from '../kit/clock';
 import { deviceDay } from '../kit/format';
 import { usePerson } from '../shell/Shell';
+import type { Saying } from './NotFine';
 import { roundSteps } from './roundSteps';
 
-type Saying = Pick<Schemas['Note'], 'said' | 'verdict' | 'words' | 'values' | 'note' | 'title'>;
+type Point = Schemas['Grease']['points'][number];
 
 /** One round of one machine as it is walked on this device: what is asked, what was said, and the notes that are kept of it. */
 export function useRound(machine: number, kind: Schemas['RoundKind']) {
@@ -21,47 +22,27 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
   const told = { ...(walk?.today === progress?.day ? toldByOthers(walk, kind) : {}), ...progress?.answers };
   const steps = walk && progress ? roundSteps(walk, kind, told) : [];
   const round = { kind, started_at: progress?.started_at ?? '' };
-  const note = (more: Partial<Schemas['Note']> & Pick<Schemas['Note'], 'kind'>): Schemas['Note'] => ({
-    id: newId(),
-    at: now().toISOString(),
-    machine_id: machine,
-    ...more,
-  });
-
   // The yard judges a measurement that was kept without signal.
   useEffect(
     () =>
       onSent((sent) => {
-        for (const { note: kept, observation } of sent) {
+        for (const { note: kept, act } of sent) {
           const mine = Object.entries(progress?.answers ?? {}).find(([, answer]) => answer.note === kept.id);
-          if (mine && observation && observation.verdict !== mine[1].verdict)
-            void answered(mine[0], { ...mine[1], verdict: observation.verdict, words: observation.why });
+          if (mine && act && act.verdict !== mine[1].verdict) void answered(mine[0], { ...mine[1], verdict: act.verdict, words: act.why });
         }
       }),
     [progress, answered],
   );
 
-  const say = async (
-    subject: string,
-    title: string,
-    saying: Saying,
-    verdict: Answered['verdict'],
-    words: string,
-    photos: KeptNote['photos'] = [],
-  ) => {
-    const before = progress?.answers[subject];
-    const look = note({ kind: 'look', round, subject, ...saying, replaces: before?.note });
-    await answered(subject, {
-      note: look.id,
-      said: saying.said ?? 'fine',
-      verdict,
-      words,
-      values: saying.values as Record<string, unknown> | undefined,
-    });
-    await keepNote(look, `${walk?.name}: ${title}, ${words || saying.said?.replace('_', ' ')}`, photos);
+  const say = async (check: string, title: string, saying: Saying, verdict: Answered['verdict'], words: string, photos: KeptNote['photos'] = []) => {
+    const before = progress?.answers[check];
+    const look = noteOf({ kind: 'look', machine_id: machine, round, check, ...saying, replaces: before?.note || null });
+    await answered(check, { note: look.id, said: saying.said, verdict, words, values: saying.values ?? undefined });
+    await keepNote(look, `${walk?.name}: ${title}, ${words || saying.said.replace('_', ' ')}`, photos);
   };
   const read = async (value: string | null, meter: Schemas['Meter']) => {
-    const reading = value === null ? null : note({ kind: 'reading', value, meter: meter.unit === 'h' ? 'hours' : 'distance' });
+    const kind = meter.unit === 'h' ? ('hours' as const) : ('distance' as const);
+    const reading = value === null ? null : noteOf({ kind: 'reading', machine_id: machine, value, meter: kind });
     await answered('~meter', {
       note: reading?.id ?? '',
       said: 'read',
@@ -70,28 +51,32 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     });
     if (reading) await keepNote(reading, `${walk?.name}: ${value} ${meter.unit}`);
   };
-  const grease = async (point: Schemas['Grease']['points'][number], strokes: number, words = '') => {
-    const before = progress?.answers[`point-${point.id}`];
-    const tick = note({ kind: 'grease', round, point_id: point.id, strokes, note: words || null, replaces: before?.note });
-    await answered(`point-${point.id}`, { note: tick.id, said: 'greased', verdict: 'fit', words: String(strokes) });
-    await keepNote(tick, `${walk?.name}: ${point.name}, ${strokes} strokes`);
+  const tellOfPoint = async (point: Point, got: { strokes: number } | { did_not_go_in: true }) => {
+    const before = progress?.answers[`point-${point.key}`];
+    const wentIn = 'strokes' in got;
+    const words = wentIn ? String(got.strokes) : 'did not go in';
+    const grease = noteOf({ kind: 'grease', machine_id: machine, round, spot: point.key, ...got, replaces: before?.note || null });
+    await answered(`point-${point.key}`, { note: grease.id, said: 'greased', verdict: wentIn ? 'fit' : null, words });
+    await keepNote(grease, `${walk?.name}: ${point.name}, ${wentIn ? `${words} strokes` : words}`);
   };
+  const grease = (point: Point, strokes: number) => tellOfPoint(point, { strokes });
+  const didNotGoIn = (point: Point) => tellOfPoint(point, { did_not_go_in: true });
   const passOver = (key: string) => answered(key, { note: '', said: 'not_looked', verdict: null, words: 'not reached' });
   const end = async () => {
     if (progress?.ended) return;
     await ended();
-    await keepNote(note({ kind: 'end', round }), `${walk?.name}: end of the round`);
+    await keepNote(noteOf({ kind: 'end', machine_id: machine, round }), `${walk?.name}: end of the round`);
   };
-  return { asked, walk, progress, answers: told, steps, say, read, grease, passOver, end };
+  return { asked, walk, progress, answers: told, steps, say, read, grease, didNotGoIn, passOver, end };
 }
 
 /** What was looked at today in this round on another phone. */
 function toldByOthers(walk: Schemas['Walk'] | undefined, kind: Schemas['RoundKind']): Record<string, Answered> {
-  const looks = walk?.looks.filter((look) => look.round === kind && look.said !== 'not_looked') ?? [];
+  const looks = walk?.looks.filter((look) => look.round === kind && look.outcome !== 'not_done') ?? [];
   return Object.fromEntries(
-    looks.map((look) => [
-      look.subject,
-      { note: look.id, said: look.said, verdict: look.verdict, words: `${look.by}: ${look.why || look.said.replace('_', ' ')}` },
-    ]),
+    looks.map((look) => {
+      const said = look.kind === 'measured' ? 'measured' : look.verdict === 'fit' ? 'fine' : 'not_fine';
+      return [look.check, { note: look.id, said, verdict: look.verdict, words: `${look.by}: ${look.why || said.replace('_', ' ')}` }];
+    }),
   );
 }

@@ -1,26 +1,35 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api, Refused } from '../api/client';
+import { answer, api, Refused, type Schemas } from '../api/client';
 import { useSettled } from '../kit/useSettled';
 import { type Entered, given } from './AskFields';
+import { judgeQuickly } from './quickLimit';
 
-/** The verdict on a measurement while it is typed, judged by the yard; without signal it comes later. */
-export function useVerdict(machine: number, check: string, values: Entered) {
+export type Judged = { verdict: Schemas['Verdict'] | null; usable: boolean; why: string; do: string; limit: string };
+
+const inWords = (messages: Schemas['Messages'] = {}): Record<string, string> =>
+  Object.fromEntries(Object.entries(messages).map(([field, all]) => [field, all.join(' ')]));
+
+/** The verdict on a measurement while it is typed, judged by the yard. Without signal a simple limit says it, and any other comes later. */
+export function useVerdict(machine: number, check: Schemas['Check'], values: Entered) {
   const settled = useSettled(JSON.stringify(given(values)), 250);
   const entered = JSON.parse(settled) as Entered;
   const asked = useQuery({
-    queryKey: ['verdict', machine, check, settled],
+    queryKey: ['verdict', machine, check.key, settled],
     queryFn: () =>
-      answer(api.POST('/machines/{machine}/checks/{check}/verdict', { params: { path: { machine, check } }, body: { values: entered } })),
+      answer(api.POST('/machines/{machine}/checks/{check}/verdict', { params: { path: { machine, check: check.key } }, body: { values: entered } })),
     enabled: Object.keys(entered).length > 0,
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const refused = asked.error instanceof Refused ? asked.error : null;
+  const outOfReach = asked.error instanceof Refused && asked.error.problem.status === 0;
   const nothing = Object.keys(given(values)).length === 0;
+  const quick = outOfReach ? judgeQuickly(check.quick, entered) : null;
+  const judged: Judged | null = quick ? { verdict: quick.verdict, usable: true, why: quick.words, do: '', limit: '' } : (asked.data?.answer ?? null);
   return {
-    judged: nothing ? undefined : asked.data,
-    outOfReach: refused?.problem.status === 0,
-    fields: refused?.fields ?? {},
+    judged: nothing ? null : judged,
+    outOfReach,
+    missing: inWords(asked.data?.missing),
+    wrong: inWords(asked.data?.wrong),
     settled: settled === JSON.stringify(given(values)) && !asked.isFetching,
   };
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
-import { useWrite } from '../api/useWrite';
+import type { Schemas } from '../api/client';
+import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
 import { Amount, Choice, Field } from '../kit/Field';
@@ -10,45 +10,39 @@ import { Refusal } from '../kit/Refusal';
 import { Slip } from '../kit/Slip';
 import { useDraft } from '../kit/useDraft';
 import { AskAgain, asksAgain } from './AskAgain';
-import { useAfterWrite } from './useAfterWrite';
 
 type Props = { line: Schemas['YardLine']; onClose: () => void };
-
-type ReadingBody = {
-  value: string;
-  meter: 'hours' | 'distance';
-  at: string | null;
-  note: string | null;
-  confirmed_because: string | null;
-};
 
 const NOTHING = { value: '', at: '', note: '', reason: '' };
 
 /** Logs a reading of one machine, with its last reading and date beside the field. */
 export function LogHours({ line, onClose }: Props) {
   const navigate = useNavigate();
-  const { told } = useAfterWrite();
   const [draft, setDraft, clear] = useDraft(`reading.${line.id}`, NOTHING);
   const [meterId, setMeterId] = useState(line.meters[0]?.id);
   const meter = line.meters.find(({ id }) => id === meterId) ?? line.meters[0];
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
-  const log = useWrite(
-    (header, body: ReadingBody) => answer(api.POST('/machines/{machine}/readings', { params: { path: { machine: line.id }, header }, body })),
-    async ({ entry }) => {
+  const log = useNote(
+    (entry) => `${line.name}: ${entry?.in_words} logged.`,
+    () => {
       clear();
       onClose();
-      await told(`${line.name}: ${entry.in_words} logged.${entry.doubt ? ` ${entry.doubt}` : ''}`, entry);
     },
   );
   if (!meter) return null;
   const send = (value: string, reason: string | null = null) =>
-    log.send({
-      value,
-      meter: meter.unit === 'h' ? 'hours' : 'distance',
-      at: draft.at || null,
-      note: draft.note || null,
-      confirmed_because: reason,
-    });
+    log.tell(
+      {
+        kind: 'reading',
+        machine_id: line.id,
+        value,
+        meter: meter.unit === 'h' ? 'hours' : 'distance',
+        on: draft.at || null,
+        note: draft.note || null,
+        confirmed_because: reason,
+      },
+      `${line.name}: ${value} ${meter.unit}`,
+    );
   const last = meter.read_on ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, line.rail.today)}.` : 'Not read yet.';
   return (
     <Slip title={`${line.name}: log ${meter.unit === 'h' ? 'hours' : 'distance'}`} isOpen onClose={onClose}>
@@ -91,9 +85,9 @@ export function LogHours({ line, onClose }: Props) {
           onReplaceMeter={() => navigate(`/machines/${line.id}/meter`)}
         />
       )}
-      <DayField today={line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={log.fields.at} />
+      <DayField today={line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={log.fields.on} />
       <Field label="Note, if any" value={draft.note} onChange={(note) => change({ note })} error={log.fields.note} />
-      <Refusal refused={asksAgain(log.refused) ? null : log.refused} besides={['value', 'at', 'note']} />
+      <Refusal refused={asksAgain(log.refused) ? null : log.refused} besides={['value', 'on', 'note']} />
       <Actions>
         {!asksAgain(log.refused) && (
           <MainButton isDisabled={log.busy || draft.value.trim() === ''} onPress={() => send(draft.value)}>

@@ -1,6 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { answer, api, type Schemas, writeKey } from '../api/client';
+import type { Schemas } from '../api/client';
+import { noteOf } from '../kept/note';
+import { tellNote } from '../kept/outbox';
 import { useTell } from '../kit/Undo';
 
 /** After something was written: everything that follows from it is read again, and the entry can be taken back. */
@@ -20,7 +22,7 @@ export function useAfterWrite() {
         text,
         entry?.may_strike
           ? async () => {
-              await strikeEntry(entry.id, 'Taken back at once.');
+              await takeBack(entry);
               await refresh();
             }
           : undefined,
@@ -42,5 +44,9 @@ export function useAfterWrite() {
   return { told, toldWith, refresh };
 }
 
-export const strikeEntry = (entry: number, because: string) =>
-  answer(api.POST('/entries/{entry}/strike', { params: { path: { entry }, header: writeKey() }, body: { because } }));
+/** Takes back what was written just now, through the same queue. */
+const takeBack = (entry: Schemas['Entry']) =>
+  tellNote(
+    noteOf({ kind: 'strike', machine_id: entry.machine_id, entry: entry.id, because: 'Taken back at once.' }),
+    `${entry.machine ?? 'The yard'}: ${entry.in_words}, taken back`,
+  );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard\Commands;
 
-use App\Yard\Yard;
+use App\Machines\Yard;
 use App\Yard\YardLine;
 use Illuminate\Console\Command;
 

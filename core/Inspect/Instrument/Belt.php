@@ -9,7 +9,9 @@ use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
+use Core\Inspect\JudgedQuickly;
 use Core\Inspect\Occasion;
+use Core\Inspect\QuickLimit;
 use Core\Inspect\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
@@ -19,7 +21,7 @@ use Core\Measure\Unit;
  * How far a belt gives when its longest run is pressed in the middle. Over the few millimetres that matter a belt gives in proportion to the force,
  * so a limit stated for one force is scaled to one near it. A belt that hardly gives is too tight: bearings suffer.
  */
-final class Belt implements Instrument
+final class Belt implements Instrument, JudgedQuickly
 {
     public function asks(array $limits = []): array
     {
@@ -95,5 +97,22 @@ final class Belt implements Instrument
         $pressed = $pressed->to($rest->unit);
 
         return Quantity::of($rest->value->minus($pressed->value)->abs(), $rest->unit);
+    }
+
+    /** At the force of the limit; pressed with another, the limit must be scaled. */
+    public function quickLimit(Fields $limits): ?QuickLimit
+    {
+        $most = $limits->measure('deflection', 'how far it may give', Dimension::Length);
+        $force = $limits->measure('force', 'the force of the limit', Dimension::Force);
+        if ($most === null || $force === null || $limits->has('least')) {
+            return null;
+        }
+        $least = Quantity::of($most->value->dividedBy(2), $most->unit);
+
+        return new QuickLimit(['rest' => 1, 'pressed' => -1], $most->unit, [
+            [QuickLimit::below($least, $most->unit), Verdict::Act, "Less than {$least->inWords()} at {$force->inWords()} is too tight. Slacken it, run it, and check again."],
+            [QuickLimit::above($most, $most->unit), Verdict::Fit, "The most at {$force->inWords()} is {$most->inWords()}."],
+            [null, Verdict::Act, "Over the {$most->inWords()} at {$force->inWords()}. Tighten it, run it, and check again."],
+        ], unless: ['force']);
     }
 }

@@ -9,14 +9,16 @@ use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
+use Core\Inspect\JudgedQuickly;
 use Core\Inspect\Occasion;
+use Core\Inspect\QuickLimit;
 use Core\Inspect\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
 /** A clearance between two bounds, by gauge. */
-final class Clearance implements Instrument
+final class Clearance implements Instrument, JudgedQuickly
 {
     public function asks(array $limits = []): array
     {
@@ -49,5 +51,21 @@ final class Clearance implements Instrument
             $gap->compareTo($least) < 0 => new Judged(Verdict::Act, "{$gap->inWords()} is {$off($least)} too narrow; {$bounds}.", 'Put shims in until it is within.', $fields),
             default => new Judged(Verdict::Fit, "{$gap->inWords()}; {$bounds}.", '', $fields),
         };
+    }
+
+    public function quickLimit(Fields $limits): ?QuickLimit
+    {
+        $least = $limits->measure('least', 'the least clearance', Dimension::Length);
+        $most = $limits->measure('most', 'the greatest clearance', Dimension::Length, $least?->unit);
+        if ($least === null || $most === null) {
+            return null;
+        }
+        $bounds = "{$least->inWords()} to {$most->inWords()} is right";
+
+        return new QuickLimit(['gap' => 1], $least->unit, [
+            [QuickLimit::below($least, $least->unit), Verdict::Act, "Too narrow; {$bounds}. Put shims in until it is within."],
+            [QuickLimit::above($most, $least->unit), Verdict::Fit, "{$bounds}."],
+            [null, Verdict::Act, "Too wide; {$bounds}. Take shims out until it is within."],
+        ]);
     }
 }

@@ -6,12 +6,12 @@ namespace Core\Inspect\Instrument;
 
 use Core\Form\Fields;
 use Core\Inspect\Ask;
-use Core\Inspect\CompartmentKind;
 use Core\Inspect\Condition;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
 use Core\Inspect\Seen;
+use Core\Machine\CompartmentKind;
 
 /** A fluid by its look and smell, and by what hangs on the magnet. */
 final class FluidLook implements Instrument

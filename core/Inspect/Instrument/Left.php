@@ -9,7 +9,9 @@ use Core\Form\Written;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
+use Core\Inspect\JudgedQuickly;
 use Core\Inspect\Occasion;
+use Core\Inspect\QuickLimit;
 use Core\Inspect\Verdict;
 use Core\Inspect\Worn;
 use Core\Measure\Dimension;
@@ -18,7 +20,7 @@ use Core\Measure\Unit;
 use Core\Measure\WrittenNumber;
 
 /** What is left of a part that wears down: tread, lining, thread on an adjuster, a belt's width. The least of several readings counts. */
-final class Left implements Instrument
+final class Left implements Instrument, JudgedQuickly
 {
     public function asks(array $limits = []): array
     {
@@ -47,5 +49,20 @@ final class Left implements Instrument
         };
 
         return new Judged($verdict, $why, $do, ['left' => Written::quantity($left)], worn: new Worn($left, $least, WrittenNumber::resolution($entered->written('left'))));
+    }
+
+    public function quickLimit(Fields $limits): ?QuickLimit
+    {
+        $least = $limits->measure('least', 'the least that may be left', Dimension::Length);
+        if ($least === null) {
+            return null;
+        }
+        $watch = $limits->optionalMeasure('watch_below', 'where watching begins', Dimension::Length, $least->unit);
+
+        return new QuickLimit(['left' => 1], $least->unit, [
+            [QuickLimit::below($least, $least->unit), Verdict::Act, "Less than the {$least->inWords()} there must be. Replace it."],
+            ...$watch === null ? [] : [[QuickLimit::below($watch, $least->unit), Verdict::Watch, "Above the {$least->inWords()} there must be, but near it. Order the part."]],
+            [null, Verdict::Fit, "{$least->inWords()} is the least."],
+        ]);
     }
 }

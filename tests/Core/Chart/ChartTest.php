@@ -74,8 +74,8 @@ final class ChartTest extends TestCase
         yield 'a first service off the multiples shows the chart' => ["Gear oil\t\t\t\tR\tR\t\t\t\tR", 'Gear oil: replace first 150 h, every 200 h, by the chart'];
         yield 'counted on from the first' => ["Belt\t\tI\t\t\tI\t\t\tI", 'Belt: inspect first 50 h, every 150 h'];
         yield 'hours and a year' => ["Engine oil\t\t\tR\t\tR\t\tR\t\tR\tX", 'Engine oil: replace every 100 h or 12 months'];
-        yield 'inspected at each, replaced at every second' => ["Air cleaner\t\tI\tR\tI\tR\tI\tR\tI\tR", 'Air cleaner: inspect every 50 h, counts with row 1; Air cleaner: replace every 100 h'];
-        yield 'inspected, and replaced at the fourth' => ["Air cleaner\t\tinspect\tinspect\tinspect\treplace\tinspect\tinspect\tinspect\treplace", 'Air cleaner: inspect every 50 h, counts with row 1; Air cleaner: replace every 200 h'];
+        yield 'inspected at each, replaced at every second' => ["Air cleaner\t\tI\tR\tI\tR\tI\tR\tI\tR", 'Air cleaner: inspect every 50 h; Air cleaner: replace every 100 h'];
+        yield 'inspected, and replaced at the fourth' => ["Air cleaner\t\tinspect\tinspect\tinspect\treplace\tinspect\tinspect\tinspect\treplace", 'Air cleaner: inspect every 50 h; Air cleaner: replace every 200 h'];
     }
 
     public function test_what_is_unclear_is_asked_and_the_answer_makes_the_rule(): void
@@ -109,7 +109,7 @@ final class ChartTest extends TestCase
 
             $answered = self::read($table, ["mark:{$openSign}" => 'clean', "mark:{$fullSign}" => 'replace', 'far_end' => 'every']);
             self::assertSame([], $answered->questions);
-            self::assertSame(['Air cleaner: clean every 100 h, counts with row 1', 'Air cleaner: replace every 400 h', 'Fuel filter: replace every 200 h', 'Grease points: lubricate every 100 h'], array_map(self::inWords(...), $answered->rows), 'what a task names itself it keeps');
+            self::assertSame(['Air cleaner: clean every 100 h', 'Air cleaner: replace every 400 h', 'Fuel filter: replace every 200 h', 'Grease points: lubricate every 100 h'], array_map(self::inWords(...), $answered->rows), 'what a task names itself it keeps');
         }
     }
 
@@ -276,7 +276,7 @@ final class ChartTest extends TestCase
     public function test_whatever_is_pasted_is_understood_asked_about_or_refused(): void
     {
         mt_srand(9);
-        $scraps = ['Task', "\t", "\t", "\n", "\n", ',', ';', '"', '""', '50', '100 h', 'every 2 years', 'first 25', 'X', 'R', 'C', '•', 'Oil', 'Air cleaner', ' ', '-', "\r\n", "\xC3", '½', '1e9', '-5', '0', 'every', 'spring', '99-99 to 12-31', "'", '=cmd()', '語', "\0", str_repeat('9', 30), 'counts with', 'Oil (replace)', 'work'];
+        $scraps = ['Task', "\t", "\t", "\n", "\n", ',', ';', '"', '""', '50', '100 h', 'every 2 years', 'first 25', 'X', 'R', 'C', '•', 'Oil', 'Air cleaner', ' ', '-', "\r\n", "\xC3", '½', '1e9', '-5', '0', 'every', 'spring', '99-99 to 12-31', "'", '=cmd()', '語', "\0", str_repeat('9', 30), 'Oil (replace)', 'work'];
         $read = 0;
         for ($round = 0; $round < self::MALFORMED; $round++) {
             $text = "Task\t50\t100\t200\tYearly\nOil\tR\tR\tR\tX\nBelt\t\tI\tI\t\nGrease\tX\tX\tX\t\n";
@@ -326,7 +326,6 @@ final class ChartTest extends TestCase
             $row->windows === [] ? '' : 'in '.implode(' and ', array_map(fn (YearWindow $window): string => $window->inWords(), $row->windows)),
             $row->condition === null ? '' : "when {$row->condition}",
             $row->anchor === Anchor::Chart ? 'by the chart' : '',
-            $row->containedIn === null ? '' : "counts with row {$row->containedIn}",
         ];
 
         return "{$row->task}: {$row->kind->value} ".implode(', ', array_filter($parts));

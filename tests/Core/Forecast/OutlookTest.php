@@ -12,18 +12,14 @@ use Core\Forecast\RailUnit;
 use Core\Forecast\Stake;
 use Core\Forecast\TaskStanding;
 use Core\Forecast\Usage;
-use Core\Machine\MachineClass;
 use Core\Machine\Point;
 use Core\Machine\Task;
 use Core\Machine\TaskKind;
 use Core\Measure\Day;
-use Core\Procedure\Caution;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
 use Core\Schedule\Standing;
-use Core\Schedule\StarterRule;
-use Core\Schedule\StarterRulebook;
 use Core\Schedule\State;
 use PHPUnit\Framework\TestCase;
 
@@ -98,23 +94,6 @@ final class OutlookTest extends TestCase
         $parts = Headline::of(['past' => ['Bittern'], 'nearing' => ['Heron', 'Teal', 'Coot']], ['past' => 1, 'nearing' => 3, 'fresh' => 13]);
 
         self::assertSame(['Bittern is past', 'Heron, Teal and 1 more are nearing', '13 are fresh'], array_column($parts, 'text'));
-    }
-
-    public function test_every_class_has_a_rulebook_to_begin_with_and_cautions_where_they_matter(): void
-    {
-        foreach (MachineClass::cases() as $class) {
-            self::assertGreaterThan(1, count(StarterRulebook::for($class)), 'keepers differ');
-            foreach (StarterRulebook::for($class) as $rulebook) {
-                self::assertNotSame('', $rulebook->for);
-                $tasks = array_map(fn (StarterRule $starter): string => $starter->task.$starter->kind->value.($starter->toRule()->inWords() === '' ? 'never' : ''), $rulebook->rules);
-                self::assertSame($tasks, array_unique($tasks), "{$class->value}: {$rulebook->name}");
-            }
-        }
-        $cautions = fn (MachineClass $class, string $task): string => implode(' ', Caution::for($class, new Task('1', $task, TaskKind::Replace)));
-        self::assertStringContainsString('opened hot', str_replace('open the cooling system hot', 'opened hot', $cautions(MachineClass::Tractor, 'Coolant')));
-        self::assertStringContainsString('spark-plug lead off', $cautions(MachineClass::ZeroTurn, 'Deck underside'));
-        self::assertStringContainsString('licensed electrician', $cautions(MachineClass::Generator, 'Oil strainer'));
-        self::assertStringContainsString('A jack is not a stand', $cautions(MachineClass::SmallTruck, 'Brake pads'));
     }
 
     private static function task(string $name, int $every, string $lastDone, ?Usage $use = null): TaskStanding

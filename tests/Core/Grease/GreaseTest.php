@@ -6,15 +6,16 @@ namespace Tests\Core\Grease;
 
 use Brick\Math\BigDecimal;
 use Core\Grease\EndSign;
+use Core\Grease\Greased;
 use Core\Grease\GreaseNeed;
 use Core\Grease\GreasePoint;
-use Core\Grease\GreaseTick;
 use Core\Grease\PointStanding;
-use Core\Grease\StarterPoints;
-use Core\Machine\MachineClass;
+use Core\Grease\Strokes;
+use Core\Machine\Point;
 use Core\Measure\Quantity;
 use Core\Reckoner\Catalogue;
 use Core\Schedule\Interval;
+use Core\Schedule\Rule;
 use Core\Schedule\State;
 use PHPUnit\Framework\TestCase;
 
@@ -29,7 +30,7 @@ final class GreaseTest extends TestCase
 
     public function test_a_point_is_fresh_then_nearing_then_past_by_hours(): void
     {
-        $greased = [new GreaseTick(4, new \DateTimeImmutable('2026-05-01'), BigDecimal::of(400))];
+        $greased = [self::greased(4, '400')];
 
         self::assertSame(State::Fresh, self::standing($greased, '420')->state);
         self::assertSame(State::Nearing, self::standing($greased, '446')->state);
@@ -37,17 +38,39 @@ final class GreaseTest extends TestCase
         self::assertSame('4 strokes 13 days ago, 20 h since; every 50 h.', self::standing($greased, '420')->why);
     }
 
+    public function test_a_point_that_no_rule_speaks_of_says_so(): void
+    {
+        $standing = PointStanding::of(new GreasePoint(2), [self::greased(2, '400')], null, null, self::now('420'));
+
+        self::assertSame([State::Fresh, '2 strokes 13 days ago, 20 h since; no rule says how often.'], [$standing->state, $standing->why]);
+    }
+
     public function test_a_clutch_hub_takes_one_stroke_and_no_more(): void
     {
-        $hub = self::point(1, most: 1);
-        $tick = fn (int $strokes, string $hours): GreaseTick => new GreaseTick($strokes, new \DateTimeImmutable('2026-05-01'), BigDecimal::of($hours));
+        $over = fn (Greased ...$greased): PointStanding => PointStanding::of(new GreasePoint(1, EndSign::Strokes, 1), array_values($greased), self::rule(), null, self::now('405'));
 
-        self::assertFalse($hub->standing([$tick(1, '400')], BigDecimal::of(405), new \DateTimeImmutable('2026-05-14'))->isOverGreased);
-        $over = $hub->standing([$tick(2, '400')], BigDecimal::of(405), new \DateTimeImmutable('2026-05-14'));
-        self::assertTrue($over->isOverGreased);
-        self::assertStringContainsString('look at the belt', $over->why);
-        self::assertTrue($hub->standing([$tick(1, '400'), $tick(1, '404')], BigDecimal::of(405), new \DateTimeImmutable('2026-05-14'))->isOverGreased, 'twice within a quarter of its interval');
-        self::assertFalse($hub->standing([$tick(1, '350'), $tick(1, '400')], BigDecimal::of(405), new \DateTimeImmutable('2026-05-14'))->isOverGreased);
+        self::assertFalse($over(self::greased(1, '400'))->isOverGreased);
+        self::assertTrue($over(self::greased(2, '400'))->isOverGreased);
+        self::assertStringContainsString('look at the belt', $over(self::greased(2, '400'))->why);
+        self::assertTrue($over(self::greased(1, '400'), self::greased(1, '404', 3))->isOverGreased, 'twice within a quarter of its interval');
+        self::assertFalse($over(self::greased(1, '350', -9), self::greased(1, '400'))->isOverGreased);
+    }
+
+    /** One stroke where four are usual is none; with three more the same week it is enough, and a sign seen at the seal is always. */
+    public function test_enough_is_the_strokes_within_a_quarter_of_the_interval_or_the_end_sign(): void
+    {
+        $one = self::greased(1, '400');
+        $three = self::greased(3, '410', 4);
+        $late = self::greased(3, '413', 5);
+        $enough = fn (Greased $at, Greased ...$others): bool => (new Strokes(new GreasePoint(4), [$at, ...array_values($others)], Interval::ofHours(50)))->isEnough($at);
+
+        self::assertFalse($enough($one));
+        self::assertTrue($enough($three, $one), '10 h after the first, of 50');
+        self::assertFalse($enough($late, $one), '13 h after, which is more than a quarter');
+        self::assertFalse($enough($one, $three), 'what comes later does not count for the first');
+        self::assertTrue($enough(new Greased(1, $one->at, $one->point, signSeen: true)));
+        self::assertSame('Only 1 stroke of 4: not enough to count.', self::standing([$one], '405')->why);
+        self::assertSame(State::Unknown, self::standing([$one], '405')->state);
     }
 
     public function test_ten_strokes_weighed_tell_what_one_gives(): void
@@ -58,53 +81,49 @@ final class GreaseTest extends TestCase
     /** A quarter of six months is a month and a half, whatever a quarter of one month is. */
     public function test_a_quarter_of_an_interval_by_date_is_a_quarter_of_that_interval(): void
     {
-        $over = function (int $months, string $before, string $last): bool {
-            $point = new GreasePoint('Clutch hub', 'engine', 1, new Interval(months: $months), [0, 0], most: 1);
+        $together = function (int $months, string $before, string $last): int {
+            $on = fn (string $day): Greased => new Greased(1, new \DateTimeImmutable($day), new Point(date: new \DateTimeImmutable($day)));
 
-            return $point->standing([new GreaseTick(1, new \DateTimeImmutable($before), null), new GreaseTick(1, new \DateTimeImmutable($last), null)], null, new \DateTimeImmutable($last))->isOverGreased;
+            return (new Strokes(new GreasePoint(1), [$on($before), $second = $on($last)], new Interval(months: $months)))->togetherAt($second);
         };
 
-        self::assertTrue($over(6, '2026-01-01', '2026-02-14'));
-        self::assertFalse($over(6, '2026-01-01', '2026-02-16'));
-        self::assertTrue($over(1, '2026-01-01', '2026-01-08'));
-        self::assertFalse($over(1, '2026-01-01', '2026-01-09'));
-        self::assertTrue($over(24, '2026-01-01', '2026-06-30'));
+        self::assertSame(2, $together(6, '2026-01-01', '2026-02-14'));
+        self::assertSame(1, $together(6, '2026-01-01', '2026-02-16'));
+        self::assertSame(2, $together(1, '2026-01-01', '2026-01-08'));
+        self::assertSame(1, $together(1, '2026-01-01', '2026-01-09'));
+        self::assertSame(2, $together(24, '2026-01-01', '2026-06-30'));
     }
 
     public function test_strokes_grams_and_cartridges_by_the_contract(): void
     {
-        $answer = Catalogue::reckon('grease', ['points' => [['name' => 'Pivot shafts', 'strokes' => 50, 'times' => 2], ['name' => 'Clutch hub', 'strokes' => 1, 'times' => 1], ['name' => 'A-arms', 'strokes' => 2, 'times' => 400]], 'grams_per_stroke' => '1.2 g'], new \DateTimeImmutable);
+        $points = [['name' => 'Pivot shafts', 'strokes' => 50, 'times' => 2], ['name' => 'Clutch hub', 'strokes' => 1, 'times' => 1], ['name' => 'A-arms', 'strokes' => 2, 'times' => 400]];
+        $answer = Catalogue::reckon('grease', ['points' => $points, 'grams_per_stroke' => '1.2 g'], new \DateTimeImmutable);
+        $cartridges = fn (int $strokes, string $cartridge): int => Catalogue::reckon('grease', ['points' => [['strokes' => $strokes]], 'grams_per_stroke' => '1 g', 'cartridge' => $cartridge], new \DateTimeImmutable)['cartridges'];
 
         self::assertSame([901, '1081.2', 3], [$answer['strokes'], $answer['grams']['value'], $answer['cartridges']]);
-        self::assertSame(1, Catalogue::reckon('grease', ['points' => [['strokes' => 400]], 'grams_per_stroke' => '1 g'], new \DateTimeImmutable)['cartridges'], 'just one cartridge');
-        self::assertSame(2, Catalogue::reckon('grease', ['points' => [['strokes' => 401]], 'grams_per_stroke' => '1 g', 'cartridge' => '14 oz'], new \DateTimeImmutable)['cartridges']);
+        self::assertSame([1, 2], [$cartridges(400, '400 g'), $cartridges(401, '14 oz')], 'just one cartridge, and a little more than one');
     }
 
-    public function test_every_class_has_points_that_stand_on_its_plate_and_keep_their_own_limits(): void
+    /** @param  list<Greased>  $greased */
+    private static function standing(array $greased, string $hours): PointStanding
     {
-        foreach (MachineClass::cases() as $class) {
-            $points = StarterPoints::for($class);
-            self::assertNotEmpty($points, $class->value);
-            self::assertSame(array_column($points, 'name'), array_unique(array_column($points, 'name')), $class->value);
-            foreach ($points as $point) {
-                self::assertTrue($point->most === null || $point->strokes <= $point->most, "{$class->value} {$point->name}");
-                self::assertTrue(min($point->spot) >= 0 && max($point->spot) <= 100);
-                foreach ($points as $other) {
-                    [$across, $along] = [abs($point->spot[0] - $other->spot[0]), abs($point->spot[1] - $other->spot[1])];
-                    self::assertTrue($point === $other || $across >= 9 || $along >= 16, "{$class->value}: {$point->name} hides {$other->name} on the plate");
-                }
-            }
-        }
+        return PointStanding::of(new GreasePoint(4, EndSign::Strokes), $greased, self::rule(), null, self::now($hours));
     }
 
-    /** @param  list<GreaseTick>  $ticks */
-    private static function standing(array $ticks, string $hours): PointStanding
+    private static function greased(int $strokes, string $hours, int $daysLater = 0): Greased
     {
-        return self::point(4)->standing($ticks, BigDecimal::of($hours), new \DateTimeImmutable('2026-05-14'));
+        $at = (new \DateTimeImmutable('2026-05-01'))->modify("{$daysLater} days");
+
+        return new Greased($strokes, $at, new Point(BigDecimal::of($hours), null, $at));
     }
 
-    private static function point(int $strokes, ?int $most = null): GreasePoint
+    private static function rule(): Rule
     {
-        return new GreasePoint('Hub', 'Bell housing', $strokes, Interval::ofHours(50), [10, 10], EndSign::Strokes, $most);
+        return new Rule(Interval::ofHours(50));
+    }
+
+    private static function now(string $hours): Point
+    {
+        return new Point(BigDecimal::of($hours), null, new \DateTimeImmutable('2026-05-14'));
     }
 }

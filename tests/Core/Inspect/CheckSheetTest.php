@@ -9,14 +9,15 @@ use Core\Form\Fields;
 use Core\Inspect\Check;
 use Core\Inspect\CheckSheet;
 use Core\Inspect\LimitSource;
+use Core\Inspect\Measurement;
 use Core\Inspect\Occasion;
 use Core\Inspect\RoundKind;
 use Core\Inspect\SheetChange;
-use Core\Inspect\StarterSheet;
 use Core\Inspect\Verdict;
 use Core\Machine\MachineClass;
 use Core\Measure\Quantity;
 use Core\Schedule\YearWindow;
+use Core\Starter\Starter;
 use PHPUnit\Framework\TestCase;
 
 final class CheckSheetTest extends TestCase
@@ -25,7 +26,7 @@ final class CheckSheetTest extends TestCase
     {
         $day = new \DateTimeImmutable('2026-11-20');
         foreach (MachineClass::cases() as $class) {
-            $sheet = StarterSheet::for($class);
+            $sheet = Starter::for($class)->sheet();
             foreach (RoundKind::ofChecks() as $round) {
                 self::assertNotEmpty($sheet->ofRound($round, $day), "{$class->value} {$round->value}");
             }
@@ -39,7 +40,7 @@ final class CheckSheetTest extends TestCase
     public function test_every_starting_limit_can_be_measured_against(): void
     {
         foreach (MachineClass::cases() as $class) {
-            foreach (StarterSheet::for($class)->checks as $check) {
+            foreach (Starter::for($class)->sheet()->checks as $check) {
                 try {
                     $check->measurement?->instrument()->judge(new Fields([]), new Fields($check->limits, 'limits.'), new Occasion(new \DateTimeImmutable, Quantity::parse('-10 °C')));
                 } catch (BadInput $refused) {
@@ -53,7 +54,7 @@ final class CheckSheetTest extends TestCase
     public function test_what_can_kill_stands_the_machine_down(): void
     {
         foreach (['seat_switch', 'leaks', 'brakes', 'front_boots', 'chute'] as $key) {
-            $sheets = array_filter(array_map(fn (MachineClass $class): ?Check => StarterSheet::for($class)->find($key), MachineClass::cases()));
+            $sheets = array_filter(array_map(fn (MachineClass $class): ?Check => Starter::for($class)->sheet()->find($key), MachineClass::cases()));
             self::assertNotEmpty($sheets);
             foreach ($sheets as $check) {
                 self::assertContains(Verdict::StandDown, array_column($check->degrees(), 'verdict'), $key);
@@ -63,7 +64,7 @@ final class CheckSheetTest extends TestCase
 
     public function test_the_machines_limit_wins_over_the_classs_and_that_over_common_practice(): void
     {
-        $sheet = StarterSheet::for(MachineClass::Tractor)->changed([new SheetChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])], LimitSource::MachineClass);
+        $sheet = Starter::for(MachineClass::Tractor)->sheet()->changed([new SheetChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])], LimitSource::MachineClass);
         self::assertSame(LimitSource::MachineClass, $sheet->find('belt')?->limitSource);
 
         $own = $sheet->changed([new SheetChange('belt', ['limits' => ['deflection' => '9 mm', 'force' => '98 N']]), new SheetChange('leaks', ['place' => 'Under the loader valve'])], LimitSource::Machine);
@@ -92,6 +93,17 @@ final class CheckSheetTest extends TestCase
         self::assertTrue($check->isAsked(RoundKind::BeforeSeason, new \DateTimeImmutable('2026-12-24')), 'a bigger round contains the smaller');
         self::assertFalse($check->isAsked(RoundKind::Daily, new \DateTimeImmutable('2026-12-24')));
         self::assertFalse($check->isAsked(RoundKind::Weekly, new \DateTimeImmutable('2026-07-01')));
+    }
+
+    /** Handbook, section 17: an engine that is read only within minutes of a run is not dipped in the morning round. */
+    public function test_what_is_read_only_within_minutes_of_a_run_is_not_asked_in_the_morning(): void
+    {
+        $day = new \DateTimeImmutable('2026-05-14');
+        $stick = new Check('engine_oil', 'Engine oil', measurement: Measurement::Level, limits: ['engine' => 'off', 'wait_minutes' => '2', 'latest_minutes' => '5']);
+
+        self::assertFalse($stick->isAsked(RoundKind::Daily, $day));
+        self::assertTrue($stick->isAsked(RoundKind::Weekly, $day), 'in a bigger round there is time for a run');
+        self::assertTrue($stick->with(['limits' => ['engine' => 'off']])->isAsked(RoundKind::Daily, $day));
     }
 
     public function test_verdicts_rank_fit_watch_act_stand_down(): void

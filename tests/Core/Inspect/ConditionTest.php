@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inspect;
 
-use Core\Inspect\CompartmentKind;
 use Core\Inspect\Condition;
 use Core\Inspect\Seen;
+use Core\Machine\CompartmentKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook\Acts;
+
+use App\Logbook\Entry;
+use App\Logbook\Photo;
+use App\Machines\Spot;
+use App\People\Person;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Core\Inspect\LimitSource;
+use Core\Inspect\Sighting;
+use Core\Inspect\Verdict;
+use Core\Machine\ActDone;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * One thing done or said at one spot, at one moment, by one person, from one device.
+ *
+ * @property int $id
+ * @property string $uuid as the device that wrote it named it
+ * @property int $entry_id the line of the logbook it belongs to
+ * @property int $machine_id
+ * @property int $spot_id
+ * @property ActKind $kind
+ * @property string $check_key the check, or a finding of its own; empty for neither
+ * @property Outcome $outcome
+ * @property bool $meets whether it stands for what tasks ask: not struck, done, usable and enough
+ * @property Verdict|null $verdict null where it says nothing of the spot's state
+ * @property int|null $task_id the task that was ticked
+ * @property string $title what it was called then
+ * @property string|null $words what was seen, or the measurement with its limit
+ * @property string|null $advice
+ * @property LimitSource|null $limit_source
+ * @property array<string, mixed>|null $typed what was entered
+ * @property int|null $strokes
+ * @property bool $sign_seen whether the grease showed, or resisted
+ * @property string|null $note
+ * @property CarbonImmutable $happened_at
+ * @property int|null $person_id
+ * @property string|null $device
+ * @property string|null $hours run by then
+ * @property string|null $km
+ * @property string|null $replaces the act of the same person that it stands for
+ * @property string|null $told_with the act that it was told with, and is taken back with
+ * @property CarbonImmutable|null $struck_at
+ * @property-read Entry $entry
+ * @property-read Spot $spot
+ * @property-read Person|null $person
+ * @property-read Measure|null $measure
+ * @property-read Move|null $move
+ * @property-read Fitting|null $fitting
+ * @property-read Collection<int, Photo> $photos
+ */
+final class Act extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $attributes = ['check_key' => '', 'outcome' => 'done', 'meets' => false, 'sign_seen' => false];
+
+    protected function casts(): array
+    {
+        return [
+            'kind' => ActKind::class, 'outcome' => Outcome::class, 'verdict' => Verdict::class, 'limit_source' => LimitSource::class,
+            'meets' => 'boolean', 'sign_seen' => 'boolean', 'typed' => 'array', 'happened_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime',
+        ];
+    }
+
+    /** @return BelongsTo<Entry, $this> */
+    public function entry(): BelongsTo
+    {
+        return $this->belongsTo(Entry::class);
+    }
+
+    /** @return BelongsTo<Spot, $this> */
+    public function spot(): BelongsTo
+    {
+        return $this->belongsTo(Spot::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return HasOne<Measure, $this> what is followed against hours */
+    public function measure(): HasOne
+    {
+        return $this->hasOne(Measure::class);
+    }
+
+    /** @return HasOne<Move, $this> the fluid that went in or out */
+    public function move(): HasOne
+    {
+        return $this->hasOne(Move::class);
+    }
+
+    /** @return HasOne<Fitting, $this> the part that was fitted, or how an opening was closed */
+    public function fitting(): HasOne
+    {
+        return $this->hasOne(Fitting::class);
+    }
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class, 'act', 'uuid');
+    }
+
+    /** @param  Builder<self>  $query */
+    public function scopeStanding(Builder $query): void
+    {
+        $query->whereNull('acts.struck_at');
+    }
+
+    /** Whether what was wrong there is over with it, however it looks. */
+    public function putsRight(): bool
+    {
+        return $this->outcome === Outcome::PutRight || $this->kind === ActKind::Replaced;
+    }
+
+    public function toSighting(): Sighting
+    {
+        return new Sighting(sprintf('%012d', $this->id), $this->happened_at, $this->verdict ?? Verdict::Fit, $this->putsRight());
+    }
+
+    /** As its occasion is judged by. */
+    public function toDone(): ActDone
+    {
+        return new ActDone((string) $this->id, (string) $this->spot_id, $this->kind, $this->outcome);
+    }
+
+    /** What the machine had run by then, by one of its meters. */
+    public function run(bool $distance): ?BigDecimal
+    {
+        $run = $distance ? $this->km : $this->hours;
+
+        return $run === null ? null : BigDecimal::of($run)->stripTrailingZeros();
+    }
+
+    /** @return array<string, mixed> as the contract's `Act` */
+    public function toRecord(): array
+    {
+        return [
+            'id' => $this->uuid,
+            'spot' => $this->spot->key,
+            'check' => $this->check_key === '' ? null : $this->check_key,
+            'title' => $this->title,
+            'kind' => $this->kind->value,
+            'outcome' => $this->outcome->value,
+            'verdict' => $this->verdict?->value,
+            'why' => trim("{$this->words} ".($this->limit_source?->inWords() ?? '')),
+            'do' => $this->advice ?? '',
+            'values' => (object) ($this->typed ?? []),
+            'note' => $this->note,
+            'at' => $this->happened_at->toAtomString(),
+            'by' => $this->person?->name,
+            'photos' => $this->photos->pluck('uuid')->all(),
+        ];
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook\Acts;
+
+use App\Machines\Spot;
+use Core\Inspect\LimitSource;
+use Core\Inspect\Verdict;
+use Core\Inspect\Worn;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Core\Measure\Quantity;
+
+/** An act as somebody tells of it. */
+final readonly class GivenAct
+{
+    /**
+     * @param  string  $check  the check, or a finding of its own
+     * @param  array<string, mixed>|null  $typed  what was entered
+     * @param  Quantity|null  $poured  what went in or out
+     * @param  string|null  $pouredTyped  the same as it was written
+     * @param  array<string, mixed>  $fitting  the columns of {@see Fitting}
+     * @param  string|null  $uuid  as its device named it
+     * @param  string|null  $replaces  what the same person said before
+     * @param  string|null  $with  the act that it was told with, and is taken back with
+     */
+    public function __construct(
+        public Spot $spot,
+        public ActKind $kind,
+        public string $title,
+        public Outcome $outcome = Outcome::Done,
+        public string $check = '',
+        public ?Verdict $verdict = null,
+        public ?int $taskId = null,
+        public ?string $words = null,
+        public ?string $advice = null,
+        public ?LimitSource $limitSource = null,
+        public ?array $typed = null,
+        public ?Worn $worn = null,
+        public ?Quantity $poured = null,
+        public ?string $pouredTyped = null,
+        public ?int $strokes = null,
+        public bool $signSeen = false,
+        public array $fitting = [],
+        public ?string $note = null,
+        public ?string $uuid = null,
+        public ?string $replaces = null,
+        public ?string $with = null,
+    ) {
+    }
+}

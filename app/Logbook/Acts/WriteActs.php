@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook\Acts;
+
+use App\Contract\Refusal;
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Machines\Machine;
+use App\Notes\Circumstances;
+use Carbon\CarbonImmutable;
+use Core\Inspect\Worn;
+use Core\Machine\ActKind;
+use Core\Measure\Unit;
+use Illuminate\Support\Str;
+
+/** Writes acts into an entry, with what hangs on them. */
+final class WriteActs
+{
+    private const LONGEST_WORDS = 500;
+
+    public function __construct(private readonly WhatMeets $whatMeets)
+    {
+    }
+
+    /**
+     * @param  list<GivenAct>  $acts
+     * @return list<Act>
+     *
+     * @throws Refusal if one replaces what it cannot
+     */
+    public function __invoke(Machine $machine, Entry $entry, array $acts, Circumstances $circumstances): array
+    {
+        $at = $circumstances->when->end;
+        $place = [...Placing::of($machine)->columns($at), ...$this->ownReadings($machine, $entry)];
+        $written = [];
+        foreach ($acts as $given) {
+            $act = new Act([
+                ...$place,
+                'uuid' => $given->uuid ?? (string) Str::uuid(), 'entry_id' => $entry->id, 'machine_id' => $machine->id, 'spot_id' => $given->spot->id,
+                'kind' => $given->kind, 'check_key' => $given->check, 'outcome' => $given->outcome, 'verdict' => $given->verdict, 'task_id' => $given->taskId,
+                'title' => mb_substr($given->title, 0, 80), 'words' => self::short($given->words), 'advice' => self::short($given->advice),
+                'limit_source' => $given->limitSource, 'typed' => $given->typed, 'strokes' => $given->strokes, 'sign_seen' => $given->signSeen,
+                'note' => $given->note, 'happened_at' => $at, 'person_id' => $circumstances->by?->id, 'device' => $circumstances->device,
+                'replaces' => $given->replaces, 'told_with' => $given->with,
+            ]);
+            $act->setRelation('spot', $given->spot)->setRelation('entry', $entry);
+            $this->saveInPlaceOf($act);
+            $this->hang($act, $given);
+            $written[] = $act;
+        }
+        $this->whatMeets->inEntry($machine, $entry);
+        foreach ($written as $act) {
+            $this->whatMeets->ofGrease($act);
+        }
+
+        return $written;
+    }
+
+    /** What a person says again stands for what they said before, in whichever order the two arrive. */
+    private function saveInPlaceOf(Act $act): void
+    {
+        $replaced = $act->replaces === null ? null : Act::query()->with('entry')->where('uuid', $act->replaces)->first();
+        if ($replaced !== null && ! self::sameSaying($act, $replaced)) {
+            throw Refusal::field('replaces', 'Only what you said of the same thing in the same round can be said otherwise.');
+        }
+        $later = Act::query()->with('entry')->where('replaces', $act->told_with ?? $act->uuid)->get()->first(fn (Act $other): bool => self::sameSaying($act, $other));
+        $act->struck_at = $later === null ? null : CarbonImmutable::now();
+        $act->save();
+        if ($replaced !== null) {
+            $this->takeBack($replaced, $act);
+        }
+    }
+
+    /** An act that was said otherwise, with what was told with it and what it kept people from. */
+    private function takeBack(Act $act, Act $by): void
+    {
+        Act::query()->standing()->where(fn ($acts) => $acts->where('uuid', $act->uuid)->orWhere('told_with', $act->uuid))->update(['struck_at' => now(), 'meets' => false]);
+        Entry::query()->where(['machine_id' => $act->machine_id, 'kind' => EntryKind::StoodDown, 'detail->act' => $act->uuid])->whereNull('struck_at')
+            ->update(['struck_at' => now(), 'struck_by_id' => $by->person_id, 'struck_because' => 'Said otherwise in the same round.']);
+    }
+
+    /** Of the same spot and check, by the same person, in the same round or job. */
+    private static function sameSaying(Act $one, Act $other): bool
+    {
+        $occasion = fn (Act $act): array => [$act->entry->round_id, $act->entry->job_id, $act->entry->round_id ?? $act->entry->job_id ?? $act->entry_id];
+
+        return [$one->person_id, $one->spot_id, $one->check_key] === [$other->person_id, $other->spot_id, $other->check_key] && $occasion($one) === $occasion($other);
+    }
+
+    private function hang(Act $act, GivenAct $given): void
+    {
+        if ($given->worn !== null) {
+            $act->measure()->create(self::measured($given->worn));
+        }
+        if ($given->poured !== null) {
+            $isOut = $given->kind === ActKind::Drained;
+            $compartment = $given->spot->parent_id ?? $given->spot->id;
+            $act->move()->create([
+                'entry_id' => $act->entry_id, 'from_id' => $isOut ? $compartment : null, 'to_id' => $isOut ? null : $compartment,
+                'litres' => (string) $given->poured->to(Unit::Litre)->rounded(), 'typed' => mb_substr($given->pouredTyped ?? $given->poured->inWords(), 0, 40),
+            ]);
+        }
+        if (array_filter($given->fitting) !== []) {
+            $act->fitting()->create($given->fitting);
+        }
+    }
+
+    /**
+     * What its own entry read off the meters.
+     *
+     * @return array<string, string>
+     */
+    private function ownReadings(Machine $machine, Entry $entry): array
+    {
+        $columns = [];
+        foreach ($entry->readings()->standing()->get() as $reading) {
+            $meter = $machine->meters->find($reading->meter_id);
+            if ($meter !== null) {
+                $columns[$meter->unit->isDistance() ? 'km' : 'hours'] = (string) $meter->reckoned($reading->value);
+            }
+        }
+
+        return $columns;
+    }
+
+    /** @return array{value: string, unit: string, limit: string, resolution: string, falls: bool} */
+    private static function measured(Worn $worn): array
+    {
+        $limit = $worn->limit->to($worn->value->unit);
+
+        return [
+            'value' => (string) $worn->value->rounded(), 'unit' => $worn->value->unit->value, 'limit' => (string) $limit->rounded(),
+            'resolution' => (string) $worn->resolution->simplified(), 'falls' => $worn->falls,
+        ];
+    }
+
+    private static function short(?string $words): ?string
+    {
+        return mb_substr($words ?? '', 0, self::LONGEST_WORDS) ?: null;
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Logbook\Acts\Act;
+use App\Logbook\Readings\Reading;
+use Core\Inspect\RoundKind;
+use Core\Inspect\Verdict;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Core\Measure\Plain;
+use Illuminate\Support\Collection;
+
+/** An entry as the logbook tells it, in one sentence. */
+final class EntryWords
+{
+    public static function of(Entry $entry): string
+    {
+        $read = $entry->readings->map(self::shown(...));
+
+        return match ($entry->kind) {
+            EntryKind::MachineAdded => 'Entered in the book'.($read->isEmpty() ? '' : " at {$read->implode(', ')}"),
+            EntryKind::Reading => $read->implode(', '),
+            EntryKind::Service => ($read->isEmpty() ? '' : "At {$read->implode(', ')}: ").self::service($entry),
+            EntryKind::MeterReplaced => "Meter replaced: {$read->implode(', then ')}",
+            EntryKind::StoodDown => 'Stood down',
+            EntryKind::Lifted => 'Lifted, fit for use',
+            EntryKind::RuleChanged => 'Rulebook changed',
+            EntryKind::Skipped => 'Skipped this time: '.self::decided($entry),
+            EntryKind::Called => 'Called for: '.self::decided($entry),
+            EntryKind::Round => self::round($entry),
+            EntryKind::Found => 'Found: '.$entry->acts->map(fn (Act $act): string => rtrim("{$act->title}: {$act->words}", ': '))->implode(', '),
+            EntryKind::Mended => 'Put right: '.$entry->acts->pluck('title')->implode(', '),
+            EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at {$entry->detail['shown']} {$entry->detail['unit']}",
+            EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",
+            EntryKind::Remark => 'Remark',
+        };
+    }
+
+    private static function shown(Reading $reading): string
+    {
+        return Plain::number($reading->shown())." {$reading->meter->unit->value}";
+    }
+
+    private static function decided(Entry $entry): string
+    {
+        return $entry->decisions->map(fn (Decision $decision): string => Plain::within($decision->task))->implode(', ');
+    }
+
+    private static function service(Entry $entry): string
+    {
+        [$mended, $done] = $entry->acts->partition(fn (Act $act): bool => $act->outcome === Outcome::PutRight);
+        $words = $done->groupBy(fn (Act $act): string => $act->task_id === null ? "act {$act->id}" : "task {$act->task_id}")->map(self::done(...))->implode(', ');
+
+        return $words.($mended->isEmpty() ? '' : ($words === '' ? 'Put right: ' : '. Put right: ').$mended->pluck('title')->implode(', '));
+    }
+
+    /**
+     * `engine oil and filter replaced`, `engine oil topped up, 0.3 L`, `12 points greased, 37 strokes`
+     *
+     * @param  Collection<int, Act>  $acts  of one task, or one alone
+     */
+    private static function done(Collection $acts): string
+    {
+        $act = $acts->firstOrFail();
+        $word = match (true) {
+            $act->kind === ActKind::Changed => 'replaced',
+            $act->kind === ActKind::Looked && $act->task_id !== null => 'inspected',
+            default => $act->kind->word(),
+        };
+        $strokes = (int) $acts->sum('strokes');
+        $missed = $acts->where('outcome', Outcome::NotDone)->count();
+
+        return implode(', ', array_filter([
+            Plain::within($act->title).' '.$word,
+            $acts->map(fn (Act $one): ?string => $one->move?->typed)->filter()->implode(', '),
+            $strokes === 0 || $act->task_id === null ? '' : Plain::count($acts->count() - $missed, 'point').', '.Plain::count($strokes, 'stroke'),
+            $missed === 0 ? '' : "{$missed} not done",
+        ]));
+    }
+
+    /** `Morning round: 14 looked at, all fit` */
+    private static function round(Entry $entry): string
+    {
+        $kind = $entry->round->kind ?? RoundKind::Daily;
+        $acts = $entry->acts->whereNull('struck_at');
+        $looks = $acts->filter(fn (Act $act): bool => $act->kind->isLook());
+        $told = $looks->whereNotNull('verdict');
+        $greased = $acts->where('kind', ActKind::Lubricated)->where('outcome', Outcome::Done);
+        $parts = [];
+        if ($told->isNotEmpty()) {
+            $parts[] = $told->unique('check_key')->count().' looked at';
+            foreach ([Verdict::StandDown, Verdict::Act, Verdict::Watch] as $verdict) {
+                $parts[] = self::named($verdict->label(), $told->where('verdict', $verdict));
+            }
+            $parts[] = $told->every('verdict', Verdict::Fit) ? 'all fit' : '';
+        }
+        $parts[] = self::named('not looked at', $looks->where('outcome', Outcome::NotDone));
+        $parts[] = $greased->isEmpty() ? '' : Plain::count($greased->unique('spot_id')->count(), 'point').' greased, '.Plain::count((int) $greased->sum('strokes'), 'stroke');
+        $parts[] = self::named('did not go in', $acts->where('kind', ActKind::Lubricated)->where('outcome', Outcome::NotDone));
+
+        return ucfirst($kind->label()).': '.(implode(', ', array_filter($parts)) ?: 'begun');
+    }
+
+    /** @param  Collection<int, Act>  $acts */
+    private static function named(string $label, Collection $acts): string
+    {
+        return $acts->isEmpty() ? '' : "{$label}: ".$acts->pluck('title')->unique()->implode(', ');
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook\Kinds;
+
+use App\Contract\Refusal;
+use App\Contract\TypedNumber;
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Logbook\EntryShape;
+use App\Logbook\Readings\Reading;
+use App\Machines\Machine;
+use App\Notes\Note;
+use App\Notes\NoteKind;
+use App\Notes\Written;
+use Brick\Math\BigDecimal;
+
+/** The machine's own reminder was set. */
+final class ReminderNote implements NoteKind
+{
+    public function rules(?Machine $machine): array
+    {
+        return ['set' => ['required', new TypedNumber('The reminder')]];
+    }
+
+    public function messages(): array
+    {
+        return [];
+    }
+
+    public function ability(): string
+    {
+        return 'service';
+    }
+
+    public function write(Note $note): Written
+    {
+        $machine = $note->machine();
+        $meter = $machine->currentMeters()[0] ?? throw Refusal::conflict("{$machine->name} has no meter to be reminded by.");
+        $latest = Reading::query()->standing()->where('meter_id', $meter->id)->orderByDesc('happened_at')->orderByDesc('value')->value('value');
+        $entry = Entry::write($machine, EntryKind::ReminderSet, $note->circumstances, ['uuid' => $note->id, 'detail' => [
+            'meter_id' => $meter->id,
+            'unit' => $meter->unit->value,
+            'set' => (string) TypedNumber::read($note->given['set']),
+            'shown' => (string) BigDecimal::of($latest ?? $meter->shown_when_fitted)->stripTrailingZeros(),
+        ]]);
+
+        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook\Readings;
+
+use App\Machines\Meter;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Core\Meter\Reading as CoreReading;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * What a meter showed.
+ *
+ * @property int $id
+ * @property int $entry_id
+ * @property int $meter_id
+ * @property string $value
+ * @property string $typed the value as the person wrote it
+ * @property CarbonImmutable $happened_at
+ * @property bool $day_only
+ * @property bool $struck
+ * @property-read Meter $meter
+ */
+final class Reading extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['happened_at' => 'immutable_datetime', 'day_only' => 'boolean', 'struck' => 'boolean'];
+    }
+
+    /** @return BelongsTo<Meter, $this> */
+    public function meter(): BelongsTo
+    {
+        return $this->belongsTo(Meter::class);
+    }
+
+    /** @param  Builder<self>  $query */
+    public function scopeStanding(Builder $query): void
+    {
+        $query->where('struck', false);
+    }
+
+    public function shown(): BigDecimal
+    {
+        return BigDecimal::of($this->value)->stripTrailingZeros();
+    }
+
+    /** The reading in what the machine has run, as the rules reckon it. */
+    public function reckoned(Meter $meter): CoreReading
+    {
+        return new CoreReading($meter->reckoned($this->value), $this->happened_at, $this->day_only);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use Core\Inspect\Check;
+use Core\Inspect\CheckSheet;
+use Core\Inspect\LimitSource;
+use Core\Inspect\SheetChange;
+use Core\Starter\Starter;
+
+/** The check sheets of the yard: what each class begins with, what the keeper changed for the class, then for the machine. */
+final class Sheets
+{
+    /** @var array<string, CheckSheet> by class */
+    private array $ofClass = [];
+
+    /** @var array<int, list<SheetChange>> by machine id, of those that were read together */
+    private array $changes = [];
+
+    /**
+     * Reads what was changed for many machines at once.
+     *
+     * @param  iterable<Machine>  $machines
+     */
+    public function read(iterable $machines): void
+    {
+        $ids = collect($machines)->pluck('id')->all();
+        $changes = ChangedCheck::query()->whereIn('machine_id', $ids)->orderBy('id')->get()->groupBy('machine_id');
+        foreach ($ids as $id) {
+            $this->changes[$id] = array_values(($changes[$id] ?? collect())->map(fn (ChangedCheck $change): SheetChange => $change->toCore())->all());
+        }
+    }
+
+    public function of(Machine $machine): CheckSheet
+    {
+        $class = $machine->class;
+        $this->ofClass[$class->value] ??= Starter::for($class)->sheet()->changed(self::changes(['class' => $class->value]), LimitSource::MachineClass);
+
+        return $this->ofClass[$class->value]->changed($this->changes[$machine->id] ?? self::changes(['machine_id' => $machine->id]), LimitSource::Machine);
+    }
+
+    /** @return array<string, list<string>> by spot, the checks that read its level, whether or not they are still asked */
+    public function levelChecks(Machine $machine): array
+    {
+        $checks = [];
+        foreach ([...Starter::for($machine->class)->sheet()->checks, ...$this->of($machine)->checks] as $check) {
+            if ($check->readsLevel()) {
+                $checks[$check->spot][] = $check->key;
+            }
+        }
+
+        return $checks;
+    }
+
+    public function find(Machine $machine, ?string $key): ?Check
+    {
+        return $key === null ? null : $this->of($machine)->find($key);
+    }
+
+    /** Forgets what it has read, after the keeper changed something. */
+    public function readAnew(): void
+    {
+        $this->ofClass = $this->changes = [];
+    }
+
+    /**
+     * @param  array<string, int|string>  $where
+     * @return list<SheetChange>
+     */
+    private static function changes(array $where): array
+    {
+        return array_values(ChangedCheck::query()->where($where)->orderBy('id')->get()->map(fn (ChangedCheck $change): SheetChange => $change->toCore())->all());
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use App\Contract\Versioned;
+use Carbon\CarbonImmutable;
+use Core\Measure\Quantity;
+use Core\Meter\MeterUnit;
+use Core\Schedule\SeverityTable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The yard itself: one to an installation.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $time_zone
+ * @property MeterUnit $distance_unit
+ * @property array<string, array<string, string>>|null $severity shares that differ from the usual, by severity and subject
+ * @property string|null $coldest_night as typed
+ * @property list<array{name: string, ten_strokes: string}>|null $grease_guns with the weight of ten strokes, as typed
+ * @property int $version
+ */
+final class Yard extends Model
+{
+    use Versioned;
+
+    protected $table = 'yard';
+
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $guarded = [];
+
+    protected $attributes = ['version' => 1];
+
+    protected function casts(): array
+    {
+        return ['distance_unit' => MeterUnit::class, 'severity' => 'array', 'grease_guns' => 'array'];
+    }
+
+    /** The present moment on the yard's own clock. */
+    public function now(): CarbonImmutable
+    {
+        return CarbonImmutable::now($this->time_zone);
+    }
+
+    /** The yard's local day, as the rules reckon days: a date without a place. */
+    public function today(): \DateTimeImmutable
+    {
+        return $this->dayOf($this->now());
+    }
+
+    public function dayOf(\DateTimeInterface $instant): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable(CarbonImmutable::instance($instant)->setTimezone($this->time_zone)->format('Y-m-d').'T00:00:00Z');
+    }
+
+    public function severityTable(): SeverityTable
+    {
+        return SeverityTable::with($this->severity ?? []);
+    }
+
+    public function coldestNight(): ?Quantity
+    {
+        return $this->coldest_night === null ? null : Quantity::parse($this->coldest_night);
+    }
+
+    /** @return array<string, mixed> */
+    public function toRecord(): array
+    {
+        return ['name' => $this->name, 'time_zone' => $this->time_zone, 'distance_unit' => $this->distance_unit->value, 'coldest_night' => $this->coldest_night, 'grease_guns' => $this->grease_guns ?? [], 'version' => $this->version];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Notes;
+
+use App\Contract\Device;
+use App\Machines\Yard;
+use App\People\Person;
+use Illuminate\Http\Request;
+
+/** Who writes something down, from which device, when it happened, and what they say about it. */
+final readonly class Circumstances
+{
+    public function __construct(
+        public ?Person $by,
+        public When $when,
+        public ?string $device = null,
+        public ?string $note = null,
+        public ?string $confirmedBecause = null,
+    ) {
+    }
+
+    public static function of(Request $request, ?string $at = null): self
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return new self(
+            by: $person,
+            when: When::read($at ?? $request->input('at'), app(Yard::class)),
+            device: Device::of($request),
+            note: $request->input('note'),
+            confirmedBecause: $request->input('confirmed_because'),
+        );
+    }
+
+    /** @return array<string, array<mixed>> the rules of the fields read here */
+    public static function rules(): array
+    {
+        return [
+            'at' => ['sometimes', 'nullable', When::rule()],
+            'note' => ['sometimes', 'nullable', 'string', 'max:1000'],
+            'confirmed_because' => ['sometimes', 'nullable', 'string', 'max:500'],
+        ];
+    }
+
+    /** @return array<string, mixed> the columns of an entry that they fill */
+    public function columns(): array
+    {
+        return [
+            'happened_at' => $this->when->at,
+            'day_only' => $this->when->dayOnly,
+            'written_at' => now(),
+            'person_id' => $this->by?->id,
+            'device' => $this->device,
+        ];
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Notes;
+
+use App\Contract\Problem;
+use App\Contract\Refusal;
+use App\Contract\Unavailable;
+use App\Machines\FactsChanged;
+use App\Machines\Machine;
+use App\Machines\Yard;
+use App\People\Person;
+use Carbon\CarbonImmutable;
+use Core\Form\BadInput;
+use Core\Inspect\RoundKind;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Validator;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Writes down what a device kept while it was out of reach: in the order given, each note exactly once, each by itself, so that one that is refused keeps
+ * none of the others back.
+ */
+final readonly class WriteNotes
+{
+    /** As long as a device may sit in a drawer with what it sent. */
+    private const DAYS_KEPT = 30;
+
+    /** One batch in so many clears away the old ones. */
+    private const CLEARED_EVERY = 100;
+
+    private const ENVELOPE = ['id', 'kind', 'at', 'on', 'machine_id', 'round', 'job', 'replaces', 'note', 'confirmed_because'];
+
+    public function __construct(private NoteKinds $kinds, private Yard $yard)
+    {
+    }
+
+    /**
+     * Within a transaction of the caller.
+     *
+     * @param  list<array<string, mixed>>  $notes  as the contract's `Note`
+     * @return list<array{id: string, status: string, problem?: array<string, mixed>}>
+     */
+    public function __invoke(Person $by, array $notes, ?string $device, NoteClock $clock): array
+    {
+        // All machines at once and in one order, so that two devices never wait for each other.
+        $ids = array_unique(array_filter(array_column($notes, 'machine_id')));
+        $machines = Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $sent = DB::table('sent_notes')->whereIn('uuid', array_column($notes, 'id'))->get()->keyBy('uuid')->all();
+        $whens = $clock->read(array_column($notes, 'at'), $this->yard);
+        $results = $touched = [];
+        foreach ($notes as $index => $note) {
+            $fingerprint = hash('sha256', "{$by->id} ".json_encode($note, JSON_THROW_ON_ERROR));
+            $machine = $machines[$note['machine_id'] ?? 0] ?? null;
+            $result = isset($sent[$note['id']]) ? $this->again($sent[$note['id']], $fingerprint) : $this->write($by, $note, $machine, $device, $whens[$index], $fingerprint);
+            if ($result['status'] === 'written') {
+                $sent[$note['id']] = (object) ['fingerprint' => $fingerprint, 'result' => '{}'];
+                $touched[] = $machine?->id;
+            }
+            $results[] = ['id' => $note['id'], ...$result];
+        }
+        if (random_int(1, self::CLEARED_EVERY) === 1) {
+            self::prune();
+        }
+        event(new FactsChanged(array_values(array_unique(array_filter($touched)))));
+
+        return $results;
+    }
+
+    /** Forgets which notes were sent long ago. One sent again after that meets its own id in the book. */
+    public static function prune(): void
+    {
+        DB::table('sent_notes')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
+    }
+
+    /** @return array<string, mixed> */
+    private function again(object $sent, string $fingerprint): array
+    {
+        return $sent->fingerprint === $fingerprint ? ['status' => 'already', ...(array) json_decode($sent->result, flags: JSON_THROW_ON_ERROR)]
+            : self::refused(new Problem(422, 'key-reused', 'The key was used before', 'This note\'s id belongs to another note. Use a new one.'));
+    }
+
+    /**
+     * @param  array<string, mixed>  $note
+     * @return array<string, mixed>
+     */
+    private function write(Person $by, array $note, ?Machine $machine, ?string $device, When $when, string $fingerprint): array
+    {
+        try {
+            $result = DB::transaction(function () use ($by, $note, $machine, $device, $when, $fingerprint): array {
+                $kind = $this->kinds->named($note['kind']) ?? throw Refusal::field('kind', 'There is no such kind of note.');
+                $this->admit($by, $kind, $note, $machine);
+                $result = $kind->write($this->read($by, $kind, $note, $machine, $device, $when))->toRecord();
+                DB::table('sent_notes')->insert([
+                    'uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint,
+                    'result' => json_encode((object) ['entry_id' => $result['entry_id']], JSON_THROW_ON_ERROR), 'created_at' => now(),
+                ]);
+
+                return $result;
+            });
+        } catch (UniqueConstraintViolationException) {
+            // Sent so long ago that only the book still knows it.
+            return ['status' => 'already'];
+        } catch (Refusal|ValidationException|BadInput|AuthorizationException $refusal) {
+            return self::refused(Problem::from($refusal));
+        } catch (\Throwable $fault) {
+            if (Unavailable::because($fault) !== null) {
+                throw $fault;
+            }
+            // A fault of the program in one note must not keep the others on the phone.
+            report($fault);
+
+            return self::refused(Problem::from($fault));
+        }
+
+        return ['status' => 'written', ...$result];
+    }
+
+    /** @param  array<string, mixed>  $note */
+    private function admit(Person $by, NoteKind $kind, array $note, ?Machine $machine): void
+    {
+        if ($machine === null && isset($note['machine_id'])) {
+            throw Refusal::field('machine_id', 'There is no such machine in this yard.');
+        }
+        if ($machine?->retired === true) {
+            throw Refusal::conflict("{$machine->name} is out of the yard. Put it back first.");
+        }
+        $ability = $machine === null && $kind->ability() === 'log' ? 'logSome' : $kind->ability();
+        Gate::forUser($by)->authorize($ability, $machine ?? Machine::class);
+    }
+
+    /** @param  array<string, mixed>  $note */
+    private function read(Person $by, NoteKind $kind, array $note, ?Machine $machine, ?string $device, When $when): Note
+    {
+        Validator::make($note, [
+            'on' => ['sometimes', 'nullable', When::rule()],
+            'note' => ['sometimes', 'nullable', 'string', 'max:1000'],
+            'confirmed_because' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'job' => ['sometimes', 'nullable', 'uuid'],
+            'replaces' => ['sometimes', 'nullable', 'uuid'],
+            'round' => ['sometimes', 'nullable', 'array:kind,started_at'],
+            'round.kind' => ['required_with:round', Rule::enum(RoundKind::class)],
+            'round.started_at' => ['required_with:round', When::rule()],
+            ...$kind->rules($machine),
+        ], $kind->messages())->validate();
+        $happened = isset($note['on']) ? When::read($note['on'], $this->yard, 'on') : $when;
+        $words = implode(' ', array_filter([$note['note'] ?? null, isset($note['on']) ? null : $when->doubt])) ?: null;
+
+        return new Note(
+            $note['id'],
+            $machine,
+            new Circumstances($by, $happened, $device, $words, $note['confirmed_because'] ?? null),
+            array_diff_key($note, array_flip(self::ENVELOPE)),
+            isset($note['round']) ? RoundKind::from($note['round']['kind']) : null,
+            isset($note['round']) ? self::roundBegan($note, $when) : null,
+            $note['job'] ?? null,
+            $note['replaces'] ?? null,
+        );
+    }
+
+    /**
+     * The device's clock is put right by as much as the note's own.
+     *
+     * @param  array<string, mixed>  $note
+     */
+    private static function roundBegan(array $note, When $when): CarbonImmutable
+    {
+        $off = $when->at->diffInSeconds(CarbonImmutable::parse($note['at']));
+        $began = CarbonImmutable::parse($note['round']['started_at'])->addSeconds(-$off)->utc()->startOfSecond();
+
+        return $began->min($when->at)->max($when->at->subDay());
+    }
+
+    /** @return array{status: string, problem: array<string, mixed>} */
+    private static function refused(Problem $problem): array
+    {
+        return ['status' => 'refused', 'problem' => $problem->toArray()];
+    }
+}

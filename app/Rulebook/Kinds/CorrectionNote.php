@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rulebook\Kinds;
+
+use App\Contract\Refusal;
+use App\Contract\TypedNumber;
+use App\Logbook\Acts\Act;
+use App\Logbook\Acts\GivenAct;
+use App\Logbook\Acts\WriteActs;
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Logbook\EntryShape;
+use App\Logbook\Kinds\StrikeNote;
+use App\Logbook\Readings\GivenReading;
+use App\Logbook\Readings\LogReading;
+use App\Logbook\Readings\MeterKind;
+use App\Logbook\Readings\Reading;
+use App\Logbook\StrikeEntry;
+use App\Machines\Machine;
+use App\Machines\Yard;
+use App\Notes\Circumstances;
+use App\Notes\Note;
+use App\Notes\NoteKind;
+use App\Notes\When;
+use App\Notes\Written;
+use App\Rulebook\CountFromNowOn;
+use App\Rulebook\RecordService;
+use App\Rulebook\ServiceFields;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+
+/** A reading or a service was wrong: it is struck, and what is right is written beside it. What the correction does not speak of stays as it was told. */
+final readonly class CorrectionNote implements NoteKind
+{
+    public function __construct(
+        private StrikeEntry $strikeEntry,
+        private LogReading $logReading,
+        private RecordService $recordService,
+        private WriteActs $writeActs,
+        private CountFromNowOn $countFromNowOn,
+        private Yard $yard,
+    ) {
+    }
+
+    public function rules(?Machine $machine): array
+    {
+        $ofService = array_map(fn (array $rules): array => array_filter($rules, fn (mixed $rule): bool => ! is_string($rule) || ! str_starts_with($rule, 'required_without')), ServiceFields::rules($machine));
+
+        return [
+            ...$ofService,
+            'entry' => ['required', 'integer'],
+            'because' => ['required', 'string', 'max:500'],
+            'tasks' => ['sometimes', 'array', 'max:200'],
+            'hours' => ['sometimes', 'nullable', new TypedNumber('The hour meter')],
+            'distance' => ['sometimes', 'nullable', new TypedNumber('The odometer')],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [...ServiceFields::messages(), 'because.required' => 'Say why it was wrong.'];
+    }
+
+    public function ability(): string
+    {
+        return 'log';
+    }
+
+    public function write(Note $note): Written
+    {
+        $wrong = StrikeNote::entry($note);
+        if (! in_array($wrong->kind, [EntryKind::Reading, EntryKind::Service], true)) {
+            throw Refusal::conflict('Only readings and services are corrected. Strike this one and write it anew.');
+        }
+        $machine = $note->machine();
+        $circumstances = $this->circumstances($note, $wrong);
+        $readings = $this->readings($note, $wrong);
+        $acts = $this->acts($machine, $note, $wrong);
+        ($this->strikeEntry)($wrong, $note->by(), $note->given['because']);
+        $entry = Entry::write($machine, $wrong->kind, $circumstances, ['uuid' => $note->id, 'corrects_id' => $wrong->id, 'job_id' => $wrong->job_id]);
+        foreach ($readings as $reading) {
+            ($this->logReading)($machine, $reading, $entry, $circumstances, $reading->distance ? 'distance' : 'hours');
+        }
+        ($this->writeActs)($machine, $entry, $acts, $circumstances);
+        ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $circumstances);
+
+        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+
+    /** When the wrong entry happened, unless the correction says otherwise; its remark too. */
+    private function circumstances(Note $note, Entry $wrong): Circumstances
+    {
+        $told = $note->circumstances;
+        $written = $wrong->day_only ? $this->yard->dayOf($wrong->happened_at)->format('Y-m-d') : $wrong->happened_at->toAtomString();
+        $when = $told->when->dayOnly ? $told->when : When::read($written, $this->yard);
+
+        return new Circumstances($told->by, $when, $told->device, $told->note ?? $wrong->note, $told->confirmedBecause);
+    }
+
+    /** @return list<GivenReading> what the meters showed, as corrected or as it was */
+    private function readings(Note $note, Entry $wrong): array
+    {
+        $given = GivenReading::each($note->given);
+        $kept = $wrong->readings()->with('meter')->get()->map(fn (Reading $reading): GivenReading => new GivenReading($reading->shown(), $reading->typed, $reading->meter->unit->isDistance()));
+
+        return array_values([...$given, ...$kept->filter(fn (GivenReading $old): bool => ! isset($note->given[($old->distance ? MeterKind::Distance : MeterKind::Hours)->value]))->all()]);
+    }
+
+    /** @return list<GivenAct> the tasks as corrected, and all else that the entry told of */
+    private function acts(Machine $machine, Note $note, Entry $wrong): array
+    {
+        $old = $wrong->acts()->standing()->with('spot.grease', 'move', 'fitting')->get();
+        $known = $old->pluck('task_id')->filter()->unique();
+        $tasks = collect($note->given['tasks'] ?? $known->all());
+        $spokenOf = array_intersect_key($note->given, array_flip(['other', 'puts_right']));
+        $kept = $old->filter(fn (Act $act): bool => $act->task_id === null ? true : $tasks->contains($act->task_id))->map(self::again(...));
+
+        return [...array_values($kept->all()), ...$this->recordService->acts($machine, [...$spokenOf, 'greased' => $note->given['greased'] ?? [], 'tasks' => $tasks->diff($known)->values()->all()])];
+    }
+
+    private static function again(Act $act): GivenAct
+    {
+        return new GivenAct(
+            $act->spot, $act->kind, $act->title, $act->outcome, $act->check_key, $act->verdict, $act->task_id, $act->words, $act->advice, $act->limit_source, $act->typed,
+            poured: $act->move === null ? null : Quantity::parse("{$act->move->litres} L", Unit::Litre),
+            pouredTyped: $act->move?->typed,
+            strokes: $act->strokes,
+            signSeen: $act->sign_seen,
+            fitting: $act->fitting?->only('number', 'found', 'seal', 'reused', 'torque', 'by_feel') ?? [],
+            note: $act->note,
+        );
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rulebook\Kinds;
+
+use App\Logbook\Acts\WriteActs;
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Logbook\EntryShape;
+use App\Logbook\Readings\GivenReading;
+use App\Logbook\Readings\LogReading;
+use App\Machines\Machine;
+use App\Notes\Note;
+use App\Notes\NoteKind;
+use App\Notes\Written;
+use App\Rulebook\CountFromNowOn;
+use App\Rulebook\RecordService;
+use App\Rulebook\ServiceFields;
+
+/** A service: the tasks done, what else was done, and what the meters showed. */
+final readonly class ServiceNote implements NoteKind
+{
+    public function __construct(private RecordService $recordService, private LogReading $logReading, private WriteActs $writeActs, private CountFromNowOn $countFromNowOn)
+    {
+    }
+
+    public function rules(?Machine $machine): array
+    {
+        return ServiceFields::rules($machine);
+    }
+
+    public function messages(): array
+    {
+        return ServiceFields::messages();
+    }
+
+    public function ability(): string
+    {
+        return 'service';
+    }
+
+    public function write(Note $note): Written
+    {
+        $machine = $note->machine();
+        $acts = $this->recordService->acts($machine, $note->given);
+        $entry = Entry::write($machine, EntryKind::Service, $note->circumstances, ['uuid' => $note->id, 'job_id' => $note->job]);
+        foreach (GivenReading::each($note->given) as $reading) {
+            ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->distance ? 'distance' : 'hours');
+        }
+        ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
+        ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);
+
+        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rulebook\Standings;
+
+use App\Logbook\DecisionKind;
+use App\Logbook\Entry;
+use App\Logbook\Readings\Reading;
+use App\Logbook\Readings\WeeklyReadings;
+use App\Logbook\StandDowns;
+use App\Machines\Machine;
+use App\Machines\Sheets;
+use App\Machines\Spot;
+use App\Machines\Yard;
+use App\Rulebook\Rule;
+use Brick\Math\BigDecimal;
+use Core\Forecast\MeterHistory;
+use Core\Machine\Done;
+use Core\Machine\Point;
+use Core\Machine\TaskKind;
+use Core\Schedule\Call;
+use Core\Schedule\RuleFacts;
+use Illuminate\Database\Eloquent\Collection as Models;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What happened to some machines, read from the logbook in a handful of queries however many they are. */
+final readonly class Facts
+{
+    /** @var Collection<int, Reading> the newest reading by meter id */
+    private Collection $newest;
+
+    /** @var Models<int, WeeklyReadings> */
+    private Models $weekly;
+
+    public TaskSpots $spots;
+
+    private NewestActs $acts;
+
+    /** @var Collection<int, Collection<int, object>> rows of points passed over and of what checks called for, by task id */
+    private Collection $decided;
+
+    /** @var Collection<int, Entry> by machine id */
+    private Collection $stands;
+
+    /** @param  list<Machine>  $machines with meters and rules */
+    public function __construct(array $machines, private Yard $yard, private Sheets $sheets)
+    {
+        $ids = array_map(fn (Machine $machine): int => $machine->id, $machines);
+        $this->newest = $this->newestReadings($ids);
+        $this->weekly = WeeklyReadings::query()->findMany(array_merge(...array_map(fn (Machine $machine): array => $machine->meters->modelKeys(), $machines)));
+        $this->sheets->read($machines);
+        $this->spots = TaskSpots::of($machines);
+        $isFitFound = fn (Rule $rule): bool => $rule->task->kind === TaskKind::Adjust && $rule->task->check_key !== null;
+        $this->acts = NewestActs::at($this->spotIds($machines, fn (): bool => true), $this->spotIds($machines, $isFitFound), $yard);
+        $this->decided = $this->rowsDecided($ids);
+        $this->stands = StandDowns::of($ids);
+    }
+
+    /** @return array<int, Reading> the newest reading by meter id */
+    public function latest(Machine $machine): array
+    {
+        return $this->newest->only($machine->meters->modelKeys())->all();
+    }
+
+    public function history(Machine $machine, bool $distance): MeterHistory
+    {
+        return WeeklyReadings::history($machine->metersOf($distance), $this->weekly);
+    }
+
+    /** @return array<string, RuleFacts> by rule id */
+    public function ofRules(Machine $machine): array
+    {
+        $levelChecks = $this->sheets->levelChecks($machine);
+        $facts = [];
+        foreach ($machine->rules as $rule) {
+            $done = $this->done($machine, $rule, $levelChecks);
+            $facts[(string) $rule->id] = new RuleFacts(
+                $rule->counts_from_beginning ? $machine->beginning() : null,
+                $done->point === null ? [] : [$done->point],
+                $this->skipped($rule),
+                $this->call($rule, $done),
+                $done->apart(),
+            );
+        }
+
+        return $facts;
+    }
+
+    public function standDown(Machine $machine): ?Entry
+    {
+        return $this->stands[$machine->id] ?? null;
+    }
+
+    /**
+     * @param  list<Machine>  $machines
+     * @param  \Closure(Rule): bool  $ofRules
+     * @return list<int>
+     */
+    private function spotIds(array $machines, \Closure $ofRules): array
+    {
+        return array_values(collect($machines)->flatMap(fn (Machine $machine) => $machine->rules->filter($ofRules)
+            ->flatMap(fn (Rule $rule) => $this->spots->ofRule($machine, $rule)->pluck('id')))->unique()->all());
+    }
+
+    /** @param  array<string, list<string>>  $levelChecks */
+    private function done(Machine $machine, Rule $rule, array $levelChecks): Done
+    {
+        $spots = $this->spots->ofRule($machine, $rule);
+
+        return Done::of(
+            $rule->toTask(),
+            $spots->pluck('name', 'key')->all(),
+            $spots->mapWithKeys(fn (Spot $spot): array => [$spot->key => $this->acts->of($spot->id)])->all(),
+            $levelChecks,
+        );
+    }
+
+    /** @return list<Point> */
+    private function skipped(Rule $rule): array
+    {
+        $number = fn (?string $run): ?BigDecimal => $run === null ? null : BigDecimal::of($run);
+
+        return array_values(($this->decided[$rule->task_id] ?? new Collection)->where('kind', DecisionKind::Skipped->value)
+            ->map(fn (object $row): Point => new Point($number($row->hours), $number($row->km), $row->date === null ? null : new \DateTimeImmutable("{$row->date}T00:00:00Z")))->all());
+    }
+
+    /** The last thing a check called for, if it was not done since. */
+    private function call(Rule $rule, Done $done): ?Call
+    {
+        $called = ($this->decided[$rule->task_id] ?? new Collection)->where('kind', DecisionKind::Called->value)->last();
+        $at = $called === null ? null : new \DateTimeImmutable($called->happened_at, new \DateTimeZone('UTC'));
+
+        return $at === null || ($done->at !== null && $done->at >= $at) ? null : new Call($this->yard->dayOf($at), (string) $called->note);
+    }
+
+    /**
+     * @param  list<int>  $machineIds
+     * @return Collection<int, Reading> by meter id
+     */
+    private function newestReadings(array $machineIds): Collection
+    {
+        $newest = DB::table('meters')->whereIn('machine_id', $machineIds)->where('struck', false)->selectSub(fn ($query) => $query->from('readings')->select('readings.id')
+            ->whereColumn('readings.meter_id', 'meters.id')->where('readings.struck', false)->orderByDesc('happened_at')->orderByDesc('value')->orderByDesc('id')->limit(1), 'newest_id')
+            ->pluck('newest_id')->filter();
+
+        return Reading::query()->whereKey($newest)->get()->toBase()->keyBy('meter_id');
+    }
+
+    /**
+     * @param  list<int>  $machineIds
+     * @return Collection<int, Collection<int, object>> in the order in which it happened
+     */
+    private function rowsDecided(array $machineIds): Collection
+    {
+        return DB::table('decisions')->join('tasks', 'tasks.id', '=', 'decisions.task_id')->whereIn('tasks.machine_id', $machineIds)
+            ->join('entries', 'entries.id', '=', 'decisions.entry_id')->whereNull('entries.struck_at')->orderBy('happened_at')->orderBy('entries.id')
+            ->get(['decisions.task_id', 'decisions.kind', 'hours', 'km', 'date', 'happened_at', 'note'])->groupBy('task_id');
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rulebook\Standings;
+
+use App\Logbook\Acts\WhatMeets;
+use App\Machines\Machine;
+use App\Rulebook\Rule;
+use Core\Machine\TaskKind;
+
+/** Where a rule says otherwise how often points are greased, what they had may or may not have been enough. */
+final readonly class GreaseAnew
+{
+    public function __construct(private WhatMeets $whatMeets)
+    {
+    }
+
+    public function __invoke(Rule $rule): void
+    {
+        if ($rule->task->kind !== TaskKind::Lubricate) {
+            return;
+        }
+        $machine = Machine::query()->with('rules')->findOrFail($rule->machine_id);
+        foreach (TaskSpots::of([$machine])->ofRule($machine, $rule) as $spot) {
+            $this->whatMeets->ofPoint($spot);
+        }
+    }
+}

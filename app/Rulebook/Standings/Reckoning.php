@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rulebook\Standings;
+
+use App\Logbook\Entry;
+use App\Logbook\Readings\Reading;
+use App\Machines\Machine;
+use App\Machines\Meter;
+use App\Machines\Sheets;
+use App\Machines\Yard;
+use App\Rulebook\Rule;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Core\Forecast\MeterHistory;
+use Core\Forecast\Outlook;
+use Core\Forecast\Rail;
+use Core\Forecast\RailUnit;
+use Core\Forecast\TaskStanding;
+use Core\Forecast\Usage;
+use Core\Machine\Point;
+use Core\Measure\Day;
+use Core\Meter\Countdown;
+use Core\Meter\Reading as CoreReading;
+use Core\Schedule\Rule as CoreRule;
+use Core\Schedule\Rulebook;
+use Core\Schedule\RulebookLine;
+use Core\Schedule\RuleFacts;
+
+/** One machine's facts as core values, and what follows from them now. */
+final readonly class Reckoning
+{
+    public Outlook $outlook;
+
+    /** @var array<int, TaskStanding> by rule id */
+    public array $standings;
+
+    public ?Usage $hours;
+
+    public ?Usage $km;
+
+    /** @var array<int, Reading> the newest reading by meter id */
+    public array $latest;
+
+    /** @var array<string, RuleFacts> by rule id */
+    public array $facts;
+
+    /** Where its tasks are done. */
+    public TaskSpots $taskSpots;
+
+    /** The entry that stood the machine down, if it still is. */
+    public ?Entry $standDown;
+
+    private function __construct(
+        public Machine $machine,
+        public Yard $yard,
+        public ClassSeason $season,
+        Facts $facts,
+    ) {
+        $this->latest = $facts->latest($machine);
+        $this->facts = $facts->ofRules($machine);
+        $this->taskSpots = $facts->spots;
+        $this->standDown = $facts->standDown($machine);
+        $this->hours = $this->learn($facts->history($machine, distance: false));
+        $this->km = $this->learn($facts->history($machine, distance: true));
+        $lines = self::lines($machine, $yard);
+        $judged = (new Rulebook($lines))->standings($this->facts, $this->now());
+        $standings = [];
+        foreach ($lines as $line) {
+            $standings[(int) $line->task->id] = new TaskStanding($line->task, $judged[$line->task->id], $this->hours, $this->km, $yard->today());
+        }
+        $this->standings = $standings;
+        $this->outlook = Outlook::of(array_values($standings), $this->hours, $this->km, $yard->today(), $machine->distanceUnit());
+    }
+
+    public static function of(Machine $machine, Yard $yard): self
+    {
+        return self::ofAll([$machine], $yard)[$machine->id];
+    }
+
+    /**
+     * @param  list<Machine>  $machines  with meters and rules
+     * @return array<int, self> by machine id
+     */
+    public static function ofAll(array $machines, Yard $yard): array
+    {
+        $facts = new Facts($machines, $yard, new Sheets);
+        $seasons = [];
+        $reckonings = [];
+        foreach ($machines as $machine) {
+            $season = $seasons[$machine->class->value] ??= ClassSeason::for($machine->class, $yard);
+            $reckonings[$machine->id] = new self($machine, $yard, $season, $facts);
+        }
+
+        return $reckonings;
+    }
+
+    /** The machine's state as the yard shows it: stood down, or what its rulebook says, most urgent first. */
+    public function state(): string
+    {
+        return $this->standDown === null ? $this->outlook->state()->value : 'stood_down';
+    }
+
+    public function now(): Point
+    {
+        return new Point($this->run(distance: false), $this->run(distance: true), $this->yard->today());
+    }
+
+    /** How the machine is used by the meter it is kept by; null where it has none or nobody can tell. */
+    public function usage(): ?Usage
+    {
+        return match ($this->railUnit()) {
+            RailUnit::Hours => $this->hours,
+            RailUnit::Kilometres => $this->km,
+            RailUnit::Days => null,
+        };
+    }
+
+    public function rail(): Rail
+    {
+        $unit = $this->railUnit();
+        $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->yard->today()));
+
+        return Rail::of($unit, $now, array_values($this->standings), $this->usage(), $this->yard->today(), $this->machine->distanceUnit());
+    }
+
+    /** What to set on the machine's own countdown until the next point on the meter it is kept by, or null where none is ahead. */
+    public function countdown(): ?Countdown
+    {
+        $meter = $this->machine->currentMeters()[0] ?? null;
+        $next = $this->nextShown($meter);
+        $now = $meter === null ? null : $this->run($meter->unit->isDistance());
+
+        return $meter === null || $next === null || $now === null ? null
+            : Countdown::until($next, $meter->shown($now), BigDecimal::of($this->machine->countdown_step));
+    }
+
+    /** Where the meter will stand at the next point that it counts. */
+    public function nextShown(?Meter $meter): ?BigDecimal
+    {
+        $points = [];
+        foreach ($meter === null ? [] : $this->standings as $standing) {
+            $points[] = ($standing->standing->points[$meter?->unit->isDistance() ? 'km' : 'hours'] ?? null)?->at;
+        }
+        $points = array_filter($points);
+
+        return $meter === null || $points === [] ? null : $meter->shown(BigDecimal::min(...$points));
+    }
+
+    private function railUnit(): RailUnit
+    {
+        $primary = $this->machine->currentMeters()[0] ?? null;
+
+        return match (true) {
+            $primary === null => RailUnit::Days,
+            $primary->unit->isDistance() => RailUnit::Kilometres,
+            default => RailUnit::Hours,
+        };
+    }
+
+    private function learn(MeterHistory $history): ?Usage
+    {
+        return $history->isEmpty() ? null : Usage::learn($history, $this->season->toCore());
+    }
+
+    private function run(bool $distance): ?BigDecimal
+    {
+        $meter = $this->machine->meterAt(CarbonImmutable::now(), $distance);
+
+        return ($this->latestOf($meter) ?? $this->asFitted($meter))?->value;
+    }
+
+    private function latestOf(?Meter $meter): ?CoreReading
+    {
+        return $meter === null ? null : ($this->latest[$meter->id] ?? null)?->reckoned($meter);
+    }
+
+    /** A meter fitted but never read: the machine has run what it had run by then. */
+    private function asFitted(?Meter $meter): ?CoreReading
+    {
+        return $meter === null ? null : new CoreReading($meter->reckoned($meter->shown_when_fitted), $meter->fitted_at);
+    }
+
+    /** @return list<RulebookLine> its rules as they hold today */
+    private static function lines(Machine $machine, Yard $yard): array
+    {
+        $marks = $machine->severityMarks();
+        $table = $marks === [] ? null : $yard->severityTable();
+        $asItHolds = fn (Rule $rule): \Closure => fn (CoreRule $core): CoreRule => $table?->tighten($core, $rule->subjects(), $marks, $yard->today()) ?? $core;
+
+        return array_values($machine->rules->map(fn (Rule $rule): RulebookLine => $rule->toLine($asItHolds($rule)))->all());
+    }
+}

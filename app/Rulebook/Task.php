@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rulebook;
+
+use App\Machines\Spot;
+use Core\Machine\TaskKind;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+
+/**
+ * One act at one or more spots of a machine; greasing without any is of every point that has no task of its own.
+ *
+ * @property int $id
+ * @property int $machine_id
+ * @property string $name
+ * @property TaskKind $kind
+ * @property string|null $check_key the check by which it is done, where only that one will do
+ * @property-read Collection<int, Spot> $spots
+ */
+final class Task extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['kind' => TaskKind::class];
+    }
+
+    /** @return BelongsToMany<Spot, $this> */
+    public function spots(): BelongsToMany
+    {
+        return $this->belongsToMany(Spot::class, 'task_spots')->orderBy('task_spots.position');
+    }
+
+    /** Whether it greases every point that has no task of its own. */
+    public function isOfAllPoints(): bool
+    {
+        return $this->kind === TaskKind::Lubricate && $this->spots->isEmpty();
+    }
+
+    /** @param  list<int>  $spotIds */
+    public function doAt(array $spotIds): void
+    {
+        $this->spots()->sync(collect($spotIds)->unique()->values()->mapWithKeys(fn (int $id, int $position): array => [$id => ['position' => $position]])->all());
+        $this->unsetRelation('spots');
+    }
+
+    /** @return array{id: int, name: string, kind: string, spots: list<array{key: string, name: string}>, check: string|null, all_points: bool} */
+    public function toRecord(): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'kind' => $this->kind->value,
+            'spots' => array_values($this->spots->map(fn (Spot $spot): array => $spot->only('key', 'name'))->all()),
+            'check' => $this->check_key,
+            'all_points' => $this->isOfAllPoints(),
+        ];
+    }
+}

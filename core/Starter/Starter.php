@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Starter;
+
+use Brick\Math\BigDecimal;
+use Core\Grease\EndSign;
+use Core\Grease\GreasePoint;
+use Core\Inspect\Check;
+use Core\Inspect\CheckLibrary;
+use Core\Inspect\CheckSheet;
+use Core\Machine\CompartmentKind;
+use Core\Machine\MachineClass;
+use Core\Machine\OpeningRole;
+use Core\Machine\Spot;
+use Core\Machine\SpotKind;
+use Core\Machine\Subject;
+use Core\Machine\TaskKind;
+use Core\Schedule\Anchor;
+use Core\Schedule\Interval;
+use Core\Schedule\YearWindow;
+
+/**
+ * What a machine of one class begins with: its spots in walking order, its walk, its rulebooks. Every figure is common practice, no source: the maker's
+ * manual of the machine at hand wins.
+ */
+abstract class Starter
+{
+    private const GREASE_ALL = 'Grease all points';
+
+    /** @var array<string, StarterSpot>|null by key */
+    private ?array $spots = null;
+
+    public static function for(MachineClass $class): self
+    {
+        return match ($class) {
+            MachineClass::Tractor => new Tractor,
+            MachineClass::ZeroTurn => new ZeroTurn,
+            MachineClass::RiderMower => new RiderMower,
+            MachineClass::FrontMower => new FrontMower,
+            MachineClass::UtilityVehicle => new UtilityVehicle,
+            MachineClass::AllTerrainVehicle => new AllTerrainVehicle,
+            MachineClass::SmallTruck => new SmallTruck,
+            MachineClass::PetrolCart => new PetrolCart,
+            MachineClass::ElectricCart => new ElectricCart,
+            MachineClass::Generator => new Generator,
+            MachineClass::Aerator => new Aerator,
+            MachineClass::Crawler => new Crawler,
+        };
+    }
+
+    /** @return array<string, StarterSpot> by key, in walking order */
+    final public function spots(): array
+    {
+        if ($this->spots === null) {
+            $this->spots = [];
+            foreach ($this->places() as $place) {
+                foreach (is_array($place) ? $place : [$place] as $spot) {
+                    $this->spots[$spot->spot->key] = $spot;
+                }
+            }
+        }
+
+        return $this->spots;
+    }
+
+    final public function sheet(): CheckSheet
+    {
+        return new CheckSheet($this->walk());
+    }
+
+    /** @return non-empty-list<StarterRulebook> where keepers differ there are several, the usual one first */
+    abstract public function rulebooks(): array;
+
+    /** @return list<StarterSpot|list<StarterSpot>> */
+    abstract protected function places(): array;
+
+    /** @return list<Check> */
+    abstract protected function walk(): array;
+
+    /**
+     * A compartment with the places where it is opened. One of the last five says how its level is read.
+     *
+     * @param  string|list<string>  $drain  where it is drained, low to high
+     * @param  string|null  $draw  where it is sucked out, where it has no drain
+     * @return list<StarterSpot>
+     */
+    final protected function compartment(
+        string $key,
+        CompartmentKind $kind,
+        string $name,
+        string $place,
+        int $x,
+        int $y,
+        string $fill,
+        string|array $drain = [],
+        ?string $draw = null,
+        ?string $stick = null,
+        ?string $glass = null,
+        ?string $line = null,
+        ?string $plug = null,
+        ?string $gauge = null,
+        string $reach = '',
+    ): array {
+        $opening = fn (string $suffix, OpeningRole $role, string $what, string $where, int $dx, int $dy): StarterSpot => new StarterSpot(
+            new Spot("{$key}_{$suffix}", SpotKind::Opening, $kind->subject(), "{$name} {$what}", $where, parent: $key, mark: [max(0, min(100, $x + $dx)), max(0, min(100, $y + $dy))], role: $role));
+        $drains = (array) $drain;
+
+        return array_values(array_filter([
+            new StarterSpot(new Spot($key, SpotKind::Compartment, $kind->subject(), $name, $place, $reach, mark: [$x, $y], compartment: $kind)),
+            $opening('fill', OpeningRole::Fill, 'filler', $fill, -3, -5),
+            ...array_map(fn (string $where, int $nth): StarterSpot => $opening($nth === 0 ? 'drain' : 'drain_'.($nth + 1), OpeningRole::Drain, $nth === 0 ? 'drain' : 'second drain', $where, 2 * $nth, 5), $drains, array_keys($drains)),
+            $draw === null ? null : $opening('draw', OpeningRole::Draw, 'draw-off', $draw, 3, 5),
+            match (true) {
+                $stick !== null => $opening('level', OpeningRole::Level, 'stick', $stick, 3, -5),
+                $glass !== null => $opening('level', OpeningRole::Level, 'sight glass', $glass, 3, -5),
+                $line !== null => $opening('level', OpeningRole::Level, 'line', $line, 3, -5),
+                $plug !== null => $opening('level', OpeningRole::Level, 'level plug', $plug, 3, -5),
+                $gauge !== null => $opening('level', OpeningRole::Level, 'gauge', $gauge, 3, -5),
+                default => null,
+            },
+        ]));
+    }
+
+    /** @param  string|null  $in  the compartment whose fluid runs through it */
+    final protected function part(string $key, Subject $subject, string $name, string $place, int $x, int $y, ?string $in = null, string $reach = ''): StarterSpot
+    {
+        return new StarterSpot(new Spot($key, SpotKind::Part, $subject, $name, $place, $reach, parent: $in, mark: [$x, $y]));
+    }
+
+    final protected function spot(string $key, Subject $subject, string $name, string $place, int $x, int $y): StarterSpot
+    {
+        return new StarterSpot(new Spot($key, SpotKind::Plain, $subject, $name, $place, mark: [$x, $y]));
+    }
+
+    /**
+     * A nipple.
+     *
+     * @param  int|null  $every  hours, where it is not greased with the others
+     * @param  string|null  $with  the spot whose work opens the way to it
+     */
+    final protected function point(
+        string $key,
+        string $name,
+        string $place,
+        int $x,
+        int $y,
+        int $strokes,
+        EndSign $end = EndSign::Shows,
+        ?int $most = null,
+        string $reach = '',
+        ?int $every = null,
+        ?string $with = null,
+    ): StarterSpot {
+        return new StarterSpot(new Spot($key, SpotKind::GreasePoint, Subject::Grease, $name, $place, $reach, mark: [$x, $y]), new GreasePoint($strokes, $end, $most), $every, $with);
+    }
+
+    /**
+     * Something that is looked at on the walk.
+     *
+     * @param  string  $check  in the library
+     * @param  array<string, string>|null  $limits  where such a machine's differ
+     */
+    final protected function look(string $check, string $at, ?string $place = null, ?array $limits = null): Check
+    {
+        $known = CheckLibrary::check($check);
+        $place ??= ($known->readsLevel() ? $this->spots()["{$at}_level"] ?? null : null)->spot->place ?? $this->spots()[$at]->spot->place;
+
+        return $known->with(['spot' => $at, 'place' => $place, ...($limits === null ? [] : ['limits' => $limits])]);
+    }
+
+    /** @param  non-empty-list<StarterRule>  $rules */
+    final protected function rulebook(string $name, string $for, array $rules, Anchor $anchor = Anchor::FromDone): StarterRulebook
+    {
+        foreach ($this->spots() as $key => $point) {
+            if ($point->everyHours !== null) {
+                $rules[] = new StarterRule($point->spot->name, TaskKind::Lubricate, [$key], $this->hours($point->everyHours), note: $point->spot->reach ?: null, goesWith: self::rowAt($rules, $point->with));
+            }
+        }
+
+        return new StarterRulebook($name, $for, array_map(fn (StarterRule $rule): StarterRule => $rule->countedBy($anchor), $rules));
+    }
+
+    /** @param  list<string>  $spots */
+    final protected function rule(
+        string $task,
+        TaskKind $kind,
+        array $spots,
+        ?int $hours = null,
+        ?int $km = null,
+        ?int $months = null,
+        ?int $first = null,
+        ?int $firstKm = null,
+        ?string $check = null,
+        ?string $note = null,
+    ): StarterRule {
+        return new StarterRule($task, $kind, $spots, new Interval(self::length($hours), self::length($km), $months), self::first($first, $firstKm), $note, check: $check);
+    }
+
+    /** Every nipple that has no task of its own. */
+    final protected function greaseAll(?int $hours = null, ?int $km = null, ?int $months = null, ?string $note = null): StarterRule
+    {
+        return $this->rule(self::GREASE_ALL, TaskKind::Lubricate, [], $hours, $km, $months, note: $note);
+    }
+
+    final protected function greaseAllInSpring(): StarterRule
+    {
+        return $this->spring(self::GREASE_ALL, TaskKind::Lubricate, []);
+    }
+
+    /** @param  list<string>  $spots */
+    final protected function spring(string $task, TaskKind $kind, array $spots, ?int $first = null, ?string $check = null, ?string $note = null): StarterRule
+    {
+        return new StarterRule($task, $kind, $spots, new Interval, self::first($first), $note, [YearWindow::between('03-01', '04-15', 'spring')], check: $check);
+    }
+
+    /** @param  list<string>  $spots */
+    final protected function storage(string $task, TaskKind $kind, array $spots, ?string $check = null, ?string $note = null): StarterRule
+    {
+        return new StarterRule($task, $kind, $spots, new Interval, null, $note, [YearWindow::between('10-15', '11-30', 'before storage')], check: $check);
+    }
+
+    /** @param  list<string>  $spots */
+    final protected function called(string $task, TaskKind $kind, array $spots, string $when): StarterRule
+    {
+        return new StarterRule($task, $kind, $spots, new Interval, condition: $when);
+    }
+
+    private function hours(int $hours): Interval
+    {
+        return Interval::ofHours($hours);
+    }
+
+    /** @param  list<StarterRule>  $rules */
+    private static function rowAt(array $rules, ?string $spot): ?int
+    {
+        foreach ($spot === null ? [] : $rules as $row => $rule) {
+            if (in_array($spot, $rule->spots, true)) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
+    private static function first(?int $hours, ?int $km = null): ?Interval
+    {
+        return $hours === null && $km === null ? null : new Interval(self::length($hours), self::length($km));
+    }
+
+    private static function length(?int $length): ?BigDecimal
+    {
+        return $length === null ? null : BigDecimal::of($length);
+    }
+}
