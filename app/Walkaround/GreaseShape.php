@@ -40,13 +40,15 @@ final class GreaseShape
         $points = Spot::query()->where(['machine_id' => $machine->id, 'kind' => SpotKind::GreasePoint, 'retired' => false])->with('grease')->orderBy('position')->orderBy('id')->get();
         $acts = Act::query()->standing()->where('kind', ActKind::Lubricated)->where('outcome', Outcome::Done)->whereIn('spot_id', $points->modelKeys())
             ->orderBy('happened_at')->get()->toBase()->groupBy('spot_id');
+        $refused = Act::query()->standing()->where('kind', ActKind::Lubricated)->where('outcome', Outcome::NotDone)->whereIn('spot_id', $points->modelKeys())
+            ->groupBy('spot_id')->selectRaw('spot_id, max(happened_at) as latest')->toBase()->pluck('latest', 'spot_id');
         $rules = $reckoning->taskSpots->ofPoints($machine);
         $year = self::runInAYear($machine, $reckoning->yard);
         $strokesDue = $strokesAll = $strokesYear = 0;
         $shaped = [];
         foreach ($points as $point) {
             $rule = $rules[$point->id] ?? null;
-            $standing = self::standing($point, $acts[$point->id] ?? new Collection, $rule, $reckoning);
+            $standing = self::standing($point, $acts[$point->id] ?? new Collection, $refused[$point->id] ?? null, $rule, $reckoning);
             $isDue = in_array($standing->state, [State::Unknown, State::Due, State::Past], true);
             $strokes = $point->greasePoint()->strokes;
             $strokesAll += $strokes;
@@ -74,12 +76,14 @@ final class GreaseShape
     }
 
     /** @param  Collection<int, Act>  $acts */
-    private static function standing(Spot $point, Collection $acts, ?Rule $rule, Reckoning $reckoning): PointStanding
+    private static function standing(Spot $point, Collection $acts, ?string $refused, ?Rule $rule, Reckoning $reckoning): PointStanding
     {
+        $notIn = $refused === null ? null : new \DateTimeImmutable($refused, new \DateTimeZone('UTC'));
+        $isOpen = $notIn !== null && $acts->every(fn (Act $act): bool => $act->happened_at < $notIn);
         $standing = $rule === null ? null : $reckoning->standings[$rule->id]->standing;
         $start = $rule === null ? null : $reckoning->facts[(string) $rule->id]->start;
 
-        return PointStanding::of($point->greasePoint(), array_values($acts->map(fn (Act $act): Greased => WhatMeets::greased($act, $reckoning->yard))->all()), $standing?->rule, $start, $reckoning->now(), $rule?->goes_with_id === null ? null : $standing?->state);
+        return PointStanding::of($point->greasePoint(), array_values($acts->map(fn (Act $act): Greased => WhatMeets::greased($act, $reckoning->yard))->all()), $standing?->rule, $start, $reckoning->now(), $isOpen ? $reckoning->yard->dayOf($notIn) : null, $rule?->goes_with_id === null ? null : $standing?->state);
     }
 
     private static function runInAYear(Machine $machine, Yard $yard): ?BigDecimal

@@ -26,9 +26,10 @@ final readonly class PointStanding
      * @param  list<Greased>  $greased  in any order
      * @param  Rule|null  $rule  of the task that the point is greased by; null where none says when
      * @param  Point|null  $start  where the rule counts from where nobody has greased it yet
+     * @param  \DateTimeImmutable|null  $refused  the last day on which the grease did not go in, if it has not gone in since
      * @param  State|null  $withHost  what its task says where it is done in the course of another: it waits for that one, whenever it was greased
      */
-    public static function of(GreasePoint $point, array $greased, ?Rule $rule, ?Point $start, Point $now, ?State $withHost = null): self
+    public static function of(GreasePoint $point, array $greased, ?Rule $rule, ?Point $start, Point $now, ?\DateTimeImmutable $refused = null, ?State $withHost = null): self
     {
         $strokes = new Strokes($point, $greased, $rule->every ?? new Interval);
         $enough = $strokes->lastEnough();
@@ -36,16 +37,23 @@ final readonly class PointStanding
         $state = $withHost ?? $standing->state ?? ($enough === null ? State::Unknown : State::Fresh);
         $last = $strokes->last();
         if ($last === null) {
-            return new self($state, null, false, 'Nobody has ever recorded grease here.');
+            return new self($state, null, false, self::refused($refused, $now).'Nobody has ever recorded grease here.');
         }
         $together = $strokes->togetherAt($last);
         $tooMuch = $point->most !== null && $together > $point->most;
 
-        return new self($state, $last, $tooMuch, match (true) {
+        return new self($state, $last, $tooMuch, self::refused($refused, $now).match (true) {
             $tooMuch => Plain::count($together, 'stroke').", at most {$point->most}: wipe off what comes out, and look at ".($point->most === 1 ? 'the belt beside it.' : 'the seal.'),
             ! $strokes->isEnough($last) => 'Only '.Plain::count($together, 'stroke')." of {$point->strokes}: not enough to count.",
             default => self::since($last, $rule, $now),
         });
+    }
+
+    private static function refused(?\DateTimeImmutable $refused, Point $now): string
+    {
+        $days = $refused === null || $now->date === null ? null : (int) $refused->diff($now->date)->days;
+
+        return $days === null ? '' : 'The grease did not go in '.($days === 0 ? 'today' : Plain::count($days, 'day').' ago').'. ';
     }
 
     private static function since(Greased $last, ?Rule $rule, Point $now): string

@@ -57,9 +57,9 @@ final class Plain
         return $words === [] ? $last : implode(', ', $words)." or {$last}";
     }
 
-    /** The first letter small, as within a sentence. */
+    /** The first letter small, as within a sentence; `PTO` stays. */
     public static function within(string $words): string
     {
-        return mb_strtolower(mb_substr($words, 0, 1)).mb_substr($words, 1);
+        return preg_match('/^\p{Lu}{2}/u', $words) === 1 ? $words : mb_strtolower(mb_substr($words, 0, 1)).mb_substr($words, 1);
     }
 }

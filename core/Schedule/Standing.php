@@ -86,7 +86,7 @@ final readonly class Standing
             $state = State::Due;
         }
 
-        return new self($rule, $state, $points, $limiting, $apart === '' ? $notes : [...$notes, $apart], self::newest($done), $call, apart: $apart);
+        return new self($rule, $state, $points, $limiting, $notes, self::newest($done), $call, apart: $apart);
     }
 
     /**

@@ -30,7 +30,7 @@ final class Coldbrook
     {
         return [
             new DemoMachine('Teal', MachineClass::Tractor, 'Cider orchard', 'Ashlode', 'Drover compact', 4.0, self::scaled(self::FIELD, 0.45), anchor: 'chart', finishAt: 371.0),
-            new DemoMachine('Godwit', MachineClass::Tractor, 'Cider orchard', 'Ashlode', 'Drover orchard', 1114.0, self::FIELD, neglect: ['Grease all points' => 26]),
+            new DemoMachine('Godwit', MachineClass::Tractor, 'Cider orchard', 'Ashlode', 'Drover orchard', 1114.0, self::FIELD, neglect: ['Grease all points' => 95]),
             new DemoMachine('Lapwing', MachineClass::Tractor, 'Arboretum', 'Tarrowby', 'Hillman', 2306.4, self::FIELD, knownDays: 36, unknownHistory: true),
             new DemoMachine('Heron', MachineClass::ZeroTurn, 'Arboretum', 'Velmoor', 'Swath 52', 11.5, self::scaled(self::MOWING, 0.45), busyDaysAgo: [580, 545]),
             new DemoMachine('Avocet', MachineClass::ZeroTurn, 'House', 'Velmoor', 'Swath 48', 214.0, self::scaled(self::MOWING, 0.6), meterReplacedDaysAgo: 410),

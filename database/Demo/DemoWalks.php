@@ -49,6 +49,9 @@ final class DemoWalks
     /** A point that nobody has ever got. */
     private const NEVER = 'brake_pivots';
 
+    /** A point of Godwit's into which the grease does not go. */
+    private const STUCK = 'axle_pivot';
+
     private Randomizer $chance;
 
     /** @param  array<string, int>  $people  id by sign-in name */
@@ -92,7 +95,7 @@ final class DemoWalks
             ['Godwit', 9, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop', 'At the loader valve, low side.')],
             ['Godwit', 6, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop')],
             ['Godwit', 2, 'nell', 'leaks', $found('act', 'Dripping', 'A drop every minute with the loader up.')],
-            ['Godwit', 3, 'piet', '', ['kind' => 'grease', 'spot' => 'axle_pivot', 'did_not_go_in' => true, 'note' => 'Came out round the coupler.', 'round' => 'grease']],
+            ['Godwit', 3, 'piet', '', ['kind' => 'grease', 'spot' => self::STUCK, 'did_not_go_in' => true, 'note' => 'Came out round the coupler.', 'round' => 'grease']],
             ['Teal', 0, 'nell', 'front_tyres', $found('watch', 'Soft or cracked', 'Left front, small cracks near the rim.')],
             ['Wigeon', 3, 'otis', 'front_boots', $found('watch', 'Cracked, dry outside', 'Right outer boot.')],
             ['Heron', 4, 'wilf', 'deck_belt', $found('watch', 'Worn or shiny')],
@@ -169,14 +172,19 @@ final class DemoWalks
     private function grease(DemoBook $book, Machine $machine, Collection $spots): void
     {
         $points = $spots->where('kind', SpotKind::GreasePoint)->reject(fn (Spot $point): bool => $point->key === self::NEVER);
-        foreach ([70 + $machine->id, 34 + $machine->id % 9, $machine->name === 'Teal' ? 2 : 12 + $machine->id] as $daysAgo) {
+        $rounds = match ($machine->name) {
+            'Teal' => [70 + $machine->id, 34, 2],
+            'Godwit' => [90, 3],
+            default => [70 + $machine->id, 34 + $machine->id % 9, 12 + $machine->id],
+        };
+        foreach ($rounds as $daysAgo) {
             // The crawler is run too little to be greased again so soon.
             if ((isset(self::FORGOTTEN[$machine->name]) || $machine->name === 'Merganser') && $daysAgo < 60) {
                 continue;
             }
             $at = $this->moment($daysAgo)->addHours(3);
             $entry = $book->round($machine, RoundKind::Grease, $at, 'piet');
-            foreach ($points as $point) {
+            foreach ($machine->name === 'Godwit' && $daysAgo === 3 ? $points->except(self::STUCK) : $points as $point) {
                 $strokes = $point->key === 'clutch_hub' ? 3 : $point->greasePoint()->strokes;
                 $book->act($entry, $point, ActKind::Lubricated, $point->name, $at, 'piet', ['check_key' => "nipple-{$point->id}", 'verdict' => Verdict::Fit->value, 'strokes' => $strokes]);
             }

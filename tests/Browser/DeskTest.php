@@ -61,6 +61,44 @@ final class DeskTest extends BrowserTestCase
         $this->assertNoComplaints();
     }
 
+    public function test_a_service_tells_of_something_that_has_no_rule(): void
+    {
+        $machine = $this->machine('96');
+        $this->signIn('tamsin');
+        $this->browser->open("/machines/{$machine['id']}/service");
+        $this->browser->press('Tell of something that has no rule');
+        $this->browser->choose('Where', 'Engine oil');
+        $this->browser->choose('What', 'topped up');
+        $this->browser->type('How much', 'a little');
+        $this->browser->press('Record 1 thing done');
+        $this->browser->see('"a little" is not an amount');
+        self::assertSame('a little', $this->browser->value('How much'), 'what was typed is kept');
+        $this->browser->type('How much', '0.3 qt');
+        $this->browser->press('One more');
+        $this->browser->press('Leave out what was done in row 2');
+        $this->browser->press('Record 1 thing done');
+        $this->browser->see('service recorded.');
+        $this->browser->see('At 96 h: engine oil topped up, 0.3 qt');
+        $this->assertNoComplaints();
+    }
+
+    public function test_a_used_machine_is_asked_what_speaks_for_or_against_its_meter(): void
+    {
+        $this->signIn('tamsin');
+        $this->browser->open('/yard?name=lapwing');
+        $this->browser->press('Lapwing');
+        $this->browser->press('Does this meter tell the truth?');
+        $this->browser->press('Keep it');
+        $this->browser->see('Say what was seen of at least one.');
+        $this->browser->choose('The original shims', 'still in');
+        $this->browser->choose('Date codes of belts and hoses', 'renewed more often than the hours explain');
+        $this->browser->press('Keep it');
+        $this->browser->see('One sign speaks against the');
+        $this->browser->see('Take');
+        $this->browser->press('Undo');
+        $this->browser->see('Taken back.');
+    }
+
     public function test_a_machine_is_added_from_scratch_with_a_starter_rulebook(): void
     {
         $name = 'Garganey'.bin2hex(random_bytes(2));

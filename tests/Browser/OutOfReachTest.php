@@ -90,6 +90,34 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->see('over by 1/24 in');
     }
 
+    public function test_hours_logged_from_the_yard_without_signal_arrive_and_can_be_taken_back_before(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('bram');
+        $this->find($machine['name']);
+        $this->browser->outOfReach();
+        $this->browser->press('Log hours');
+        $this->browser->type('The meter shows', '94.4');
+        $this->browser->press('Log 94.4 h');
+        $this->browser->see("{$machine['name']}: 94.4 h: kept on this device until it can be sent.");
+        $this->browser->see('1 note waits to be sent');
+        $this->browser->press('Undo');
+        $this->browser->notSee('note waits to be sent');
+
+        $this->browser->press('Log hours');
+        $this->browser->type('The meter shows', '93.3');
+        $this->browser->press('Log 93.3 h');
+        $this->browser->keys('/');
+        $this->browser->keys("{$machine['name']} 94.1 h");
+        $this->browser->keys(self::ENTER);
+        $this->browser->see('2 notes wait to be sent');
+        $this->browser->outOfReach(false);
+        $this->browser->script('window.dispatchEvent(new Event("online"))');
+        $this->browser->notSee('to be sent');
+        $this->browser->see('94.1');
+        self::assertSame(['94.1 h', '93.3 h'], array_column($this->entries($machine['id'], 'reading'), 'in_words'));
+    }
+
     public function test_what_one_person_keeps_here_is_not_sent_by_another(): void
     {
         $machine = $this->machine();

@@ -228,6 +228,33 @@ final class WalkTest extends BrowserTestCase
         $this->browser->until(fn (): bool => array_column($this->walk($machine['id'])['findings'], 'title') === ['Hood catch'], 'the finding');
     }
 
+    public function test_what_a_machine_does_points_to_where_it_may_be(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('ilse');
+        $this->browser->open("/walkaround/{$machine['id']}/found");
+        $this->browser->choose('What it does', 'Low power, or it runs unevenly');
+        $this->browser->see('That points to: pre-cleaner, air cleaner, main element, fuel filter. Look there first.');
+        $this->browser->choose('Where', 'Fuel filter');
+        $this->browser->press('Must be seen to');
+        $this->browser->see('Low power, or it runs unevenly is noted.');
+        $this->browser->until(fn (): bool => array_column($this->walk($machine['id'])['findings'], 'spot', 'title') === ['Low power, or it runs unevenly' => 'fuel_filter'], 'the finding');
+    }
+
+    public function test_pedals_unlatched_for_measuring_are_latched_before_it_is_written_down(): void
+    {
+        $machine = $this->machine('90', 'tractor');
+        $this->signIn('ilse');
+        $this->browser->open("/walkaround/{$machine['id']}/before_season?at=pedal_play");
+        $this->browser->type('Left, or the only one, in', '1');
+        $this->browser->type('Right', '1');
+        $this->browser->see('FIT');
+        $this->browser->see('First: pedals latched together again');
+        $this->browser->press('Pedals latched together again');
+        $this->browser->press('Write it down, next check');
+        $this->browser->until(fn (): bool => in_array('pedal_play', array_column($this->walk($machine['id'])['looks'], 'check'), true), 'the measurement');
+    }
+
     public function test_the_keeper_changes_the_sheet_and_prints_labels(): void
     {
         $this->browser->resize(Browser::DESK);

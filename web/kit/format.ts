@@ -57,3 +57,6 @@ export function deviceDay(): string {
 export function dayBefore(day: string): string {
   return new Date(utc(day).getTime() - 86_400_000).toISOString().slice(0, 10);
 }
+
+/** The first letter small, as within a sentence; `PTO` stays. */
+export const within = (words: string): string => (/^\p{Lu}{2}/u.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1));

@@ -9,6 +9,7 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { now } from '../kit/clock';
 import { Choice, Field, Fields, WrongText } from '../kit/Field';
+import { within } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
@@ -184,7 +185,7 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; cha
                 return (
                   <Fields key={row.key} $columns={2}>
                     <Choice
-                      label={`Where ${row.task.trim().toLowerCase()} is done`}
+                      label={`Where ${within(row.task.trim())} is done`}
                       value={row.spot || likeliest(suggestion)}
                       onChange={(spot) => changeRow(row, { spot })}
                       options={spotOptions(suggestion, spots)}

@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { Refused, type Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice, Field, Fields } from '../kit/Field';
+import { within } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
@@ -101,7 +102,7 @@ export function PasteChart({ machine, unit, busy, known, spots, onTake, onClose 
                   <Mark kind={row.kind} size={16} /> <strong>{row.task}</strong>, {KIND_WORDS[row.kind]} {row.in_words}
                   {!isKnown(row) && (
                     <Choice
-                      label={`Where ${row.task.toLowerCase()} is done`}
+                      label={`Where ${within(row.task)} is done`}
                       value={choiceOf(row, index)}
                       onChange={(spot) => setDraft((before) => ({ ...before, spots: { ...before.spots, [keyOf(row)]: spot } }))}
                       options={spotOptions(places[index], spots)}

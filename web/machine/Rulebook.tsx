@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { within } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { ToldStamp } from '../kit/Stamp';
@@ -109,7 +110,7 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
 }
 
 function described(rule: Schemas['Rule'], sheet: Schemas['MachineSheet']): string {
-  const named = (id: number | null) => sheet.rules.find((other) => other.id === id)?.task.toLowerCase();
+  const named = (id: number | null) => within(sheet.rules.find((other) => other.id === id)?.task ?? '');
   const source = rule.common_practice ? 'common practice' : rule.source === 'book' ? 'from the book' : "keeper's own";
   const shared = { shared: 'shared', exception: `exception from ${sheet.shared_rulebook?.name}`, own: '' }[rule.shared ?? 'own'];
   return [

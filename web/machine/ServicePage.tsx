@@ -8,7 +8,7 @@ import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
 import { Amount, Field, WrongText } from '../kit/Field';
-import { metered, sinceDay } from '../kit/format';
+import { metered, sinceDay, within } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
@@ -156,7 +156,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
                   <Folded>
                     <Consequences
                       name={`anchor-${rule.id}`}
-                      legend={`The next ${rule.task.toLowerCase()} is counted`}
+                      legend={`The next ${within(rule.task)} is counted`}
                       rule={rule.id}
                       at={{
                         hours: hourMeter && (draft.hours || hourMeter.value),
@@ -285,7 +285,7 @@ function Along({ rule, rules, chosen, onAdd }: AlongProps) {
     <Folded>
       {going.map((one) => (
         <p key={one.id}>
-          While you are at it: {one.task.toLowerCase()}. <QuietButton onPress={() => onAdd(one.id)}>It was done too</QuietButton>
+          While you are at it: {within(one.task)}. <QuietButton onPress={() => onAdd(one.id)}>It was done too</QuietButton>
         </p>
       ))}
     </Folded>

@@ -6,6 +6,7 @@ import { machinesQuery, sharedRulebooksQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Choice, Field } from '../kit/Field';
+import { within } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
@@ -131,7 +132,7 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachineSheet'] }) {
       {lacking.length > 0 ? (
         <Lacking role="alert">
           <p>
-            {sheet.name} has no {lacking.map(({ name: spot }) => spot.toLowerCase()).join(', no ')} yet.
+            {sheet.name} has no {lacking.map(({ name: spot }) => within(spot)).join(', no ')} yet.
           </p>
           <PlainButton isDisabled={change.busy} onPress={() => last.current && change.send({ ...last.current, addSpots: true })}>
             Add {lacking.length === 1 ? 'it' : 'them'}, and go on

@@ -2,6 +2,7 @@ import { type RefObject, useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import type { Answered, KeptNote } from '../kept/store';
+import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
@@ -107,7 +108,11 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
       </Question>
       <Presses>
         <MainPress isDisabled={!mayWrite} onPress={write}>
-          {entered && undone[0] ? `First: ${undone[0].label.charAt(0).toLowerCase()}${undone[0].label.slice(1)}` : judged && !judged.usable ? 'Not a reading: note it, next check' : 'Write it down, next check'}
+          {entered && undone[0]
+            ? `First: ${within(undone[0].label)}`
+            : judged && !judged.usable
+              ? 'Not a reading: note it, next check'
+              : 'Write it down, next check'}
         </MainPress>
         <PressRow>
           <PhotoPick onAdd={(photo) => setPhotos((taken) => [...taken, photo])} />

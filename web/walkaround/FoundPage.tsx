@@ -6,6 +6,7 @@ import { walkQuery } from '../api/queries';
 import { noteOf } from '../kept/note';
 import { keepNote } from '../kept/outbox';
 import { Choice, Field } from '../kit/Field';
+import { within } from '../kit/format';
 import { HandsHead, HandsPage, Question } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Soft } from '../kit/Sheet';
@@ -59,7 +60,7 @@ function Found({ walk }: { walk: Schemas['Walk'] }) {
           }}
           options={[{ value: '', label: 'none of these' }, ...walk.symptoms.map((one) => ({ value: one.symptom, label: one.label }))]}
         />
-        {shown && <Soft>That points to: {shown.spots.map((one) => one.name.toLowerCase()).join(', ')}. Look there first.</Soft>}
+        {shown && <Soft>That points to: {shown.spots.map((one) => within(one.name)).join('; ')}. Look there first.</Soft>}
         <Choice
           label="Where"
           value={spot}

@@ -6,10 +6,12 @@ import { answer, api, type Schemas } from '../api/client';
 import { spotsQuery, walkQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { MainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { within } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
 import { usePerson } from '../shell/Shell';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { Plate } from './Plate';
@@ -19,6 +21,7 @@ type Spot = Schemas['Spot'];
 
 const WalkLink = styled(Link)`${quietLink}`;
 const Beside = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 460px; gap: 22px; align-items: start; @media (max-width: 1080px) { grid-template-columns: minmax(0, 1fr); }`;
+const PointRow = styled(Ruled)`grid-template-columns: minmax(0, 1fr) 270px; ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
 const Others = styled(Sheet)`margin-top: 22px;`;
 const SpotList = styled.ul`columns: 3 320px; column-gap: 28px; padding: 6px 20px 14px; li { display: flex; justify-content: space-between; gap: 12px; align-items: baseline; padding: 6px 0; border-bottom: 1px solid var(--rule); break-inside: avoid; }`;
 const Drawn = styled.div`position: sticky; top: 16px; @media (max-width: 1080px) { position: static; order: -1; }`;
@@ -70,7 +73,7 @@ export default function GreasePage() {
         <Beside>
           <Sheet aria-label="Grease points in walking order">
             {grease.points.map((point, index) => (
-              <Ruled key={point.id} id={`point-${point.id}`}>
+              <PointRow key={point.id} id={`point-${point.id}`}>
                 <Line style={{ gap: 4 }}>
                   <span>
                     <strong>
@@ -80,19 +83,19 @@ export default function GreasePage() {
                   </span>
                   <span>
                     {point.place}. {point.reach}
-                    {point.with && ` Laid open by: ${point.with.charAt(0).toLowerCase() + point.with.slice(1)}.`}
+                    {point.with && ` Laid open by: ${within(point.with)}.`}
                     {point.trick && ` ${point.trick}`}
                   </span>
                   <Soft>
                     {point.grease && greaseWords(point.grease)}
-                    {point.task ? `; greased by: ${point.task.charAt(0).toLowerCase() + point.task.slice(1)}` : '; no task greases it'}
+                    {point.task ? `; greased by: ${within(point.task)}` : '; no task greases it'}
                   </Soft>
                 </Line>
                 <Margin>
                   <p>{point.why}</p>
                   {keeper && <QuietButton onPress={() => open(point)}>Change this point</QuietButton>}
                 </Margin>
-              </Ruled>
+              </PointRow>
             ))}
           </Sheet>
           <Drawn>
@@ -111,7 +114,7 @@ export default function GreasePage() {
                   <Soft>
                     {' '}
                     {spot.kind_label}
-                    {spot.place && `, ${spot.place.charAt(0).toLowerCase() + spot.place.slice(1)}`}
+                    {spot.place && `, ${within(spot.place)}`}
                   </Soft>
                 </span>
                 {keeper && (

@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Amount } from '../kit/Field';
+import { within } from '../kit/format';
 import { HandsHead, HandsPage, MainPress, Press, Presses, PressRow, Question, StoodDownPlate } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
@@ -99,7 +100,7 @@ export default function GreaseRoundPage() {
               <span>{index + 1}</span>
               <span>
                 {point.name}
-                {point.with && <Soft> with {point.with.charAt(0).toLowerCase() + point.with.slice(1)}</Soft>}
+                {point.with && <Soft> with {within(point.with)}</Soft>}
               </span>
               <Soft>{stateOf(point, told(point))}</Soft>
             </button>
@@ -135,9 +136,7 @@ function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPas
         <p>
           {point.place}. {point.reach}
         </p>
-        {point.with && (
-          <Caution>Laid open by: {point.with.charAt(0).toLowerCase() + point.with.slice(1)}. Engine off, key out, nothing turning.</Caution>
-        )}
+        {point.with && <Caution>Laid open by: {within(point.with)}. Engine off, key out, nothing turning.</Caution>}
         {point.trick && <Soft>{point.trick}</Soft>}
         <Amount
           label={`Strokes, ${point.grease?.end_in_words}`}
@@ -180,7 +179,7 @@ function stateOf(point: Point, told: { said: string; words: string } | undefined
 
 function sumUp(points: Point[], told: (point: Point) => { said: string; words: string } | undefined): string {
   const greased = points.filter((point) => Number(told(point)?.words));
-  const blocked = points.filter((point) => told(point)?.words === 'did not go in').map(({ name }) => name.toLowerCase());
+  const blocked = points.filter((point) => told(point)?.words === 'did not go in').map(({ name }) => within(name));
   const missed = points.length - greased.length - blocked.length;
   return [
     `${greased.length} of ${points.length} greased.`,

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { morningQuery } from '../api/queries';
-import { sinceDay } from '../kit/format';
+import { sinceDay, within } from '../kit/format';
 import { Sheet, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
@@ -52,7 +52,7 @@ export function Morning() {
                   <VerdictStamp verdict={finding.verdict} />
                 </Small>
                 <Link to={`/machines/${finding.machine_id}/findings/${finding.check}`}>
-                  {finding.machine}: {finding.title.charAt(0).toLowerCase() + finding.title.slice(1)}
+                  {finding.machine}: {within(finding.title)}
                 </Link>{' '}
                 <Soft>{finding.since === data.today ? 'new today' : openFor(sinceDay(finding.since, data.today))}</Soft>
               </li>

@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { within } from '../kit/format';
 import { PLATES, type Stroke } from './plates';
 
 type Point = Schemas['Grease']['points'][number];
@@ -43,7 +44,7 @@ export function Plate({ of, points, done, here, onPress }: Props) {
             $look={look}
             $here={here === point.id}
             $job={point.with !== null}
-            aria-label={`${index + 1}, ${point.name}: ${WORDS[look]}${point.with ? `, with ${point.with.toLowerCase()}` : ''}`}
+            aria-label={`${index + 1}, ${point.name}: ${WORDS[look]}${point.with ? `, with ${within(point.with)}` : ''}`}
             aria-current={here === point.id ? 'step' : undefined}
             onClick={() => onPress(point)}
           >

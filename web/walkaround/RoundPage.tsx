@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { quietLink } from '../kit/Button';
-import { sinceDay } from '../kit/format';
+import { sinceDay, within } from '../kit/format';
 import { HandsHead, HandsPage, StoodDownPlate } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { ROUND_WORDS } from '../kit/words';
@@ -107,7 +107,7 @@ export default function RoundPage() {
       {!step && <RoundEnd heading={heading} walk={walk} steps={steps} answers={answers} onOpen={go} />}
       {before && step && (
         <BackLink to={`?at=${encodeURIComponent(before.key)}`} style={{ fontSize: 16 }}>
-          Back to {before.title.charAt(0).toLowerCase() + before.title.slice(1)}
+          Back to {within(before.title)}
         </BackLink>
       )}
     </HandsPage>

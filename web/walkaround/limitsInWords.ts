@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { within } from '../kit/format';
 
 const LIMIT_OF: Record<Schemas['Check']['limit_source'], string> = {
   machine: "this machine's",
@@ -10,7 +11,7 @@ const LIMIT_OF: Record<Schemas['Check']['limit_source'], string> = {
 export function limitsInWords({ limit_asks, limits, limit_source }: Schemas['Check']): string {
   const told = limit_asks.flatMap(({ name, label, options }) => {
     const limit = limits[name];
-    return limit ? `${label.charAt(0).toLowerCase()}${label.slice(1)} ${options.find(({ value }) => value === limit)?.label ?? limit}` : [];
+    return limit ? `${within(label)} ${options.find(({ value }) => value === limit)?.label ?? limit}` : [];
   });
   return `Limit, ${LIMIT_OF[limit_source]}: ${told.join(', ')}.`;
 }

@@ -2,7 +2,7 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
-import { metered, sinceDay } from '../kit/format';
+import { metered, sinceDay, within } from '../kit/format';
 import { Rail } from '../kit/Rail';
 import { Margin } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
@@ -47,7 +47,7 @@ export function MachineLine({ line, person, onLogHours }: Props) {
           </StampedName>
         )}
         <small>
-          {line.class_label}, {lower(line.place)}
+          {line.class_label}, {within(line.place)}
         </small>
         {meter && (
           <>
@@ -96,5 +96,3 @@ function standDownSentence(line: Schemas['YardLine']): string {
   const by = stand?.by ? ` by ${stand.by}` : '';
   return `Stood down ${stand ? sinceDay(stand.on, line.rail.today) : ''}${by}. Nobody may use ${line.name} until a keeper or mechanic lifts this.`;
 }
-
-const lower = (place: string): string => place.charAt(0).toLowerCase() + place.slice(1);
