@@ -56,7 +56,9 @@ final class Yard extends Model
 
     public function dayOf(\DateTimeInterface $instant): \DateTimeImmutable
     {
-        return new \DateTimeImmutable(CarbonImmutable::instance($instant)->setTimezone($this->time_zone)->format('Y-m-d').'T00:00:00Z');
+        $local = \DateTimeImmutable::createFromInterface($instant)->setTimezone(new \DateTimeZone($this->time_zone));
+
+        return new \DateTimeImmutable($local->format('Y-m-d').'T00:00:00Z');
     }
 
     public function severityTable(): SeverityTable

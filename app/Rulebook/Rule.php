@@ -6,7 +6,6 @@ namespace App\Rulebook;
 
 use App\Contract\Versioned;
 use App\Machines\Machine;
-use App\Machines\Spot;
 use Brick\Math\BigDecimal;
 use Core\Machine\Subject;
 use Core\Machine\Task as CoreTask;
@@ -107,7 +106,7 @@ final class Rule extends Model
 
     public function toTask(): CoreTask
     {
-        return new CoreTask((string) $this->id, $this->task->name, $this->task->kind, $this->task->spots->pluck('key')->all(), $this->task->check_key);
+        return new CoreTask((string) $this->id, $this->task->name, $this->task->kind, array_column($this->task->places(), 'key'), $this->task->check_key);
     }
 
     /** @param  \Closure(CoreRule): CoreRule  $asItHolds */
@@ -122,7 +121,7 @@ final class Rule extends Model
     /** @return list<Subject> what dust, heat, water and load do to it */
     public function subjects(): array
     {
-        $subjects = $this->task->isOfAllPoints() ? [Subject::Grease] : $this->task->spots->map(fn (Spot $spot): Subject => $spot->subject)->all();
+        $subjects = $this->task->isOfAllPoints() ? [Subject::Grease] : array_column($this->task->places(), 'subject');
 
         return array_values(array_unique($subjects, SORT_REGULAR));
     }

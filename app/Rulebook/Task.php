@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rulebook;
 
 use App\Machines\Spot;
+use Core\Machine\Spot as CoreSpot;
 use Core\Machine\TaskKind;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -24,6 +25,9 @@ final class Task extends Model
 {
     public $timestamps = false;
 
+    /** @var array<int, CoreSpot>|null its spots by id, told once however many ask */
+    private ?array $places = null;
+
     protected $guarded = [];
 
     protected function casts(): array
@@ -40,7 +44,13 @@ final class Task extends Model
     /** Whether it greases every point that has no task of its own. */
     public function isOfAllPoints(): bool
     {
-        return $this->kind === TaskKind::Lubricate && $this->spots->isEmpty();
+        return $this->kind === TaskKind::Lubricate && $this->places() === [];
+    }
+
+    /** @return array<int, CoreSpot> by spot id, in their order */
+    public function places(): array
+    {
+        return $this->places ??= $this->spots->mapWithKeys(fn (Spot $spot): array => [$spot->id => $spot->toCore()])->all();
     }
 
     /** @param  list<int>  $spotIds */
@@ -48,6 +58,7 @@ final class Task extends Model
     {
         $this->spots()->sync(collect($spotIds)->unique()->values()->mapWithKeys(fn (int $id, int $position): array => [$id => ['position' => $position]])->all());
         $this->unsetRelation('spots');
+        $this->places = null;
     }
 
     /** @return array{id: int, name: string, kind: string, spots: list<array{key: string, name: string}>, check: string|null, all_points: bool} */

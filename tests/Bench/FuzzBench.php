@@ -26,7 +26,7 @@ final readonly class FuzzBench
     {
         $keeper = new Visitor($this->address, 'bench', 'a good password');
         $fuzz = new Fuzz(self::SEED);
-        $known = ['machine' => '1', 'entry' => '1', 'rule' => '1', 'person' => '2', 'subject' => 'leaks', 'check' => 'leaks', 'point' => '1', 'token' => '999', 'feed' => '1', 'photo' => '00000000-0000-4000-8000-000000000000'];
+        $known = ['machine' => '1', 'entry' => '1', 'rule' => '1', 'person' => '2', 'check' => 'leaks', 'spot' => '1', 'task' => '1', 'token' => '999', 'feed' => '1', 'photo' => '00000000-0000-4000-8000-000000000000'];
         // Signing in and changing one's password are slow on purpose.
         $operations = array_values(array_filter(Contract::read()->operations(), fn (string $operation): bool => ! preg_match('~/(session|first-keeper|password)$~', $operation)));
         $empty = $took = [];

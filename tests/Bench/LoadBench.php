@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Bench;
 
 /**
- * A yard of 1,000 machines with 25,000 rules and 2,000,000 readings under 8 connections, against an empty route on the same server; then the
+ * A yard of 1,000 machines with 25,000 rules at as many spots, 250,000 acts and 2,000,000 readings under 8 connections, against an empty route on the same server; then the
  * same yard with a tenth of the readings.
  */
 final readonly class LoadBench
@@ -17,6 +17,8 @@ final readonly class LoadBench
     private const MACHINES = 1000;
 
     private const RULES_EACH = 25;
+
+    private const ACTS_AT_EACH_SPOT = 10;
 
     public function __construct(private string $address, private string $state)
     {
@@ -30,14 +32,14 @@ final readonly class LoadBench
         $small = $this->measure('/api/machines', $token);
         $this->addReadings(200, 2000);
         $this->warm($token);
-        $counts = $this->sql('select (select count(*) from machines), (select count(*) from rules), (select count(*) from entries where kind = "reading")');
-        printf("yard     %s\n", preg_replace('/^(\d+)\t(\d+)\t(\d+)$/', '$1 machines, $2 rules, $3 readings', trim($counts)));
+        $counts = $this->sql('select (select count(*) from machines), (select count(*) from rules), (select count(*) from acts), (select count(*) from readings)');
+        printf("yard     %s\n", preg_replace('/^(\d+)\t(\d+)\t(\d+)\t(\d+)$/', '$1 machines, $2 rules, $3 acts, $4 readings', trim($counts)));
         // Measured in turns, so that whatever else the machine does falls on all alike.
         $rounds = [];
         foreach (range(1, 3) as $ignored) {
             $rounds['empty'][] = $this->measure('/api/pulse', $token);
             $rounds['page'][] = $this->measure('/api/machines', $token);
-            $rounds['log'][] = $this->measure('/api/machines/1/readings', $token, script: true);
+            $rounds['log'][] = $this->measure('/api/notes', $token, script: true);
         }
         [$empty, $page, $log] = array_map($this->middle(...), array_values($rounds));
         $this->tell('empty authenticated route', $empty, null, null);
@@ -51,18 +53,26 @@ final readonly class LoadBench
     {
         $machines = self::MACHINES;
         $rules = self::RULES_EACH;
+        $acts = self::ACTS_AT_EACH_SPOT;
         $password = password_hash('a good password', PASSWORD_ARGON2ID);
         $this->sql(<<<SQL
             insert into yard (id, name, time_zone, distance_unit) values (1, 'Bench', 'Europe/London', 'km');
             insert into people (name, sign_in_name, password, role) values ('Bench', 'bench', '{$password}', 'keeper'), ('Other', 'other', '-', 'operator');
             insert into machines (id, name, class, place, history) select seq, concat('Machine ', seq), elt(1 + seq % 4, 'tractor', 'zero_turn', 'generator', 'crawler'), concat('Place ', seq % 20), 'known' from seq_1_to_{$machines};
             insert into meters (id, machine_id, unit, fitted_at) select seq, seq, 'h', now() - interval 10 year from seq_1_to_{$machines};
-            insert into rules (id, machine_id, task, kind, first, every, anchor, early, late, source)
-                select (m.seq - 1) * {$rules} + r.seq, m.seq, concat('Task ', r.seq), 'replace', '[]', if(r.seq % 5 = 0, '{"months": 12}', json_object('hours', cast(r.seq * 20 as char))), if(r.seq % 3 = 0, 'chart', 'from_done'), 0.1, 0.1, 'keeper'
+            insert into spots (id, machine_id, `key`, kind, subject, name, position)
+                select (m.seq - 1) * {$rules} + r.seq, m.seq, elt(least(r.seq, 3), 'leaks', 'engine_oil', concat('spot_', r.seq)), if(r.seq = 2, 'compartment', 'part'), 'other', concat('Spot ', r.seq), r.seq
                 from seq_1_to_{$machines} m join seq_1_to_{$rules} r;
-            insert into entries (id, machine_id, kind, happened_at, written_at, person_id) select seq, seq, 'service', now() - interval 200 day, now(), 1 from seq_1_to_{$machines};
-            insert into entries (machine_id, kind, happened_at, written_at, person_id, meter_id, value, part_of_id) select seq, 'reading', now() - interval 200 day, now(), 1, seq, 900 + seq % 90, seq from seq_1_to_{$machines};
-            insert into entry_tasks (entry_id, rule_id, task, kind) select machine_id, id, task, kind from rules;
+            insert into tasks (id, machine_id, name, kind) select id, machine_id, concat('Task ', position), 'replace' from spots;
+            insert into task_spots (task_id, spot_id, position) select id, id, 0 from spots;
+            insert into rules (id, machine_id, task_id, first, every, anchor, early, late, source)
+                select (m.seq - 1) * {$rules} + r.seq, m.seq, (m.seq - 1) * {$rules} + r.seq, '[]', if(r.seq % 5 = 0, '{"months": 12}', json_object('hours', cast(r.seq * 20 as char))), if(r.seq % 3 = 0, 'chart', 'from_done'), 0.1, 0.1, 'keeper'
+                from seq_1_to_{$machines} m join seq_1_to_{$rules} r;
+            insert into entries (id, uuid, machine_id, kind, happened_at, written_at, person_id) select seq, uuid(), seq, 'service', now() - interval 200 day, now(), 1 from seq_1_to_{$machines};
+            insert into readings (entry_id, meter_id, value, typed, happened_at) select seq, seq, 900 + seq % 90, '900', now() - interval 200 day from seq_1_to_{$machines};
+            insert into acts (uuid, entry_id, machine_id, spot_id, kind, outcome, meets, title, happened_at, person_id, hours)
+                select uuid(), s.machine_id, s.machine_id, s.id, if(s.position = 2, 'changed', 'replaced'), 'done', 1, s.name, now() - interval 200 + a.seq * 30 day, 1, 900 + s.machine_id % 90 - a.seq
+                from spots s join seq_1_to_{$acts} a;
             SQL);
         $this->addReadings(0, $readingsEach);
     }
@@ -74,12 +84,15 @@ final readonly class LoadBench
         $first = $already + 1;
         foreach (range(0, 9) as $part) {
             $this->sql(<<<SQL
-                insert into entries (machine_id, kind, happened_at, written_at, person_id, device, meter_id, value, typed)
-                select m.seq, 'reading', now() - interval 1 day - interval r.seq * 16 hour, now(), 1, 'bench', m.seq, greatest(1, 1000 - r.seq * 0.4), '1'
+                insert into entries (uuid, machine_id, kind, happened_at, written_at, person_id, device)
+                select concat('bench-', m.seq, '-', r.seq), m.seq, 'reading', now() - interval 1 day - interval r.seq * 16 hour, now(), 1, 'bench'
                 from seq_1_to_{$machines} m join seq_{$first}_to_{$until} r where m.seq % 10 = {$part};
+                insert into readings (entry_id, meter_id, value, typed, happened_at)
+                select id, machine_id, greatest(1, 1000 - substring_index(uuid, '-', -1) * 0.4), '1', happened_at from entries
+                where device = 'bench' and machine_id % 10 = {$part} and id not in (select entry_id from readings);
                 SQL);
         }
-        $this->sql('analyze table entries, rules, entry_tasks, machines, meters');
+        $this->sql('analyze table entries, readings, acts, rules, tasks, task_spots, spots, machines, meters');
         $began = microtime(true);
         exec('php artisan yard:rebuild 2>&1', $said, $status);
         if ($status !== 0) {
@@ -120,7 +133,8 @@ final readonly class LoadBench
                 count = count + 1
                 local machine = (id * 499 + count * 7) % 1000 + 1
                 wrk.headers['Idempotency-Key'] = id .. '-' .. count .. '-' .. os.time()
-                return wrk.format('POST', '/api/machines/' .. machine .. '/readings', nil, '{"value":"1000"}')
+                local note = string.format('%08x-%04x-4000-8000-%012x', os.time(), id, count)
+                return wrk.format('POST', '/api/notes', nil, '{"notes":[{"id":"' .. note .. '","kind":"reading","at":"' .. os.date('!%Y-%m-%dT%H:%M:%SZ') .. '","machine_id":' .. machine .. ',"value":"1000"}]}')
             end
             LUA : '').<<<'LUA'
 

@@ -46,7 +46,7 @@ final readonly class WalkBench
     {
         $began = microtime(true);
         foreach (array_chunk($notes, $atOnce) as $some) {
-            $answer = $keeper->ask('POST', '/walkaround/notes', ['notes' => $some]);
+            $answer = $keeper->ask('POST', '/notes', ['notes' => $some]);
             if ($answer['status'] !== 200 || array_column($answer['body']['results'] ?? [], 'status') !== array_fill(0, count($some), 'written')) {
                 throw new \RuntimeException('The notes were not written: '.substr((string) json_encode($answer), 0, 300));
             }
@@ -62,7 +62,7 @@ final readonly class WalkBench
         $id = fn (): string => preg_replace('/^(.{8})(.{4})(.{3})(.{3})(.{12})$/', '$1-$2-4$3-8$4-$5', bin2hex(random_bytes(15))) ?? '';
 
         return array_map(fn (int $number): array => ['id' => $id(), 'kind' => 'look', 'machine_id' => 4 * intdiv($number, 20) + 4, 'at' => $at, 'round' => ['kind' => 'daily', 'started_at' => $at],
-            'subject' => ['leaks', 'engine_oil'][$number % 2], 'said' => 'fine'], range(0, self::NOTES - 1));
+            'check' => ['leaks', 'engine_oil'][$number % 2], 'said' => 'fine'], range(0, self::NOTES - 1));
     }
 
     /** Until the first check can be pressed, nothing kept on the device; against the same page as plain HTML, without a script. */

@@ -234,7 +234,7 @@ final class WalkTest extends BrowserTestCase
         $this->signIn('ilse');
         $this->browser->open("/walkaround/{$machine['id']}/found");
         $this->browser->choose('What it does', 'Low power, or it runs unevenly');
-        $this->browser->see('That points to: pre-cleaner, air cleaner, main element, fuel filter. Look there first.');
+        $this->browser->see('That points to: pre-cleaner; air cleaner, main element; fuel filter; hoses and clamps. Look there first.');
         $this->browser->choose('Where', 'Fuel filter');
         $this->browser->press('Must be seen to');
         $this->browser->see('Low power, or it runs unevenly is noted.');

@@ -10,7 +10,7 @@ import { ReadingInSheet } from '../kit/Reading';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { ENTRY_WORDS } from '../kit/words';
-import { CorrectSlip } from './CorrectSlip';
+import { CorrectDialog } from './CorrectDialog';
 
 const Entry = styled.div`
   display: grid; grid-template-columns: 200px 108px minmax(0, 1fr); gap: 2px 16px; align-items: baseline; overflow-wrap: anywhere;
@@ -73,7 +73,7 @@ export function History({ machine }: { machine: number | null }) {
           </PlainButton>
         </Empty>
       )}
-      {correcting && <CorrectSlip entry={correcting} onClose={() => setCorrecting(null)} />}
+      {correcting && <CorrectDialog entry={correcting} onClose={() => setCorrecting(null)} />}
     </>
   );
 }

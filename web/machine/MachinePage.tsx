@@ -17,7 +17,7 @@ import { FirstThings } from './FirstThings';
 import { MeterTruth } from './MeterTruth';
 import { ReminderNote } from './ReminderNote';
 import { Rulebook } from './Rulebook';
-import { StandSlip } from './StandSlip';
+import { StandDialog } from './StandDialog';
 import { severityWords } from './severityWords';
 import { UseStrip } from './UseStrip';
 import { useMachine } from './useMachine';
@@ -109,7 +109,7 @@ export default function MachinePage() {
       </Sheet>
       {logging && <LogHours line={line} onClose={() => setLogging(false)} />}
       {(standing || search.has('lift')) && (
-        <StandSlip
+        <StandDialog
           line={line}
           onClose={() => {
             setStanding(false);

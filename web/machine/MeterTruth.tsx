@@ -7,7 +7,7 @@ import { Choice } from '../kit/Field';
 import { sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 
 const Asked = styled.div`display: flex; flex-direction: column; gap: 4px; max-width: 560px;`;
 
@@ -28,12 +28,12 @@ export function MeterTruth({ sheet, truth, mayAsk }: { sheet: Schemas['MachineSh
         </>
       )}
       {mayAsk && <QuietButton onPress={() => setAsking(true)}>{truth.told ? 'Look again' : 'Does this meter tell the truth?'}</QuietButton>}
-      {asking && <TruthSlip sheet={sheet} truth={truth} onClose={() => setAsking(false)} />}
+      {asking && <TruthDialog sheet={sheet} truth={truth} onClose={() => setAsking(false)} />}
     </Asked>
   );
 }
 
-function TruthSlip({ sheet, truth, onClose }: { sheet: Schemas['MachineSheet']; truth: Truth; onClose: () => void }) {
+function TruthDialog({ sheet, truth, onClose }: { sheet: Schemas['MachineSheet']; truth: Truth; onClose: () => void }) {
   const before = (sign: Schemas['MeterSign']): Says =>
     truth.told?.for.includes(sign) ? 'for' : truth.told?.against.includes(sign) ? 'against' : 'unseen';
   const [says, setSays] = useState(() => Object.fromEntries(truth.signs.map(({ sign }) => [sign, before(sign)])));
@@ -41,7 +41,7 @@ function TruthSlip({ sheet, truth, onClose }: { sheet: Schemas['MachineSheet']; 
   const saying = (what: Says) => truth.signs.map(({ sign }) => sign).filter((sign) => says[sign] === what);
   const told = { kind: 'meter_truth' as const, machine_id: sheet.id, for: saying('for'), against: saying('against') };
   return (
-    <Slip title={`${sheet.name}: does its meter tell the truth?`} isOpen onClose={onClose}>
+    <Dialog title={`${sheet.name}: does its meter tell the truth?`} isOpen onClose={onClose}>
       <Soft>Common practice, no source. No single sign proves it; together they speak for the hours shown or against them.</Soft>
       {truth.signs.map(({ sign, label, speaks_for, speaks_against }) => (
         <Choice
@@ -63,6 +63,6 @@ function TruthSlip({ sheet, truth, onClose }: { sheet: Schemas['MachineSheet']; 
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

@@ -8,7 +8,7 @@ import { Amount } from '../kit/Field';
 import { longDay, metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 
@@ -40,7 +40,7 @@ export function ReminderNote({ sheet, maySet }: { sheet: Schemas['MachineSheet']
       )}
       {maySet && !countdown.past && <QuietButton onPress={() => setSetting(true)}>Tick it as set</QuietButton>}
       {(setting || search.has('reminder')) && maySet && !countdown.past && (
-        <SetSlip
+        <SetDialog
           sheet={sheet}
           set={countdown.set}
           onClose={() => {
@@ -53,13 +53,13 @@ export function ReminderNote({ sheet, maySet }: { sheet: Schemas['MachineSheet']
   );
 }
 
-function SetSlip({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set: string; onClose: () => void }) {
+function SetDialog({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set: string; onClose: () => void }) {
   const [value, setValue] = useState(set);
   const unit = sheet.line.meters[0]?.unit ?? 'h';
   const told = `${sheet.name}: reminder set to ${metered(value, unit)}`;
   const write = useNote(() => `${told}.`, onClose);
   return (
-    <Slip title={`${sheet.name}: its own reminder`} isOpen onClose={onClose}>
+    <Dialog title={`${sheet.name}: its own reminder`} isOpen onClose={onClose}>
       {sheet.reset_note ? (
         <p>{sheet.reset_note}</p>
       ) : (
@@ -82,6 +82,6 @@ function SetSlip({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set:
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

@@ -9,7 +9,7 @@ import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { ToldStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { KIND_WORDS } from '../kit/words';
-import { RuleNoteSlip } from './RuleNoteSlip';
+import { RuleNoteDialog } from './RuleNoteDialog';
 
 const Name = styled.h3`font: 650 17px/1.3 var(--body); display: inline; margin-right: 10px; svg { margin-right: 8px; }`;
 const RuleLink = styled(Link)`${quietLink}`;
@@ -104,7 +104,7 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
           </Soft>
         )}
       </Foot>
-      {noting && <RuleNoteSlip {...noting} machine={sheet.line} onClose={() => setNoting(null)} />}
+      {noting && <RuleNoteDialog {...noting} machine={sheet.line} onClose={() => setNoting(null)} />}
     </>
   );
 }

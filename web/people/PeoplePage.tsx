@@ -9,7 +9,7 @@ import { Choice, Field } from '../kit/Field';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
 import { SeveritySheet } from './SeveritySheet';
@@ -54,12 +54,12 @@ export default function PeoplePage() {
         ))}
       </Sheet>
       <SeveritySheet />
-      {open && <PersonSlip person={open === 'new' ? null : open} onClose={() => setOpen(null)} />}
+      {open && <PersonDialog person={open === 'new' ? null : open} onClose={() => setOpen(null)} />}
     </Page>
   );
 }
 
-function PersonSlip({ person, onClose }: { person: Schemas['Person'] | null; onClose: () => void }) {
+function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; onClose: () => void }) {
   const queries = useQueryClient();
   const tell = useTell();
   const machines = useQuery({
@@ -109,7 +109,7 @@ function PersonSlip({ person, onClose }: { person: Schemas['Person'] | null; onC
       machine_ids: draft.machine_ids.includes(id) ? draft.machine_ids.filter((one) => one !== id) : [...draft.machine_ids, id],
     });
   return (
-    <Slip title={person ? `Change ${person.name}` : 'Add a person'} isOpen onClose={onClose}>
+    <Dialog title={person ? `Change ${person.name}` : 'Add a person'} isOpen onClose={onClose}>
       <Field label="Name" value={draft.name} onChange={(name) => change({ name })} error={fields.name} autoFocus />
       <Field
         label="Sign-in name"
@@ -170,7 +170,7 @@ function PersonSlip({ person, onClose }: { person: Schemas['Person'] | null; onC
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }
 

@@ -7,7 +7,7 @@ import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Choice, Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { useTell } from '../kit/Undo';
 
 type Settings = Pick<Schemas['YardRecord'], 'name' | 'time_zone' | 'distance_unit' | 'coldest_night' | 'grease_guns'>;
@@ -31,12 +31,12 @@ export function YardSheet() {
           <QuietButton onPress={() => setChanging(true)}>Change the yard</QuietButton>
         </Margin>
       </Ruled>
-      {changing && <YardSlip yard={yard.data} onClose={() => setChanging(false)} />}
+      {changing && <YardDialog yard={yard.data} onClose={() => setChanging(false)} />}
     </Sheet>
   );
 }
 
-function YardSlip({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: () => void }) {
+function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: () => void }) {
   const queries = useQueryClient();
   const tell = useTell();
   const before: Settings = {
@@ -66,7 +66,7 @@ function YardSlip({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: () 
     },
   );
   return (
-    <Slip title="Change the yard" isOpen onClose={onClose}>
+    <Dialog title="Change the yard" isOpen onClose={onClose}>
       <Field label="The yard's name" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} error={save.fields.name} autoFocus />
       <Field label="Time zone" value={draft.time_zone} onChange={(time_zone) => setDraft({ ...draft, time_zone })} error={save.fields.time_zone} />
       <Choice
@@ -110,6 +110,6 @@ function YardSlip({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: () 
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

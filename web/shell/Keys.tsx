@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { PlainButton } from '../kit/Button';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { PLACES } from './places';
 
 const KEYS = [
@@ -9,7 +9,7 @@ const KEYS = [
   ['← →', 'Walk the stakes of a rail'],
   ['Enter', 'Open what falls due at a stake'],
   ['1 2 3', 'In a round: fine, not fine, pass over'],
-  ['Esc', 'Leave a slip'],
+  ['Esc', 'Leave what is open'],
   ['?', 'This list'],
 ];
 
@@ -20,7 +20,7 @@ const List = styled.dl`
 
 export function Keys({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
-    <Slip title="Keys" isOpen={isOpen} onClose={onClose}>
+    <Dialog title="Keys" isOpen={isOpen} onClose={onClose}>
       <List>
         {KEYS.map(([key, does]) => (
           <div key={key} style={{ display: 'contents' }}>
@@ -32,6 +32,6 @@ export function Keys({ isOpen, onClose }: { isOpen: boolean; onClose: () => void
         ))}
       </List>
       <PlainButton onPress={onClose}>Close</PlainButton>
-    </Slip>
+    </Dialog>
   );
 }

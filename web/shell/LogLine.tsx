@@ -18,7 +18,7 @@ const KeyCap = styled.kbd`
   position: absolute; right: 10px; top: 9px; border: 1px solid var(--rule); border-radius: 3px; padding: 0 7px; font: inherit; font-size: 14px; color: var(--soft); pointer-events: none;
   ${PHONE} { display: none; }
 `;
-const Slip = styled.div`
+const Answer = styled.div`
   position: absolute; z-index: 15; right: 0; top: calc(100% + 6px); width: max(100%, 400px); max-width: 94vw; background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; padding: 12px 14px; font-size: 15px;
   display: flex; flex-direction: column; gap: 6px;
   ${PHONE} { width: 100%; max-width: none; }
@@ -97,7 +97,7 @@ export function LogLine() {
       />
       <KeyCap>/</KeyCap>
       {open && text.trim() !== '' && (
-        <Slip id="log-line-answer" aria-live="polite">
+        <Answer id="log-line-answer" aria-live="polite">
           {asked && log.refused ? (
             <AskAgain
               refused={log.refused}
@@ -118,7 +118,7 @@ export function LogLine() {
               {preview.data?.understood && !log.refused && <Keys>{preview.data.asks ? 'Enter asks why.' : 'Enter saves.'} Esc leaves it.</Keys>}
             </>
           )}
-        </Slip>
+        </Answer>
       )}
     </Frame>
   );

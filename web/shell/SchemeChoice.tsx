@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { PlainButton } from '../kit/Button';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { chooseScheme, chosenScheme, type Scheme } from '../kit/theme';
 
 const WORDS: Record<Scheme, string> = {
@@ -22,7 +22,7 @@ const Choices = styled(RadioGroup)`
 export function SchemeChoice({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const [scheme, setScheme] = useState(chosenScheme);
   return (
-    <Slip title="Light and contrast" isOpen={isOpen} onClose={onClose}>
+    <Dialog title="Light and contrast" isOpen={isOpen} onClose={onClose}>
       <Choices
         aria-label="Light and contrast"
         value={scheme}
@@ -38,6 +38,6 @@ export function SchemeChoice({ isOpen, onClose }: { isOpen: boolean; onClose: ()
         ))}
       </Choices>
       <PlainButton onPress={onClose}>Close</PlainButton>
-    </Slip>
+    </Dialog>
   );
 }

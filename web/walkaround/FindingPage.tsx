@@ -11,7 +11,7 @@ import { instant, longDay } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { VerdictStamp } from '../kit/Stamp';
 import { usePerson } from '../shell/Shell';
 import { Photos } from './PhotoPick';
@@ -86,7 +86,7 @@ export default function FindingPage() {
           </Ruled>
         ))}
       </Sheet>
-      {mending && <MendSlip machine={machine} thing={thing} onClose={() => setMending(false)} />}
+      {mending && <MendDialog machine={machine} thing={thing} onClose={() => setMending(false)} />}
     </Page>
   );
 }
@@ -115,7 +115,7 @@ function FindingLine({ finding }: { finding: Schemas['Finding'] }) {
   );
 }
 
-function MendSlip({ machine, thing, onClose }: { machine: number; thing: { check: string; title: string; machine: string }; onClose: () => void }) {
+function MendDialog({ machine, thing, onClose }: { machine: number; thing: { check: string; title: string; machine: string }; onClose: () => void }) {
   const [note, setNote] = useState('');
   const [error, setError] = useState<string>();
   const write = useNote(() => `${thing.title}: put right.`, onClose);
@@ -127,7 +127,7 @@ function MendSlip({ machine, thing, onClose }: { machine: number; thing: { check
     await write.tell({ kind: 'mended', machine_id: machine, check: thing.check, note }, `${thing.machine}: ${thing.title} put right`);
   };
   return (
-    <Slip title={`${thing.title}, put right`} isOpen onClose={onClose}>
+    <Dialog title={`${thing.title}, put right`} isOpen onClose={onClose}>
       <p>The finding ends, and where a part was replaced its wear begins a new line. If a service did it, record it there instead.</p>
       <Field label="What was done" lines value={note} onChange={setNote} error={error ?? write.fields.note} autoFocus />
       <Refusal refused={write.refused} besides={['note']} />
@@ -137,6 +137,6 @@ function MendSlip({ machine, thing, onClose }: { machine: number; thing: { check
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

@@ -15,7 +15,7 @@ import { PHONE } from '../kit/theme';
 import { usePerson } from '../shell/Shell';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { Plate } from './Plate';
-import { SpotSlip } from './SpotSlip';
+import { SpotDialog } from './SpotDialog';
 
 type Spot = Schemas['Spot'];
 
@@ -128,7 +128,7 @@ export default function GreasePage() {
         </Others>
       )}
       {changing && (
-        <SpotSlip
+        <SpotDialog
           machine={machine}
           spot={changing.spot}
           kind={changing.kind}

@@ -11,7 +11,7 @@ import { Choice, Field, Fields } from '../kit/Field';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { ROUND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { limitsInWords } from './limitsInWords';
@@ -99,7 +99,7 @@ export default function SheetPage() {
         ))}
       </Sheet>
       {changing && (
-        <CheckSlip
+        <CheckDialog
           machine={machine}
           check={changing === 'new' ? null : changing}
           checks={checks}
@@ -115,7 +115,7 @@ export default function SheetPage() {
 
 const KINDS: Schemas['RoundKind'][] = ['daily', 'weekly', 'before_season', 'after_wash'];
 
-type SlipProps = {
+type DialogProps = {
   machine: number;
   check: Check | null;
   checks: Check[];
@@ -125,7 +125,7 @@ type SlipProps = {
   onClose: () => void;
 };
 
-function CheckSlip({ machine, check, checks, spots, classLabel, name, onClose }: SlipProps) {
+function CheckDialog({ machine, check, checks, spots, classLabel, name, onClose }: DialogProps) {
   const { refresh } = useAfterWrite();
   const [draft, setDraft] = useState({
     spot: check?.spot ?? '',
@@ -187,7 +187,7 @@ function CheckSlip({ machine, check, checks, spots, classLabel, name, onClose }:
     />
   );
   return (
-    <Slip title={check ? `Change ${check.title}` : 'Add a check'} isOpen onClose={onClose}>
+    <Dialog title={check ? `Change ${check.title}` : 'Add a check'} isOpen onClose={onClose}>
       {text('title', 'What is looked at')}
       <Choice
         label="It looks at"
@@ -278,6 +278,6 @@ function CheckSlip({ machine, check, checks, spots, classLabel, name, onClose }:
         {check && <PlainButton onPress={() => back.send()}>Take changes back</PlainButton>}
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

@@ -7,7 +7,7 @@ import { DayField } from '../kit/DayField';
 import { Amount, Choice, Field } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { useDraft } from '../kit/useDraft';
 import { AskAgain, asksAgain } from './AskAgain';
 
@@ -45,7 +45,7 @@ export function LogHours({ line, onClose }: Props) {
     );
   const last = meter.read_on ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, line.rail.today)}.` : 'Not read yet.';
   return (
-    <Slip title={`${line.name}: log ${meter.unit === 'h' ? 'hours' : 'distance'}`} isOpen onClose={onClose}>
+    <Dialog title={`${line.name}: log ${meter.unit === 'h' ? 'hours' : 'distance'}`} isOpen onClose={onClose}>
       {line.meters.length > 1 && (
         <Choice
           label="Meter"
@@ -96,6 +96,6 @@ export function LogHours({ line, onClose }: Props) {
         )}
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

@@ -11,7 +11,6 @@ use App\Logbook\Readings\WeeklyReadings;
 use App\Logbook\StandDowns;
 use App\Machines\Machine;
 use App\Machines\Sheets;
-use App\Machines\Spot;
 use App\Machines\Yard;
 use App\Rulebook\Rule;
 use Brick\Math\BigDecimal;
@@ -100,21 +99,26 @@ final readonly class Facts
      */
     private function spotIds(array $machines, \Closure $ofRules): array
     {
-        return array_values(collect($machines)->flatMap(fn (Machine $machine) => $machine->rules->filter($ofRules)
-            ->flatMap(fn (Rule $rule) => $this->spots->ofRule($machine, $rule)->pluck('id')))->unique()->all());
+        $places = [];
+        foreach ($machines as $machine) {
+            foreach ($machine->rules as $rule) {
+                $places += $ofRules($rule) ? $this->spots->placesOf($machine, $rule) : [];
+            }
+        }
+
+        return array_keys($places);
     }
 
     /** @param  array<string, list<string>>  $levelChecks */
     private function done(Machine $machine, Rule $rule, array $levelChecks): Done
     {
-        $spots = $this->spots->ofRule($machine, $rule);
+        $places = $this->spots->placesOf($machine, $rule);
+        $acts = [];
+        foreach ($places as $id => $place) {
+            $acts[$place->key] = $this->acts->of($id);
+        }
 
-        return Done::of(
-            $rule->toTask(),
-            $spots->pluck('name', 'key')->all(),
-            $spots->mapWithKeys(fn (Spot $spot): array => [$spot->key => $this->acts->of($spot->id)])->all(),
-            $levelChecks,
-        );
+        return Done::of($rule->toTask(), array_column($places, 'name', 'key'), $acts, $levelChecks);
     }
 
     /** @return list<Point> */

@@ -7,15 +7,19 @@ namespace App\Rulebook\Standings;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Rulebook\Rule;
+use Core\Machine\Spot as CoreSpot;
 use Core\Machine\SpotKind;
 use Core\Machine\TaskKind;
 use Illuminate\Support\Collection;
 
 /** At which spots the tasks of some machines' rules are done. */
-final readonly class TaskSpots
+final class TaskSpots
 {
+    /** @var array<int, array<int, CoreSpot>> by rule id */
+    private array $places = [];
+
     /** @param  Collection<int, Collection<int, Spot>>  $points  grease points by machine id */
-    private function __construct(private Collection $points)
+    private function __construct(private readonly Collection $points)
     {
     }
 
@@ -37,6 +41,13 @@ final readonly class TaskSpots
         $own = $machine->rules->filter(fn (Rule $other): bool => $other->task->kind === TaskKind::Lubricate)->flatMap(fn (Rule $other) => $other->task->spots->modelKeys());
 
         return ($this->points[$machine->id] ?? new Collection)->whereNotIn('id', $own)->values();
+    }
+
+    /** @return array<int, CoreSpot> the same by spot id, told once however many ask */
+    public function placesOf(Machine $machine, Rule $rule): array
+    {
+        return $this->places[$rule->id] ??= ! $rule->task->isOfAllPoints() ? $rule->task->places()
+            : $this->ofRule($machine, $rule)->mapWithKeys(fn (Spot $spot): array => [$spot->id => $spot->toCore()])->all();
     }
 
     /** @return array<int, Rule> by spot id, the rule by which each grease point is greased; its own before the set's */

@@ -4,13 +4,13 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Caution } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { useDraft } from '../kit/useDraft';
 
 const NOTHING = '';
 
 /** Stands a machine down, or lifts it; either way with a reason. */
-export function StandSlip({ line, onClose }: { line: Schemas['YardLine']; onClose: () => void }) {
+export function StandDialog({ line, onClose }: { line: Schemas['YardLine']; onClose: () => void }) {
   const lifting = line.stood_down !== null;
   const [note, setNote, clear] = useDraft(`stand.${line.id}`, NOTHING);
   const words = lifting ? `${line.name} is lifted` : `${line.name} is stood down`;
@@ -22,7 +22,7 @@ export function StandSlip({ line, onClose }: { line: Schemas['YardLine']; onClos
     },
   );
   return (
-    <Slip title={lifting ? `Lift ${line.name}` : `Stand ${line.name} down`} isOpen onClose={onClose}>
+    <Dialog title={lifting ? `Lift ${line.name}` : `Stand ${line.name} down`} isOpen onClose={onClose}>
       {lifting && <p>Stood down because: {line.stood_down?.because}</p>}
       <Caution>
         {lifting
@@ -44,6 +44,6 @@ export function StandSlip({ line, onClose }: { line: Schemas['YardLine']; onClos
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

@@ -18,8 +18,8 @@ const Name = styled(Heading)`font-size: 23px;`;
 
 type Props = { title: string; isOpen: boolean; onClose: () => void; children: ReactNode };
 
-/** A slip laid over the sheet; on a phone it comes up from the foot, within thumb reach. */
-export function Slip({ title, isOpen, onClose, children }: Props) {
+/** A dialog laid over the page; on a phone it comes up from the foot, within thumb reach. */
+export function Dialog({ title, isOpen, onClose, children }: Props) {
   return (
     <Veil isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable>
       <Card>

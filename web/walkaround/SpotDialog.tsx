@@ -4,7 +4,7 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice, Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { SUBJECT_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 
@@ -40,7 +40,7 @@ const SUBJECTS = Object.entries(SUBJECT_WORDS).map(([value, label]) => ({ value:
 type Props = { machine: number; spot: Spot | null; kind: Schemas['SpotKind']; parents: Spot[]; onClose: () => void };
 
 /** One spot of a machine as the keeper keeps it: where it is, how one gets at it, the trick that works. */
-export function SpotSlip({ machine, spot, kind: begins, parents, onClose }: Props) {
+export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Props) {
   const { refresh } = useAfterWrite();
   const [draft, setDraft] = useState({
     name: spot?.name ?? '',
@@ -95,7 +95,7 @@ export function SpotSlip({ machine, spot, kind: begins, parents, onClose }: Prop
     />
   );
   return (
-    <Slip title={spot ? `Change ${spot.name}` : isPoint ? 'Add a grease point' : 'Add a spot'} isOpen onClose={onClose}>
+    <Dialog title={spot ? `Change ${spot.name}` : isPoint ? 'Add a grease point' : 'Add a spot'} isOpen onClose={onClose}>
       {text('name', 'Name')}
       {!spot && <Choice label="What it is" value={draft.kind} onChange={(kind) => change({ kind })} options={KINDS} error={write.fields.kind} />}
       {text('place', 'Where it is')}
@@ -146,6 +146,6 @@ export function SpotSlip({ machine, spot, kind: begins, parents, onClose }: Prop
         {spot && <PlainButton onPress={() => write.send({ name: spot.name, kind: spot.kind, retired: true })}>Take it out</PlainButton>}
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

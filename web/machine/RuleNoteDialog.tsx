@@ -4,7 +4,7 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Soft } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { useDraft } from '../kit/useDraft';
 
 const NOTHING = '';
@@ -17,7 +17,7 @@ const WORDS = {
 type Props = { what: 'skip' | 'call'; rule: Schemas['Rule']; machine: Schemas['YardLine']; onClose: () => void };
 
 /** Passes over a due point on purpose, or makes a task due because a check says so; either way with a reason. */
-export function RuleNoteSlip({ what, rule, machine, onClose }: Props) {
+export function RuleNoteDialog({ what, rule, machine, onClose }: Props) {
   const words = WORDS[what];
   const [note, setNote, clear] = useDraft(`${what}.${rule.id}`, NOTHING);
   const told = `${machine.name}: ${rule.task} ${words.told}`;
@@ -29,7 +29,7 @@ export function RuleNoteSlip({ what, rule, machine, onClose }: Props) {
     },
   );
   return (
-    <Slip title={`${rule.task}: ${words.title.toLowerCase()}`} isOpen onClose={onClose}>
+    <Dialog title={`${rule.task}: ${words.title.toLowerCase()}`} isOpen onClose={onClose}>
       <p>{what === 'skip' ? rule.standing.why : `It waits for this: ${rule.condition}.`}</p>
       {what === 'skip' && <Soft>What is in it goes on running. The hours it will then have run are told with the rule.</Soft>}
       {what === 'skip' && rule.cautions.map((caution) => <Caution key={caution}>{caution}</Caution>)}
@@ -41,6 +41,6 @@ export function RuleNoteSlip({ what, rule, machine, onClose }: Props) {
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }

@@ -9,13 +9,13 @@ import { Amount, Field, WrongText } from '../kit/Field';
 import { instant } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { Slip } from '../kit/Slip';
+import { Dialog } from '../kit/Dialog';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 
 const Tasks = styled.ul`label { display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
 
 /** Strikes an entry, which stays readable, and writes what is right beside it. */
-export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClose: () => void }) {
+export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onClose: () => void }) {
   const correctable = entry.kind === 'reading' || entry.kind === 'service';
   const machine = useQuery({ ...machineQuery(entry.machine_id ?? 0), enabled: entry.kind === 'service' });
   const [values, setValues] = useState(() => entry.readings.map(({ value }) => value));
@@ -44,7 +44,7 @@ export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClo
   const errorOf = (unit: string | null) => (doubted ? undefined : correct.fields[unit === 'h' ? 'hours' : 'distance']);
   const toggle = (id: number) => setTasks(tasks.includes(id) ? tasks.filter((one) => one !== id) : [...tasks, id]);
   return (
-    <Slip title={`${entry.machine}: correct an entry`} isOpen onClose={onClose}>
+    <Dialog title={`${entry.machine}: correct an entry`} isOpen onClose={onClose}>
       <p>
         {entry.in_words}.{' '}
         <Soft>
@@ -112,6 +112,6 @@ export function CorrectSlip({ entry, onClose }: { entry: Schemas['Entry']; onClo
         </PlainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
-    </Slip>
+    </Dialog>
   );
 }
