@@ -24,9 +24,9 @@ final class CalendarFeedController
         return new JsonResponse(['feeds' => $feeds->map(fn (CalendarFeed $feed): array => $feed->toRecord())->all()]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(CalendarFeedRequest $request): JsonResponse
     {
-        $given = $request->validate(['whole_yard' => ['required', 'boolean'], 'remind_days' => ['required', 'integer', 'between:0,60']]);
+        $given = $request->validated();
         $person = $this->person($request);
         if ($given['whole_yard'] && $person->role !== Role::Keeper) {
             throw Refusal::field('whole_yard', 'Only a keeper opens a calendar of the whole yard. Yours has the machines you may use.');

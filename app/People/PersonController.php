@@ -59,6 +59,7 @@ final class PersonController
     {
         $person = $request->user();
         assert($person instanceof Person);
+        // Counted before anything that was sent is looked at.
         $tries->count("password:{$person->id}", self::TRIES);
         $given = $request->validate([
             'present' => ['required', 'string', 'max:200', 'current_password:web'],

@@ -33,9 +33,9 @@ final class SessionController
         ]);
     }
 
-    public function store(Request $request, FewTries $tries, Hasher $hasher): JsonResponse
+    public function store(SignInRequest $request, FewTries $tries, Hasher $hasher): JsonResponse
     {
-        $given = $request->validate(['sign_in_name' => ['required', 'string', 'max:40'], 'password' => ['required', 'string', 'max:200']]);
+        $given = $request->validated();
         $name = mb_strtolower(trim($given['sign_in_name']));
         $tries->count("sign-in:{$name}|{$request->ip()}", self::TRIES_A_NAME);
         $person = Person::query()->where(['sign_in_name' => $name, 'active' => true])->first();
@@ -72,16 +72,9 @@ final class SessionController
     }
 
     /** On the first visit to an empty yard: names the yard and its first keeper, and signs them in. */
-    public function firstKeeper(Request $request): JsonResponse
+    public function firstKeeper(FirstKeeperRequest $request): JsonResponse
     {
-        $given = $request->validate([
-            'yard' => ['required', 'string', 'max:80'],
-            'time_zone' => ['required', 'timezone:all'],
-            'distance_unit' => ['required', 'in:km,mi'],
-            'name' => ['required', 'string', 'max:80'],
-            'sign_in_name' => ['required', 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u'],
-            'password' => NewPassword::rules($request->input('sign_in_name')),
-        ]);
+        $given = $request->validated();
         $keeper = DB::transaction(function () use ($given): Person {
             // The yard's one row lets only one first keeper through at a time.
             DB::table('yard')->upsert(['id' => 1, 'name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']], ['id'], ['id']);

@@ -7,27 +7,19 @@ namespace App\People;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /** Personal tokens, with which other programs act for their owner. The token itself is shown once. */
 final class TokenController
 {
-    private const LONGEST_DAYS = 366;
-
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(['data' => $this->owner($request)->tokens()->latest('id')->get()->map($this->shape(...))->all(), 'next_cursor' => null]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(TokenRequest $request): JsonResponse
     {
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:80'],
-            'abilities' => ['required', 'array', 'list', 'min:1', 'max:3'],
-            'abilities.*' => ['distinct', Rule::enum(TokenAbility::class)],
-            'days' => ['required', 'integer', 'between:1,'.self::LONGEST_DAYS],
-        ], ['abilities.required' => 'Say what it may do.', 'abilities.min' => 'Say what it may do.']);
+        $given = $request->validated();
         $token = $this->owner($request)->createToken($given['name'], $given['abilities'], now()->addDays((int) $given['days']));
 
         return new JsonResponse([...$this->shape($token->accessToken), 'token' => $token->plainTextToken], 201);

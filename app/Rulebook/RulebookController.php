@@ -28,9 +28,9 @@ final readonly class RulebookController
     }
 
     /** Copies another machine's rulebook into this one's; history stays, and so do rules that the other has not. */
-    public function copy(Request $request, Machine $machine): Response
+    public function copy(CopyRequest $request, Machine $machine): Response
     {
-        $given = $request->validate(['from' => ['required', 'integer', 'exists:machines,id', 'different:machine'], 'add_spots' => ['sometimes', 'boolean']]);
+        $given = $request->validated();
         $machine = Machine::lockForWriting($machine->id);
         $from = Machine::query()->with('rules')->findOrFail($given['from']);
         $this->ruleCopy->write($machine, RuleCopy::ofAll($from), follow: false, addSpots: $given['add_spots'] ?? false);
@@ -54,9 +54,9 @@ final readonly class RulebookController
     }
 
     /** Lets this machine follow a shared rulebook. */
-    public function follow(Request $request, Machine $machine): Response
+    public function follow(FollowRequest $request, Machine $machine): Response
     {
-        $given = $request->validate(['rulebook' => ['required', 'integer', 'exists:shared_rulebooks,id'], 'add_spots' => ['sometimes', 'boolean']]);
+        $given = $request->validated();
         $machine = Machine::lockForWriting($machine->id);
         $shared = SharedRulebook::query()->findOrFail($given['rulebook']);
         $machine->rules()->update(['shared_key' => null]);

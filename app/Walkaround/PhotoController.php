@@ -8,7 +8,6 @@ use App\Logbook\Photo;
 use App\Machines\Machine;
 use App\People\Person;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -19,10 +18,9 @@ final readonly class PhotoController
     {
     }
 
-    public function store(Request $request, Machine $machine): JsonResponse
+    public function store(PhotoRequest $request, Machine $machine): JsonResponse
     {
-        $given = $request->validate(['id' => ['required', 'uuid'], 'act' => ['required', 'uuid'], 'photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_KILOBYTES]],
-            ['photo.required' => 'The picture is missing, or larger than is taken here.', 'photo.file' => 'The picture did not arrive whole.', 'photo.max' => 'A picture has at most '.(KeepPhoto::MOST_KILOBYTES / 1024).' MB.']);
+        $given = $request->validated();
         $person = $request->user();
         assert($person instanceof Person && $given['photo'] instanceof UploadedFile);
         $photo = ($this->keepPhoto)(Machine::lockForWriting($machine->id), $given['id'], $given['act'], $given['photo'], $person);

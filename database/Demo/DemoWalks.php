@@ -175,6 +175,7 @@ final class DemoWalks
         $rounds = match ($machine->name) {
             'Teal' => [70 + $machine->id, 34, 2],
             'Godwit' => [90, 3],
+            'Lapwing' => [],
             default => [70 + $machine->id, 34 + $machine->id % 9, 12 + $machine->id],
         };
         foreach ($rounds as $daysAgo) {
