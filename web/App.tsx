@@ -28,7 +28,7 @@ const FoundPage = lazy(() => import('./walkaround/FoundPage'));
 const WaitingPage = lazy(() => import('./walkaround/WaitingPage'));
 const LabelsPage = lazy(() => import('./walkaround/LabelsPage'));
 const FindingPage = lazy(() => import('./walkaround/FindingPage'));
-const SheetPage = lazy(() => import('./walkaround/SheetPage'));
+const ChecksPage = lazy(() => import('./walkaround/ChecksPage'));
 const GreasePage = lazy(() => import('./walkaround/GreasePage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
 
@@ -67,7 +67,7 @@ export function App() {
         <Route path="/machines/:machine/rules/new" element={<RulePage />} />
         <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
         <Route path="/machines/:machine/findings/:check" element={<FindingPage />} />
-        <Route path="/machines/:machine/checks" element={<SheetPage />} />
+        <Route path="/machines/:machine/checks" element={<ChecksPage />} />
         <Route path="/machines/:machine/grease" element={<GreasePage />} />
         <Route path="/walkaround" element={<WalkaroundPage />} />
         <Route path="/walkaround/waiting" element={<WaitingPage />} />

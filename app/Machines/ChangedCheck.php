@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use Core\Inspect\Check;
+use Core\Inspect\CheckChange;
 use Core\Inspect\Degree;
 use Core\Inspect\Measurement;
 use Core\Inspect\RoundKind;
-use Core\Inspect\SheetChange;
 use Core\Inspect\Verdict;
 use Core\Schedule\YearWindow;
 use Illuminate\Database\Eloquent\Model;
@@ -37,9 +37,9 @@ final class ChangedCheck extends Model
         return ['values' => 'array', 'dropped' => 'boolean', 'position' => 'float'];
     }
 
-    public function toCore(): SheetChange
+    public function toCore(): CheckChange
     {
-        return new SheetChange($this->key, self::read($this->values), $this->dropped, $this->position);
+        return new CheckChange($this->key, self::read($this->values), $this->dropped, $this->position);
     }
 
     /**

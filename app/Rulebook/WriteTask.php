@@ -6,8 +6,8 @@ namespace App\Rulebook;
 
 use App\Contract\Refusal;
 use App\Machines\AddSpot;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Spot;
 use Core\Machine\Spot as CoreSpot;
 use Core\Machine\TaskKind;
@@ -17,7 +17,7 @@ use Illuminate\Support\Collection;
 /** Writes down what a rule asks for: an act at some spots of a machine, of which some may be new. */
 final readonly class WriteTask
 {
-    public function __construct(private AddSpot $addSpot, private Sheets $sheets)
+    public function __construct(private AddSpot $addSpot, private CheckLists $checkLists)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class WriteTask
             throw Refusal::field("{$path}spots", 'Say at which spot of the machine it is done.');
         }
         $check = array_key_exists('check', $given) ? $given['check'] : $task->check_key;
-        if ($check !== null && $check !== $task->check_key && $this->sheets->find($machine, $check) === null) {
+        if ($check !== null && $check !== $task->check_key && $this->checkLists->find($machine, $check) === null) {
             throw Refusal::field("{$path}check", "{$machine->name} has no such check.");
         }
         $name = trim($given['task'] ?? '') ?: $task->name ?? TaskName::of(array_values($spots->map(fn (Spot $spot): CoreSpot => $spot->toCore())->all()));

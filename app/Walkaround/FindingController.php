@@ -6,15 +6,15 @@ namespace App\Walkaround;
 
 use App\Logbook\Acts\Act;
 use App\Logbook\Acts\PutRight;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Yard;
 use Illuminate\Http\JsonResponse;
 
 /** What was found on a machine, and how what wears goes on. */
 final readonly class FindingController
 {
-    public function __construct(private Yard $yard, private Sheets $sheets, private PutRight $putRight)
+    public function __construct(private Yard $yard, private CheckLists $checkLists, private PutRight $putRight)
     {
     }
 
@@ -41,6 +41,6 @@ final readonly class FindingController
 
     public function trends(Machine $machine): JsonResponse
     {
-        return new JsonResponse(TrendShape::of($machine->load('meters'), $this->sheets->of($machine)));
+        return new JsonResponse(TrendShape::of($machine->load('meters'), $this->checkLists->of($machine)));
     }
 }

@@ -12,7 +12,7 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use Core\Inspect\Check;
-use Core\Inspect\CheckSheet;
+use Core\Inspect\CheckList;
 use Core\Inspect\Consumption;
 use Core\Inspect\Measurement;
 use Core\Inspect\WearTrend;
@@ -35,15 +35,15 @@ final class TrendShape
 
     private readonly MeterUnit $unit;
 
-    private function __construct(private readonly Machine $machine, private readonly CheckSheet $sheet)
+    private function __construct(private readonly Machine $machine, private readonly CheckList $list)
     {
         $this->unit = $machine->primaryMeters()->first()?->unit->isDistance() === true ? MeterUnit::Kilometres : MeterUnit::Hours;
     }
 
     /** @return array<string, mixed> as the contract's `Trends` */
-    public static function of(Machine $machine, CheckSheet $sheet): array
+    public static function of(Machine $machine, CheckList $list): array
     {
-        $trends = new self($machine, $sheet);
+        $trends = new self($machine, $list);
 
         return ['wear' => array_values(array_filter($trends->wears())), 'consumption' => array_values(array_filter($trends->consumptions()))];
     }
@@ -161,7 +161,7 @@ final class TrendShape
         if ($counted === [] || $from === null || $to === null || $to->isLessThanOrEqualTo($from)) {
             return null;
         }
-        $check = collect($this->sheet->checks)->first(fn (Check $check): bool => $check->spot === $spot->key && $check->measurement === Measurement::Level);
+        $check = collect($this->list->checks)->first(fn (Check $check): bool => $check->spot === $spot->key && $check->measurement === Measurement::Level);
         $consumption = Consumption::of(array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $counted), $from, $to, self::volume($check->limits['most_per_100h'] ?? null), Quantity::of(0, $counted[0]['amount']->unit));
 
         return [

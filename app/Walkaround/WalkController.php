@@ -9,9 +9,9 @@ use App\Logbook\Acts\Act;
 use App\Logbook\Entry;
 use App\Logbook\Round;
 use App\Logbook\StandDowns;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Meter;
-use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\Machines\Yard;
 use App\People\Person;
@@ -40,7 +40,7 @@ final readonly class WalkController
     /** What the morning tells by name; the rest is counted. */
     private const TOLD = 12;
 
-    public function __construct(private Yard $yard, private Sheets $sheets)
+    public function __construct(private Yard $yard, private CheckLists $checkLists)
     {
     }
 
@@ -84,7 +84,7 @@ final readonly class WalkController
     /** Everything that a walk round one machine needs, with or without signal. */
     public function show(Machine $machine): JsonResponse
     {
-        $sheet = $this->sheets->of($machine);
+        $list = $this->checkLists->of($machine);
         $reckoning = Reckoning::of($machine->load('meters', 'rules'), $this->yard);
         $day = $this->yard->today();
 
@@ -93,8 +93,8 @@ final readonly class WalkController
             'stood_down' => StandDowns::shape($reckoning->standDown, $this->yard),
             'meters' => array_map(fn (Meter $meter): array => MeterShape::of($meter, $reckoning), $machine->currentMeters()),
             'today' => $day->format('Y-m-d'),
-            'checks' => array_map(CheckShape::of(...), $sheet->checks),
-            'rounds' => array_map(fn (RoundKind $kind): array => ['kind' => $kind->value, 'label' => $kind->label(), 'keys' => array_map(fn (Check $check): string => $check->key, $sheet->ofRound($kind, $day))], RoundKind::ofChecks()),
+            'checks' => array_map(CheckShape::of(...), $list->checks),
+            'rounds' => array_map(fn (RoundKind $kind): array => ['kind' => $kind->value, 'label' => $kind->label(), 'keys' => array_map(fn (Check $check): string => $check->key, $list->ofRound($kind, $day))], RoundKind::ofChecks()),
             'findings' => array_map(fn (FindingThread $thread): array => $thread->toRecord($this->yard), Findings::open([$machine->id])[$machine->id] ?? []),
             'looks' => $this->looksToday($machine),
             'grease' => GreaseShape::of($machine, $reckoning),
@@ -106,7 +106,7 @@ final readonly class WalkController
     public function verdict(Request $request, Machine $machine, string $check): JsonResponse
     {
         $given = $request->validate(['values' => ['present', 'array']]);
-        $measured = $this->sheets->of($machine)->find($check);
+        $measured = $this->checkLists->of($machine)->find($check);
         abort_if($measured === null, 404);
         ['answer' => $judged, 'missing' => $missing, 'wrong' => $wrong] = HalfTyped::read(fn (): Judged => $measured->judge($given['values'], new Occasion($this->yard->today(), $this->yard->coldestNight())));
 

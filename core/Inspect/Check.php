@@ -20,7 +20,7 @@ final readonly class Check
     private const PUT_BACK = 'put_back';
 
     /**
-     * @param  string  $key  names it on every sheet, and its findings with it
+     * @param  string  $key  names it on every list, and its findings with it
      * @param  string  $place  where on this machine
      * @param  string  $how  it is looked at or measured
      * @param  string  $fine  what is fine

@@ -9,7 +9,7 @@ use Core\Grease\EndSign;
 use Core\Grease\GreasePoint;
 use Core\Inspect\Check;
 use Core\Inspect\CheckLibrary;
-use Core\Inspect\CheckSheet;
+use Core\Inspect\CheckList;
 use Core\Machine\CompartmentKind;
 use Core\Machine\MachineClass;
 use Core\Machine\OpeningRole;
@@ -65,9 +65,9 @@ abstract class Starter
         return $this->spots;
     }
 
-    final public function sheet(): CheckSheet
+    final public function checkList(): CheckList
     {
-        return new CheckSheet($this->walk());
+        return new CheckList($this->walk());
     }
 
     /** @return non-empty-list<StarterRulebook> where keepers differ there are several, the usual one first */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Machines\CheckLists;
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\Machines\Yard;
 use App\Notes\Circumstances;
@@ -64,7 +64,7 @@ final class DemoWalks
     public function walk(DemoBook $book): void
     {
         $machines = Machine::query()->with('meters', 'rules')->orderBy('id')->get();
-        $sheets = new Sheets;
+        $sheets = new CheckLists;
         $sheets->read($machines);
         $spots = Spot::query()->with('grease')->get()->groupBy('machine_id');
         foreach ($machines as $machine) {

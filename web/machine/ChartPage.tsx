@@ -47,7 +47,7 @@ export default function ChartPage() {
   return <Chart key={versions} sheet={machine.data} chart={chart.data} versions={versions} />;
 }
 
-function Chart({ sheet, chart, versions }: { sheet: Schemas['MachineSheet']; chart: Schemas['Chart']; versions: string }) {
+function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; chart: Schemas['Chart']; versions: string }) {
   const person = usePerson();
   const keeper = person.role === 'keeper';
   const { toldWith } = useAfterWrite();

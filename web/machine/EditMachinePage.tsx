@@ -25,7 +25,7 @@ export default function EditMachinePage() {
   return <EditMachine key={machine.data.version} sheet={machine.data} yard={yard.data} />;
 }
 
-function EditMachine({ sheet, yard }: { sheet: Schemas['MachineSheet']; yard: Schemas['Yard'] }) {
+function EditMachine({ sheet, yard }: { sheet: Schemas['MachinePage']; yard: Schemas['Yard'] }) {
   const navigate = useNavigate();
   const { toldWith } = useAfterWrite();
   const before = useMemo(() => recordDraft(sheet), [sheet]);

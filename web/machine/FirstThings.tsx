@@ -10,7 +10,7 @@ const Steps = styled.ol`display: flex; flex-direction: column; gap: 5px; li { di
 const ActionLink = styled(Link)`${quietLink}`;
 
 /** What to do first on a machine whose past nobody knows, as one list. */
-export function FirstThings({ sheet, mayService }: { sheet: Schemas['MachineSheet']; mayService: boolean }) {
+export function FirstThings({ sheet, mayService }: { sheet: Schemas['MachinePage']; mayService: boolean }) {
   if (sheet.first_things.length === 0) return null;
   const rules = new Map(sheet.rules.map((rule) => [rule.id, rule]));
   return (

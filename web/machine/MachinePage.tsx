@@ -121,7 +121,7 @@ export default function MachinePage() {
   );
 }
 
-function MeterList({ sheet, mayReplace }: { sheet: Schemas['MachineSheet']; mayReplace: boolean }) {
+function MeterList({ sheet, mayReplace }: { sheet: Schemas['MachinePage']; mayReplace: boolean }) {
   if (sheet.meters.length === 0) return <Soft>No meter: what falls due here falls due by date.</Soft>;
   return (
     <Meters>

@@ -23,7 +23,7 @@ export default function MeterPage() {
   return <MeterForm sheet={machine.data} />;
 }
 
-function MeterForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
+function MeterForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const kind = search.get('meter') === 'distance' ? 'distance' : 'hours';

@@ -11,11 +11,11 @@ import { Dialog } from '../kit/Dialog';
 
 const Asked = styled.div`display: flex; flex-direction: column; gap: 4px; max-width: 560px;`;
 
-type Truth = NonNullable<Schemas['MachineSheet']['meter_truth']>;
+type Truth = NonNullable<Schemas['MachinePage']['meter_truth']>;
 type Says = 'for' | 'against' | 'unseen';
 
 /** Of a used machine: what speaks for or against the hours its meter shows. */
-export function MeterTruth({ sheet, truth, mayAsk }: { sheet: Schemas['MachineSheet']; truth: Truth; mayAsk: boolean }) {
+export function MeterTruth({ sheet, truth, mayAsk }: { sheet: Schemas['MachinePage']; truth: Truth; mayAsk: boolean }) {
   const [asking, setAsking] = useState(false);
   return (
     <Asked>
@@ -33,7 +33,7 @@ export function MeterTruth({ sheet, truth, mayAsk }: { sheet: Schemas['MachineSh
   );
 }
 
-function TruthDialog({ sheet, truth, onClose }: { sheet: Schemas['MachineSheet']; truth: Truth; onClose: () => void }) {
+function TruthDialog({ sheet, truth, onClose }: { sheet: Schemas['MachinePage']; truth: Truth; onClose: () => void }) {
   const before = (sign: Schemas['MeterSign']): Says =>
     truth.told?.for.includes(sign) ? 'for' : truth.told?.against.includes(sign) ? 'against' : 'unseen';
   const [says, setSays] = useState(() => Object.fromEntries(truth.signs.map(({ sign }) => [sign, before(sign)])));

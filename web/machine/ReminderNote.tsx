@@ -13,7 +13,7 @@ import { Dialog } from '../kit/Dialog';
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 
 /** What to set on the machine's own reminder, how it is reset, and whether it agrees with the rulebook. */
-export function ReminderNote({ sheet, maySet }: { sheet: Schemas['MachineSheet']; maySet: boolean }) {
+export function ReminderNote({ sheet, maySet }: { sheet: Schemas['MachinePage']; maySet: boolean }) {
   const [search, setSearch] = useSearchParams();
   const [setting, setSetting] = useState(false);
   const { countdown, reminder } = sheet;
@@ -53,7 +53,7 @@ export function ReminderNote({ sheet, maySet }: { sheet: Schemas['MachineSheet']
   );
 }
 
-function SetDialog({ sheet, set, onClose }: { sheet: Schemas['MachineSheet']; set: string; onClose: () => void }) {
+function SetDialog({ sheet, set, onClose }: { sheet: Schemas['MachinePage']; set: string; onClose: () => void }) {
   const [value, setValue] = useState(set);
   const unit = sheet.line.meters[0]?.unit ?? 'h';
   const told = `${sheet.name}: reminder set to ${metered(value, unit)}`;

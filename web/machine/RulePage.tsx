@@ -33,7 +33,7 @@ export default function RulePage() {
   return <RuleForm key={rule?.version} sheet={machine.data} rule={rule} distanceUnit={yard.data.distance_unit} />;
 }
 
-function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet']; rule?: Schemas['Rule']; distanceUnit: 'km' | 'mi' }) {
+function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachinePage']; rule?: Schemas['Rule']; distanceUnit: 'km' | 'mi' }) {
   const navigate = useNavigate();
   const { toldWith } = useAfterWrite();
   const [draft, setDraft, clear] = useDraft<RuleDraft>(
@@ -224,7 +224,7 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachineSheet'
 type BeginningProps = {
   draft: RuleDraft;
   change: (part: Partial<RuleDraft>) => void;
-  sheet: Schemas['MachineSheet'];
+  sheet: Schemas['MachinePage'];
   fields: Record<string, string>;
 };
 

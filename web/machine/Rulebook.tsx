@@ -18,7 +18,7 @@ const Note = styled.p`color: var(--straw); font-weight: 600;`;
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 const Foot = styled.div`padding: 14px 20px; border-top: 1px solid var(--rule); display: flex; flex-wrap: wrap; gap: 6px 24px; justify-content: space-between; align-items: center;`;
 
-type Props = { sheet: Schemas['MachineSheet']; keeper: boolean; mayService: boolean; mayLog: boolean };
+type Props = { sheet: Schemas['MachinePage']; keeper: boolean; mayService: boolean; mayLog: boolean };
 type Noting = { what: 'skip' | 'call'; rule: Schemas['Rule'] } | null;
 
 /** Every rule with its standing, most urgent first, and its why in the margin. */
@@ -109,7 +109,7 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
   );
 }
 
-function described(rule: Schemas['Rule'], sheet: Schemas['MachineSheet']): string {
+function described(rule: Schemas['Rule'], sheet: Schemas['MachinePage']): string {
   const named = (id: number | null) => within(sheet.rules.find((other) => other.id === id)?.task ?? '');
   const source = rule.common_practice ? 'common practice' : rule.source === 'book' ? 'from the book' : "keeper's own";
   const shared = { shared: 'shared', exception: `exception from ${sheet.shared_rulebook?.name}`, own: '' }[rule.shared ?? 'own'];

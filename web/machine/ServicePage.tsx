@@ -57,7 +57,7 @@ export default function ServicePage() {
   return <ServiceForm sheet={machine.data} />;
 }
 
-function ServiceForm({ sheet }: { sheet: Schemas['MachineSheet'] }) {
+function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const [draft, setDraft, clear] = useDraft(`service.${sheet.id}`, NOTHING);

@@ -19,7 +19,7 @@ const Lacking = styled.div`display: flex; flex-wrap: wrap; gap: 10px 20px; align
 type Step = ({ copy: number } | { share: string } | { follow: number } | { leave: true }) & { addSpots?: boolean };
 
 /** One rulebook for sister machines: copied once, or shared for good with each machine's exceptions. */
-export function SharedRulebooks({ sheet }: { sheet: Schemas['MachineSheet'] }) {
+export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const { toldWith, refresh } = useAfterWrite();
   const machines = useInfiniteQuery(machinesQuery({ class: sheet.class }));
   const shared = useQuery(sharedRulebooksQuery);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Logbook\Acts;
 
 use App\Contract\Refusal;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Spot;
 use Core\Inspect\Verdict;
 use Core\Machine\ActKind;
@@ -15,7 +15,7 @@ use Core\Machine\Outcome;
 /** Something found is put right, or a part that wears is new: the finding ends, and a new line of wear begins. */
 final readonly class PutRight
 {
-    public function __construct(private Sheets $sheets)
+    public function __construct(private CheckLists $checkLists)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class PutRight
     public function lookedAt(Machine $machine, string $check): ?array
     {
         $last = Act::query()->where(['machine_id' => $machine->id, 'check_key' => $check])->with('spot')->latest('happened_at')->latest('id')->first();
-        $asked = $this->sheets->find($machine, $check);
+        $asked = $this->checkLists->find($machine, $check);
         $spot = $asked === null ? null : Spot::query()->where(['machine_id' => $machine->id, 'key' => $asked->spot])->first();
 
         return match (true) {

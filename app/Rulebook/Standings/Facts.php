@@ -9,8 +9,8 @@ use App\Logbook\Entry;
 use App\Logbook\Readings\Reading;
 use App\Logbook\Readings\WeeklyReadings;
 use App\Logbook\StandDowns;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Yard;
 use App\Rulebook\Rule;
 use Brick\Math\BigDecimal;
@@ -44,12 +44,12 @@ final readonly class Facts
     private Collection $stands;
 
     /** @param  list<Machine>  $machines with meters and rules */
-    public function __construct(array $machines, private Yard $yard, private Sheets $sheets)
+    public function __construct(array $machines, private Yard $yard, private CheckLists $checkLists)
     {
         $ids = array_map(fn (Machine $machine): int => $machine->id, $machines);
         $this->newest = $this->newestReadings($ids);
         $this->weekly = WeeklyReadings::query()->findMany(array_merge(...array_map(fn (Machine $machine): array => $machine->meters->modelKeys(), $machines)));
-        $this->sheets->read($machines);
+        $this->checkLists->read($machines);
         $this->spots = TaskSpots::of($machines);
         $isFitFound = fn (Rule $rule): bool => $rule->task->kind === TaskKind::Adjust && $rule->task->check_key !== null;
         $this->acts = NewestActs::at($this->spotIds($machines, fn (): bool => true), $this->spotIds($machines, $isFitFound), $yard);
@@ -71,7 +71,7 @@ final readonly class Facts
     /** @return array<string, RuleFacts> by rule id */
     public function ofRules(Machine $machine): array
     {
-        $levelChecks = $this->sheets->levelChecks($machine);
+        $levelChecks = $this->checkLists->levelChecks($machine);
         $facts = [];
         foreach ($machine->rules as $rule) {
             $done = $this->done($machine, $rule, $levelChecks);

@@ -6,9 +6,9 @@ namespace App\Rulebook\Standings;
 
 use App\Logbook\Entry;
 use App\Logbook\Readings\Reading;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Meter;
-use App\Machines\Sheets;
 use App\Machines\Yard;
 use App\Rulebook\Rule;
 use Brick\Math\BigDecimal;
@@ -85,7 +85,7 @@ final readonly class Reckoning
      */
     public static function ofAll(array $machines, Yard $yard): array
     {
-        $facts = new Facts($machines, $yard, new Sheets);
+        $facts = new Facts($machines, $yard, new CheckLists);
         $seasons = [];
         $reckonings = [];
         foreach ($machines as $machine) {

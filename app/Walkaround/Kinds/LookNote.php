@@ -11,8 +11,8 @@ use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\OccasionOf;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\Machines\Yard;
 use App\Notes\Note;
@@ -36,7 +36,7 @@ final readonly class LookNote implements NoteKind
     /** Characters of all that is entered for one measurement. */
     private const LONGEST_VALUES = 1000;
 
-    public function __construct(private OccasionOf $occasion, private WriteActs $writeActs, private PutRight $putRight, private Sheets $sheets, private Yard $yard)
+    public function __construct(private OccasionOf $occasion, private WriteActs $writeActs, private PutRight $putRight, private CheckLists $checkLists, private Yard $yard)
     {
     }
 
@@ -72,7 +72,7 @@ final readonly class LookNote implements NoteKind
     {
         $machine = $note->machine();
         $said = Said::from($note->given['said']);
-        $check = $this->sheets->find($machine, $note->given['check'] ?? null);
+        $check = $this->checkLists->find($machine, $note->given['check'] ?? null);
         $judged = $said === Said::Measured ? $this->judge($check, $note) : null;
         $acts = $this->acts($note, $said, $check, $judged);
         $entry = $this->occasion->entry($note, EntryKind::Found);

@@ -31,7 +31,7 @@ final class StarterTest extends TestCase
     {
         $starter = Starter::for($class);
         $spots = $starter->spots();
-        foreach ($starter->sheet()->checks as $check) {
+        foreach ($starter->checkList()->checks as $check) {
             self::assertArrayHasKey($check->spot, $spots, $check->key);
         }
         self::assertGreaterThan(1, count($starter->rulebooks()), 'keepers differ');
@@ -42,7 +42,7 @@ final class StarterTest extends TestCase
             foreach ($rulebook->rules as $rule) {
                 self::assertSame([], array_diff($rule->spots, array_keys($spots)), $rule->task);
                 self::assertTrue($rule->spots !== [] || $rule->kind === TaskKind::Lubricate, $rule->task);
-                self::assertTrue($rule->check === null || in_array($starter->sheet()->find($rule->check)?->spot, $rule->spots, true), "{$rule->task} by {$rule->check}");
+                self::assertTrue($rule->check === null || in_array($starter->checkList()->find($rule->check)?->spot, $rule->spots, true), "{$rule->task} by {$rule->check}");
                 self::assertNotSame('', $rule->toRule()?->inWords(), $rule->task);
             }
         }
@@ -117,7 +117,7 @@ final class StarterTest extends TestCase
             self::assertContains('blades', $spots($mower));
         }
         foreach (MachineClass::cases() as $class) {
-            $pressure = Starter::for($class)->sheet()->find('tyre_pressure')?->limits;
+            $pressure = Starter::for($class)->checkList()->find('tyre_pressure')?->limits;
             self::assertTrue($pressure === null || $pressure['front'] !== $pressure['rear'], $class->value);
         }
     }

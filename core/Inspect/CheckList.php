@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Inspect;
 
 /** The checks of a machine in the order in which one walks round it. */
-final readonly class CheckSheet
+final readonly class CheckList
 {
     /** @param  list<Check>  $checks */
     public function __construct(public array $checks)
@@ -13,9 +13,9 @@ final readonly class CheckSheet
     }
 
     /**
-     * The sheet with what a keeper changed: for the class first, then for the machine.
+     * The list with what a keeper changed: for the class first, then for the machine.
      *
-     * @param  list<SheetChange>  $changes
+     * @param  list<CheckChange>  $changes
      */
     public function changed(array $changes, LimitSource $by): self
     {

@@ -13,7 +13,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** What a keeper changes about one check. */
-final class SheetRequest extends FormRequest
+final class CheckRequest extends FormRequest
 {
     /** @return array<string, array<mixed>> */
     public function rules(): array

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use Core\Inspect\Check;
-use Core\Inspect\CheckSheet;
+use Core\Inspect\CheckChange;
+use Core\Inspect\CheckList;
 use Core\Inspect\LimitSource;
-use Core\Inspect\SheetChange;
 use Core\Starter\Starter;
 
 /** The check sheets of the yard: what each class begins with, what the keeper changed for the class, then for the machine. */
-final class Sheets
+final class CheckLists
 {
-    /** @var array<string, CheckSheet> by class */
+    /** @var array<string, CheckList> by class */
     private array $ofClass = [];
 
-    /** @var array<int, list<SheetChange>> by machine id, of those that were read together */
+    /** @var array<int, list<CheckChange>> by machine id, of those that were read together */
     private array $changes = [];
 
     /**
@@ -29,14 +29,14 @@ final class Sheets
         $ids = collect($machines)->pluck('id')->all();
         $changes = ChangedCheck::query()->whereIn('machine_id', $ids)->orderBy('id')->get()->groupBy('machine_id');
         foreach ($ids as $id) {
-            $this->changes[$id] = array_values(($changes[$id] ?? collect())->map(fn (ChangedCheck $change): SheetChange => $change->toCore())->all());
+            $this->changes[$id] = array_values(($changes[$id] ?? collect())->map(fn (ChangedCheck $change): CheckChange => $change->toCore())->all());
         }
     }
 
-    public function of(Machine $machine): CheckSheet
+    public function of(Machine $machine): CheckList
     {
         $class = $machine->class;
-        $this->ofClass[$class->value] ??= Starter::for($class)->sheet()->changed(self::changes(['class' => $class->value]), LimitSource::MachineClass);
+        $this->ofClass[$class->value] ??= Starter::for($class)->checkList()->changed(self::changes(['class' => $class->value]), LimitSource::MachineClass);
 
         return $this->ofClass[$class->value]->changed($this->changes[$machine->id] ?? self::changes(['machine_id' => $machine->id]), LimitSource::Machine);
     }
@@ -45,7 +45,7 @@ final class Sheets
     public function levelChecks(Machine $machine): array
     {
         $checks = [];
-        foreach ([...Starter::for($machine->class)->sheet()->checks, ...$this->of($machine)->checks] as $check) {
+        foreach ([...Starter::for($machine->class)->checkList()->checks, ...$this->of($machine)->checks] as $check) {
             if ($check->readsLevel()) {
                 $checks[$check->spot][] = $check->key;
             }
@@ -67,10 +67,10 @@ final class Sheets
 
     /**
      * @param  array<string, int|string>  $where
-     * @return list<SheetChange>
+     * @return list<CheckChange>
      */
     private static function changes(array $where): array
     {
-        return array_values(ChangedCheck::query()->where($where)->orderBy('id')->get()->map(fn (ChangedCheck $change): SheetChange => $change->toCore())->all());
+        return array_values(ChangedCheck::query()->where($where)->orderBy('id')->get()->map(fn (ChangedCheck $change): CheckChange => $change->toCore())->all());
     }
 }

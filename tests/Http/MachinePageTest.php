@@ -15,7 +15,7 @@ use Core\Meter\Reading as CoreReading;
 use Illuminate\Support\Facades\DB;
 
 /** What a machine's sheet and its history say. */
-final class SheetTest extends TestCase
+final class MachinePageTest extends TestCase
 {
     public function test_the_sheet_says_what_to_set_on_the_machines_own_countdown(): void
     {

@@ -7,12 +7,12 @@ namespace Tests\Core\Inspect;
 use Core\Form\BadInput;
 use Core\Form\Fields;
 use Core\Inspect\Check;
-use Core\Inspect\CheckSheet;
+use Core\Inspect\CheckChange;
+use Core\Inspect\CheckList;
 use Core\Inspect\LimitSource;
 use Core\Inspect\Measurement;
 use Core\Inspect\Occasion;
 use Core\Inspect\RoundKind;
-use Core\Inspect\SheetChange;
 use Core\Inspect\Verdict;
 use Core\Machine\MachineClass;
 use Core\Measure\Quantity;
@@ -20,13 +20,13 @@ use Core\Schedule\YearWindow;
 use Core\Starter\Starter;
 use PHPUnit\Framework\TestCase;
 
-final class CheckSheetTest extends TestCase
+final class CheckListTest extends TestCase
 {
     public function test_every_class_has_its_rounds_and_every_check_says_where_how_and_what_is_fine(): void
     {
         $day = new \DateTimeImmutable('2026-11-20');
         foreach (MachineClass::cases() as $class) {
-            $sheet = Starter::for($class)->sheet();
+            $sheet = Starter::for($class)->checkList();
             foreach (RoundKind::ofChecks() as $round) {
                 self::assertNotEmpty($sheet->ofRound($round, $day), "{$class->value} {$round->value}");
             }
@@ -40,7 +40,7 @@ final class CheckSheetTest extends TestCase
     public function test_every_starting_limit_can_be_measured_against(): void
     {
         foreach (MachineClass::cases() as $class) {
-            foreach (Starter::for($class)->sheet()->checks as $check) {
+            foreach (Starter::for($class)->checkList()->checks as $check) {
                 try {
                     $check->measurement?->instrument()->judge(new Fields([]), new Fields($check->limits, 'limits.'), new Occasion(new \DateTimeImmutable, Quantity::parse('-10 °C')));
                 } catch (BadInput $refused) {
@@ -54,7 +54,7 @@ final class CheckSheetTest extends TestCase
     public function test_what_can_kill_stands_the_machine_down(): void
     {
         foreach (['seat_switch', 'leaks', 'brakes', 'front_boots', 'chute'] as $key) {
-            $sheets = array_filter(array_map(fn (MachineClass $class): ?Check => Starter::for($class)->sheet()->find($key), MachineClass::cases()));
+            $sheets = array_filter(array_map(fn (MachineClass $class): ?Check => Starter::for($class)->checkList()->find($key), MachineClass::cases()));
             self::assertNotEmpty($sheets);
             foreach ($sheets as $check) {
                 self::assertContains(Verdict::StandDown, array_column($check->degrees(), 'verdict'), $key);
@@ -64,10 +64,10 @@ final class CheckSheetTest extends TestCase
 
     public function test_the_machines_limit_wins_over_the_classs_and_that_over_common_practice(): void
     {
-        $sheet = Starter::for(MachineClass::Tractor)->sheet()->changed([new SheetChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])], LimitSource::MachineClass);
+        $sheet = Starter::for(MachineClass::Tractor)->checkList()->changed([new CheckChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])], LimitSource::MachineClass);
         self::assertSame(LimitSource::MachineClass, $sheet->find('belt')?->limitSource);
 
-        $own = $sheet->changed([new SheetChange('belt', ['limits' => ['deflection' => '9 mm', 'force' => '98 N']]), new SheetChange('leaks', ['place' => 'Under the loader valve'])], LimitSource::Machine);
+        $own = $sheet->changed([new CheckChange('belt', ['limits' => ['deflection' => '9 mm', 'force' => '98 N']]), new CheckChange('leaks', ['place' => 'Under the loader valve'])], LimitSource::Machine);
         self::assertSame([LimitSource::Machine, '9 mm'], [$own->find('belt')?->limitSource, $own->find('belt')->limits['deflection']]);
         self::assertSame('Under the loader valve', $own->find('leaks')?->place);
         self::assertSame(LimitSource::CommonPractice, $own->find('tyre_pressure')?->limitSource);
@@ -75,14 +75,14 @@ final class CheckSheetTest extends TestCase
 
     public function test_checks_are_added_dropped_and_moved(): void
     {
-        $sheet = new CheckSheet([new Check('a', 'A'), new Check('b', 'B'), new Check('c', 'C')]);
-        $keys = fn (CheckSheet $sheet): array => array_column($sheet->checks, 'key');
+        $sheet = new CheckList([new Check('a', 'A'), new Check('b', 'B'), new Check('c', 'C')]);
+        $keys = fn (CheckList $sheet): array => array_column($sheet->checks, 'key');
 
-        self::assertSame(['a', 'c'], $keys($sheet->changed([new SheetChange('b', dropped: true)], LimitSource::Machine)));
-        self::assertSame(['c', 'a', 'b'], $keys($sheet->changed([new SheetChange('c', position: -1)], LimitSource::Machine)));
-        self::assertSame(['a', 'x', 'b', 'c'], $keys($sheet->changed([new SheetChange('x', ['title' => 'Step'], position: 0.5)], LimitSource::Machine)));
-        self::assertSame(['a', 'b', 'c', 'x'], $keys($sheet->changed([new SheetChange('x', ['title' => 'Step'])], LimitSource::Machine)));
-        self::assertSame(['a', 'b', 'c'], $keys($sheet->changed([new SheetChange('gone', ['how' => 'Look.'])], LimitSource::Machine)));
+        self::assertSame(['a', 'c'], $keys($sheet->changed([new CheckChange('b', dropped: true)], LimitSource::Machine)));
+        self::assertSame(['c', 'a', 'b'], $keys($sheet->changed([new CheckChange('c', position: -1)], LimitSource::Machine)));
+        self::assertSame(['a', 'x', 'b', 'c'], $keys($sheet->changed([new CheckChange('x', ['title' => 'Step'], position: 0.5)], LimitSource::Machine)));
+        self::assertSame(['a', 'b', 'c', 'x'], $keys($sheet->changed([new CheckChange('x', ['title' => 'Step'])], LimitSource::Machine)));
+        self::assertSame(['a', 'b', 'c'], $keys($sheet->changed([new CheckChange('gone', ['how' => 'Look.'])], LimitSource::Machine)));
     }
 
     public function test_a_check_for_the_cold_months_is_asked_for_in_them_alone(): void

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 /** The keeper's own check sheets and grease points. */
-final class CheckSheetTest extends WalkTestCase
+final class CheckListTest extends WalkTestCase
 {
     public function test_a_check_is_added_worded_otherwise_moved_and_dropped_for_one_machine(): void
     {

@@ -9,7 +9,7 @@ namespace Core\Inspect;
  *
  * @phpstan-import-type CheckValues from Check
  */
-final readonly class SheetChange
+final readonly class CheckChange
 {
     /**
      * @param  CheckValues  $values  what is not named stays as it is

@@ -23,7 +23,7 @@ const Number_ = styled.span`color: var(--soft); font-size: 15px; margin-right: 1
 const Rounds = styled.fieldset`border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 8px 20px; legend { font-size: 15px; padding: 0 0 4px; } label { display: flex; gap: 8px; align-items: center; min-height: 44px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
 
 /** The keeper changes what is looked at on a machine, and in which order. */
-export default function SheetPage() {
+export default function ChecksPage() {
   const machine = Number(useParams().machine);
   const known = useKnownName();
   const walk = useQuery(walkQuery(machine));

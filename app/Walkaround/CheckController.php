@@ -7,9 +7,9 @@ namespace App\Walkaround;
 use App\Contract\Refusal;
 use App\Machines\AddSpot;
 use App\Machines\ChangedCheck;
+use App\Machines\CheckLists;
 use App\Machines\FactsChanged;
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\Machines\Yard;
 use Core\Form\BadInput;
@@ -22,14 +22,14 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /** The keeper changes what is looked at: for one machine, or for all of its class. */
-final readonly class SheetController
+final readonly class CheckController
 {
     public function __construct(private AddSpot $addSpot, private Yard $yard)
     {
     }
 
     /** Adds a check, words it otherwise, drops it or moves it. */
-    public function update(SheetRequest $request, Machine $machine, string $check): JsonResponse
+    public function update(CheckRequest $request, Machine $machine, string $check): JsonResponse
     {
         $given = $request->validated();
         if (! preg_match('/^[a-z][a-z0-9_-]{1,39}$/', $check)) {
@@ -49,14 +49,14 @@ final readonly class SheetController
                 'dropped' => $given['dropped'] ?? $changed->dropped ?? false,
                 'position' => array_key_exists('position', $given) ? $given['position'] : $changed->position,
             ])->save();
-            $asked = (new Sheets)->of($machine)->find($check);
+            $asked = (new CheckLists)->of($machine)->find($check);
             $this->refuseUnusable($asked, $changed);
             if ($asked !== null) {
                 $this->giveSpot($machine, $asked->spot, $changed->class !== null);
             }
         });
 
-        return $this->sheet($machine, $given['for']);
+        return $this->checks($machine, $given['for']);
     }
 
     /** Back to what stands without the change. */
@@ -65,15 +65,15 @@ final readonly class SheetController
         $for = $request->validate(['for' => ['required', 'in:machine,class']])['for'];
         ChangedCheck::query()->where($this->owner($machine, $for, $check))->delete();
 
-        return $this->sheet($machine, $for);
+        return $this->checks($machine, $for);
     }
 
-    private function sheet(Machine $machine, string $for): JsonResponse
+    private function checks(Machine $machine, string $for): JsonResponse
     {
         // Which checks read a level may have changed with it.
         event(new FactsChanged($for === LimitSource::Machine->value ? [$machine->id] : Machine::query()->where('class', $machine->class)->pluck('id')->all()));
 
-        return new JsonResponse(['checks' => array_map(CheckShape::of(...), (new Sheets)->of($machine)->checks)]);
+        return new JsonResponse(['checks' => array_map(CheckShape::of(...), (new CheckLists)->of($machine)->checks)]);
     }
 
     /** @return array<string, int|string|null> */
