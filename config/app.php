@@ -10,7 +10,9 @@ return [
     'timezone' => 'UTC',
     // A test server has a day of its own, the same whenever it runs.
     'clock_ahead_seconds' => (int) env('CLOCK_AHEAD_SECONDS', 0),
-    'trusted_proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', ''))))),
+    'trusted_proxies' => array_values(
+        array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', '')))),
+    ),
     'key' => env('APP_KEY'),
     'cipher' => 'AES-256-CBC',
 ];

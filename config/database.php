@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 $hosts = fn (string $name): array => array_filter(explode(',', (string) env($name, '')));
 
-// One small computer reads and writes one server. DB_READ_HOSTS and DB_WRITE_HOSTS spread a replicated or clustered one.
+// One small computer reads and writes one server. DB_READ_HOSTS and DB_WRITE_HOSTS spread a replicated or clustered
+// one.
 return [
     'default' => 'mariadb',
     'connections' => [

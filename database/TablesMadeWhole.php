@@ -8,7 +8,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * A migration that makes tables, and can be run again after it was interrupted: MariaDB keeps what was made before the interruption, and until a migration
+ * A migration that makes tables, and can be run again after it was interrupted: MariaDB keeps what was made before the
+ * interruption, and until a migration
  * has run to its end nobody has written anything into its tables.
  */
 abstract class TablesMadeWhole extends Migration

@@ -105,7 +105,10 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('machines/{machine}/photos', [PhotoController::class, 'store'])->middleware($may('log', 'machine'));
     });
 
-    Route::post('machines/{machine}/checks/{check}/verdict', [WalkController::class, 'verdict'])->middleware($may('log', 'machine'));
+    Route::post(
+        'machines/{machine}/checks/{check}/verdict',
+        [WalkController::class, 'verdict'],
+    )->middleware($may('log', 'machine'));
     Route::post('log-line/preview', [LogLineController::class, 'preview'])->middleware($may('logSome', Machine::class));
     Route::get('entries', [EntryController::class, 'index'])->middleware($may('viewAny', Entry::class));
 });

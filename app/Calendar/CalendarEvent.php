@@ -17,7 +17,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * A due point as calendars know it: it keeps its identity from one service to the next however its day moves, and is cancelled when it is done.
+ * A due point as calendars know it: it keeps its identity from one service to the next however its day moves, and is
+ * cancelled when it is done.
  *
  * @property int $id
  * @property int $rule_id
@@ -46,7 +47,11 @@ final class CalendarEvent extends Model
 
     protected function casts(): array
     {
-        return ['day' => 'immutable_date', 'changed_at' => 'immutable_datetime', 'cancelled_at' => 'immutable_datetime'];
+        return [
+            'day' => 'immutable_date',
+            'changed_at' => 'immutable_datetime',
+            'cancelled_at' => 'immutable_datetime',
+        ];
     }
 
     /** Brings every event in line with what falls due today, once for each change of the facts. */
@@ -64,7 +69,10 @@ final class CalendarEvent extends Model
                     self::follow($reckoning, $known[$id] ?? new Collection);
                 }
             }
-            self::query()->whereNull('cancelled_at')->whereIn('machine_id', Machine::query()->select('id')->where('retired', true))->get()->each->cancel();
+            self::query()->whereNull('cancelled_at')
+                ->whereIn('machine_id', Machine::query()->select('id')->where('retired', true))
+                ->get()->each
+                ->cancel();
             self::query()->where('cancelled_at', '<', now()->subDays(self::DAYS_CANCELLED_ONES_STAY))->delete();
             Cache::forever('calendar-events-stamp', $stamp);
         });
@@ -80,7 +88,15 @@ final class CalendarEvent extends Model
                 continue;
             }
             $cycle = self::cycle($standing->standing->last);
-            $event = $known->pull("{$ruleId}.{$cycle}") ?? new self(['rule_id' => $ruleId, 'machine_id' => $reckoning->machine->id, 'cycle' => $cycle, 'sequence' => -1]);
+            $event = $known->pull("{$ruleId}.{$cycle}")
+                ?? new self(
+                    [
+                        'rule_id' => $ruleId,
+                        'machine_id' => $reckoning->machine->id,
+                        'cycle' => $cycle,
+                        'sequence' => -1,
+                    ],
+                );
             $event->fill([...$told, 'cancelled_at' => null]);
             if ($event->isDirty()) {
                 $event->fill(['sequence' => $event->sequence + 1, 'changed_at' => now()])->save();
@@ -101,7 +117,10 @@ final class CalendarEvent extends Model
         if ($standing->when === null || $standing->when->p50 > $today + self::FURTHEST_DAYS) {
             return null;
         }
-        $band = $standing->when->isCertain() || $standing->expectedDays <= 0 ? '' : ' '.ucfirst($standing->when->inWords($reckoning->yard->today())).'.';
+        $band = $standing->when->isCertain()
+            || $standing->expectedDays <= 0
+            ? ''
+            : ' '.ucfirst($standing->when->inWords($reckoning->yard->today())).'.';
 
         return [
             'day' => Day::of(max($today, $standing->when->p50))->format('Y-m-d'),

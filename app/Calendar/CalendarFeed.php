@@ -10,7 +10,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Str;
 
 /**
- * An address from which a calendar program fetches what falls due. Whoever knows the address may read it, so it can be given up and made anew.
+ * An address from which a calendar program fetches what falls due. Whoever knows the address may read it, so it can be
+ * given up and made anew.
  *
  * @property int $id
  * @property int $person_id
@@ -33,12 +34,22 @@ final class CalendarFeed extends Model
     {
         $token = Str::random(40);
 
-        return self::query()->create(['person_id' => $person->id, 'whole_yard' => $wholeYard, 'remind_days' => $remindDays, 'token' => $token, 'token_hash' => hash('sha256', $token)]);
+        return self::query()->create(
+            [
+                'person_id' => $person->id,
+                'whole_yard' => $wholeYard,
+                'remind_days' => $remindDays,
+                'token' => $token,
+                'token_hash' => hash('sha256', $token),
+            ],
+        );
     }
 
     public static function byToken(string $token): ?self
     {
-        return self::query()->where('token_hash', hash('sha256', $token))->whereHas('person', fn ($people) => $people->where('active', true))->first();
+        return self::query()->where('token_hash', hash('sha256', $token))
+            ->whereHas('person', fn ($people) => $people->where('active', true))
+            ->first();
     }
 
     /** @return BelongsTo<Person, $this> */
@@ -50,6 +61,11 @@ final class CalendarFeed extends Model
     /** @return array<string, mixed> */
     public function toRecord(): array
     {
-        return ['id' => $this->id, 'whole_yard' => $this->whole_yard, 'remind_days' => $this->remind_days, 'path' => "/api/calendar/{$this->token}.ics"];
+        return [
+            'id' => $this->id,
+            'whole_yard' => $this->whole_yard,
+            'remind_days' => $this->remind_days,
+            'path' => "/api/calendar/{$this->token}.ics",
+        ];
     }
 }

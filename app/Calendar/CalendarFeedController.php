@@ -29,13 +29,19 @@ final class CalendarFeedController
         $given = $request->validated();
         $person = $this->person($request);
         if ($given['whole_yard'] && $person->role !== Role::Keeper) {
-            throw Refusal::field('whole_yard', 'Only a keeper opens a calendar of the whole yard. Yours has the machines you may use.');
+            throw Refusal::field(
+                'whole_yard',
+                'Only a keeper opens a calendar of the whole yard. Yours has the machines you may use.',
+            );
         }
         if (CalendarFeed::query()->where('person_id', $person->id)->count() >= self::MOST_FEEDS) {
             throw Refusal::conflict('You have '.self::MOST_FEEDS.' calendar addresses. Give one up first.');
         }
 
-        return new JsonResponse(CalendarFeed::open($person, (bool) $given['whole_yard'], (int) $given['remind_days'])->toRecord(), 201);
+        return new JsonResponse(
+            CalendarFeed::open($person, (bool) $given['whole_yard'], (int) $given['remind_days'])->toRecord(),
+            201,
+        );
     }
 
     public function destroy(Request $request, CalendarFeed $feed): Response
@@ -55,7 +61,11 @@ final class CalendarFeedController
             $events->whereIn('machine_id', $feed->person->machineIds());
         }
 
-        return new Response(DueCalendar::write($events->lazy(), $yard, $feed->remind_days), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=600']);
+        return new Response(
+            DueCalendar::write($events->lazy(), $yard, $feed->remind_days),
+            200,
+            ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=600'],
+        );
     }
 
     private function person(Request $request): Person

@@ -37,7 +37,10 @@ final class DueCalendar
         ]);
         $written->add('DTSTART', $event->day->format('Ymd'), ['VALUE' => 'DATE']);
         if ($event->cancelled_at === null) {
-            $written->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $event->summary, 'TRIGGER' => "-P{$remindDays}D"]);
+            $written->add(
+                'VALARM',
+                ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $event->summary, 'TRIGGER' => "-P{$remindDays}D"],
+            );
         }
     }
 

@@ -11,7 +11,10 @@ use Illuminate\Http\Request;
 use Illuminate\Pagination\Cursor as Place;
 use Illuminate\Pagination\CursorPaginator;
 
-/** Lists page by cursor: a page, and where the next begins. A cursor is signed for its list, so that none is made up or taken elsewhere. */
+/**
+ * Lists page by cursor: a page, and where the next begins. A cursor is signed for its list, so that none is made up or
+ * taken elsewhere.
+ */
 final readonly class Cursor
 {
     private const USUAL = 50;
@@ -25,7 +28,12 @@ final readonly class Cursor
     /** @throws Refusal if the cursor is none of this list */
     public static function of(Request $request): self
     {
-        $given = $request->validate(['limit' => ['sometimes', 'integer', 'between:1,'.self::MOST], 'cursor' => ['sometimes', 'nullable', 'string', 'max:1000']]);
+        $given = $request->validate(
+            [
+                'limit' => ['sometimes', 'integer', 'between:1,'.self::MOST],
+                'cursor' => ['sometimes', 'nullable', 'string', 'max:1000'],
+            ],
+        );
         $place = null;
         if (isset($given['cursor'])) {
             [$encoded, $signature] = [...explode('.', $given['cursor'], 2), ''];
@@ -53,7 +61,13 @@ final readonly class Cursor
     {
         $next = $page->nextCursor()?->encode();
 
-        return new JsonResponse(['data' => array_map($shape, $page->items()), 'next_cursor' => $next === null ? null : $next.'.'.self::sign($this->request, $next), ...$more]);
+        return new JsonResponse(
+            [
+                'data' => array_map($shape, $page->items()),
+                'next_cursor' => $next === null ? null : $next.'.'.self::sign($this->request, $next),
+                ...$more,
+            ],
+        );
     }
 
     private static function sign(Request $request, string $encoded): string

@@ -27,7 +27,10 @@ final class EarlyLengths extends Validator
     private function mostItems(array $said): ?int
     {
         $said = array_filter($said, is_string(...));
-        $isList = Arr::first($said, fn (string $rule): bool => $rule === 'array' || str_starts_with($rule, 'array:')) !== null;
+        $isList = Arr::first(
+            $said,
+            fn (string $rule): bool => $rule === 'array' || str_starts_with($rule, 'array:'),
+        ) !== null;
         $most = Arr::first($said, fn (string $rule): bool => str_starts_with($rule, 'max:'));
 
         return $isList && $most !== null ? (int) substr($most, 4) : null;
@@ -41,7 +44,9 @@ final class EarlyLengths extends Validator
     {
         if ($ahead === []) {
             if (is_array($found) && count($found) > $most) {
-                throw ValidationException::withMessages([implode('.', $behind) => __('validation.max.array', ['max' => $most])]);
+                throw ValidationException::withMessages(
+                    [implode('.', $behind) => __('validation.max.array', ['max' => $most])],
+                );
             }
 
             return;

@@ -12,8 +12,10 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Carries out a POST in one transaction and, where it has an Idempotency-Key, once only: the same key sent again gets the first answer back.
- * A refused request leaves nothing behind, its key included, so that it can be put right and sent again under the same key.
+ * Carries out a POST in one transaction and, where it has an Idempotency-Key, once only: the same key sent again gets
+ * the first answer back.
+ * A refused request leaves nothing behind, its key included, so that it can be put right and sent again under the same
+ * key.
  */
 final class KeepOnce
 {
@@ -32,7 +34,14 @@ final class KeepOnce
     {
         $key = $request->header('Idempotency-Key');
         if ($key !== null && ($key === '' || strlen($key) > self::LONGEST_KEY)) {
-            throw new Refusal(new Problem(400, 'bad-key', 'The key cannot be used', 'An Idempotency-Key has 1 to '.self::LONGEST_KEY.' characters.'));
+            throw new Refusal(
+                new Problem(
+                    400,
+                    'bad-key',
+                    'The key cannot be used',
+                    'An Idempotency-Key has 1 to '.self::LONGEST_KEY.' characters.',
+                ),
+            );
         }
         $response = null;
         try {
@@ -56,12 +65,16 @@ final class KeepOnce
         }
     }
 
-    /** Takes the key, or returns the answer kept under it. A twin still under way is waited for by the database's own lock. */
+    /**
+     * Takes the key, or returns the answer kept under it. A twin still under way is waited for by the database's own
+     * lock.
+     */
     private function claim(Request $request, string $key): ?Response
     {
         $row = ['person_id' => $this->personId($request), 'key' => $key];
         $fingerprint = self::fingerprint($request);
-        // Unlike `insert ignore`, this locks a row that is there already for writing at once, so that twins queue instead of barring each other.
+        // Unlike `insert ignore`, this locks a row that is there already for writing at once, so that twins queue
+        // instead of barring each other.
         if (DB::affectingStatement('insert into idempotency_keys (person_id, `key`, fingerprint, created_at) values (?, ?, ?, ?) on duplicate key update created_at = created_at', [...array_values($row), $fingerprint, now()]) === 1) {
             if (random_int(1, self::CLEARED_EVERY) === 1) {
                 DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
@@ -71,14 +84,28 @@ final class KeepOnce
         }
         $kept = DB::table('idempotency_keys')->where($row)->lockForUpdate()->first();
         if ($kept === null || $kept->fingerprint !== $fingerprint) {
-            throw new Refusal(new Problem(422, 'key-reused', 'The key was used before', 'This Idempotency-Key belongs to another request. Use a new one.'));
+            throw new Refusal(
+                new Problem(
+                    422,
+                    'key-reused',
+                    'The key was used before',
+                    'This Idempotency-Key belongs to another request. Use a new one.',
+                ),
+            );
         }
 
         if ($kept->body === null) {
-            throw Refusal::conflict('This was done already under that key. What it gave out was shown once and is not kept.');
+            throw Refusal::conflict(
+                'This was done already under that key. What it gave out was shown once and is not kept.',
+            );
         }
 
-        return new JsonResponse($kept->body, $kept->status, array_filter(['ETag' => $kept->etag, 'Idempotent-Replay' => 'true']), json: true);
+        return new JsonResponse(
+            $kept->body,
+            $kept->status,
+            array_filter(['ETag' => $kept->etag, 'Idempotent-Replay' => 'true']),
+            json: true,
+        );
     }
 
     /** What a request says, to the last byte of its files. */

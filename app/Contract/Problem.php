@@ -39,22 +39,69 @@ final readonly class Problem implements Responsable
     {
         return match (true) {
             $thrown instanceof Refusal => $thrown->problem,
-            $thrown instanceof ValidationException => new self(422, 'bad-input', 'Some of this cannot be used', 'Look at the fields marked; nothing was saved.', $thrown->errors()),
-            $thrown instanceof BadInput => new self(422, 'bad-input', 'Some of this cannot be used', $thrown->getMessage(), $thrown->errors),
+            $thrown instanceof ValidationException => new self(
+                422,
+                'bad-input',
+                'Some of this cannot be used',
+                'Look at the fields marked; nothing was saved.',
+                $thrown->errors(),
+            ),
+            $thrown instanceof BadInput => new self(
+                422,
+                'bad-input',
+                'Some of this cannot be used',
+                $thrown->getMessage(),
+                $thrown->errors,
+            ),
             $thrown instanceof UnknownCalculator => new self(404, 'not-found', 'Not found', $thrown->getMessage()),
-            $thrown instanceof AuthenticationException => new self(401, 'not-signed-in', 'Not signed in', 'Sign in first; what you typed is kept.'),
-            $thrown instanceof AuthorizationException => new self(403, 'not-allowed', 'Not yours to do', 'Your role does not allow this. Ask a keeper.'),
-            $thrown instanceof ModelNotFoundException => new self(404, 'not-found', 'Not found', 'There is no such thing in this yard.'),
+            $thrown instanceof AuthenticationException => new self(
+                401,
+                'not-signed-in',
+                'Not signed in',
+                'Sign in first; what you typed is kept.',
+            ),
+            $thrown instanceof AuthorizationException => new self(
+                403,
+                'not-allowed',
+                'Not yours to do',
+                'Your role does not allow this. Ask a keeper.',
+            ),
+            $thrown instanceof ModelNotFoundException => new self(
+                404,
+                'not-found',
+                'Not found',
+                'There is no such thing in this yard.',
+            ),
             $thrown instanceof HttpExceptionInterface => self::fromHttp($thrown),
-            $thrown instanceof UniqueConstraintViolationException => new self(409, 'conflict', 'Not as things stand', 'Somebody wrote the same a moment ago. Load the page again.'),
-            ($busy = Unavailable::because($thrown)) !== null => new self(503, 'unavailable', 'Not just now', $busy, headers: ['Retry-After' => (string) Unavailable::SECONDS]),
-            default => new self(500, 'our-fault', 'Something broke here', 'This is a fault of the program and has been written to its log. Nothing was saved.'),
+            $thrown instanceof UniqueConstraintViolationException => new self(
+                409,
+                'conflict',
+                'Not as things stand',
+                'Somebody wrote the same a moment ago. Load the page again.',
+            ),
+            ($busy = Unavailable::because($thrown)) !== null => new self(
+                503,
+                'unavailable',
+                'Not just now',
+                $busy,
+                headers: ['Retry-After' => (string) Unavailable::SECONDS],
+            ),
+            default => new self(
+                500,
+                'our-fault',
+                'Something broke here',
+                'This is a fault of the program and has been written to its log. Nothing was saved.',
+            ),
         };
     }
 
     public function toResponse($request): JsonResponse
     {
-        return new JsonResponse($this->toArray(), $this->status, [...$this->headers, 'Content-Type' => 'application/problem+json']);
+        return new JsonResponse(
+            $this->toArray(),
+            $this->status,
+            [...$this->headers, 'Content-Type' => 'application/problem+json'],
+        );
     }
 
     /** @return array<string, mixed> */
@@ -77,10 +124,27 @@ final readonly class Problem implements Responsable
         return match ($thrown->getStatusCode()) {
             403 => new self(403, 'not-allowed', 'Not yours to do', 'Your role does not allow this. Ask a keeper.'),
             404 => new self(404, 'not-found', 'Not found', 'There is no such thing in this yard.'),
-            405 => new self(405, 'wrong-method', 'Not done that way', 'This address does not take that kind of request.', headers: $headers),
+            405 => new self(
+                405,
+                'wrong-method',
+                'Not done that way',
+                'This address does not take that kind of request.',
+                headers: $headers,
+            ),
             413 => new self(413, 'too-large', 'Too large', 'That is larger than this address takes.'),
-            429 => new self(429, 'too-often', 'Too many tries', sprintf('Wait %s seconds and try again.', $headers['Retry-After'] ?? 'a few'), headers: $headers),
-            default => new self($thrown->getStatusCode(), 'refused', 'Refused', 'The request cannot be carried out as it stands.'),
+            429 => new self(
+                429,
+                'too-often',
+                'Too many tries',
+                sprintf('Wait %s seconds and try again.', $headers['Retry-After'] ?? 'a few'),
+                headers: $headers,
+            ),
+            default => new self(
+                $thrown->getStatusCode(),
+                'refused',
+                'Refused',
+                'The request cannot be carried out as it stands.',
+            ),
         };
     }
 }

@@ -8,7 +8,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Turns away what nobody can have typed before any of it is worked on: too long, broken, endlessly many values, no text.
+ * Turns away what nobody can have typed before any of it is worked on: too long, broken, endlessly many values, no
+ * text.
  *
  * Only photographs are large.
  */
@@ -41,7 +42,15 @@ final class ReadableBody
             $this->walk($given, '', $values, $faults);
         }
         if ($faults !== []) {
-            throw new Refusal(new Problem(422, 'bad-input', 'Some of this cannot be used', 'Look at the fields marked; nothing was saved.', $faults));
+            throw new Refusal(
+                new Problem(
+                    422,
+                    'bad-input',
+                    'Some of this cannot be used',
+                    'Look at the fields marked; nothing was saved.',
+                    $faults,
+                ),
+            );
         }
 
         return $next($request);
@@ -51,7 +60,14 @@ final class ReadableBody
     {
         $body = json_decode($content, true, self::DEEPEST, JSON_BIGINT_AS_STRING);
         if (! is_array($body)) {
-            throw new Refusal(new Problem(400, 'broken-body', 'The request is broken', 'The body of this request is not a JSON object, so nothing of it was used.'));
+            throw new Refusal(
+                new Problem(
+                    400,
+                    'broken-body',
+                    'The request is broken',
+                    'The body of this request is not a JSON object, so nothing of it was used.',
+                ),
+            );
         }
     }
 
@@ -63,7 +79,9 @@ final class ReadableBody
     {
         foreach ($given as $name => $value) {
             if (++$values > self::MOST_VALUES) {
-                throw new Refusal(new Problem(413, 'too-large', 'Too large', 'That is more than this address takes at once.'));
+                throw new Refusal(
+                    new Problem(413, 'too-large', 'Too large', 'That is more than this address takes at once.'),
+                );
             }
             $field = $path.mb_scrub((string) $name);
             if (is_array($value)) {

@@ -15,7 +15,15 @@ final class Refusal extends \RuntimeException
     /** One field is at fault. */
     public static function field(string $field, string $message): self
     {
-        return new self(new Problem(422, 'bad-input', 'Some of this cannot be used', 'Look at the fields marked; nothing was saved.', [$field => [$message]]));
+        return new self(
+            new Problem(
+                422,
+                'bad-input',
+                'Some of this cannot be used',
+                'Look at the fields marked; nothing was saved.',
+                [$field => [$message]],
+            ),
+        );
     }
 
     /** The record does not allow this as it now stands. */

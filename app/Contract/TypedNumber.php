@@ -17,8 +17,11 @@ final readonly class TypedNumber implements ValidationRule
     /** The largest value a meter or interval has room for. */
     private const MOST = '9999999';
 
-    public function __construct(private string $what, private bool $aboveZero = false, private string $most = self::MOST)
-    {
+    public function __construct(
+        private string $what,
+        private bool $aboveZero = false,
+        private string $most = self::MOST,
+    ) {
     }
 
     public function validate(string $attribute, mixed $value, \Closure $fail): void
@@ -38,7 +41,11 @@ final readonly class TypedNumber implements ValidationRule
         match (true) {
             $number->isNegative() => $fail("{$this->what} is never less than nothing."),
             $this->aboveZero && $number->isZero() => $fail("{$this->what} must be above zero."),
-            $number->isGreaterThan($this->most) => $fail($this->most === self::MOST ? "{$this->what} is more than any meter shows." : "{$this->what} is at most {$this->most}."),
+            $number->isGreaterThan($this->most) => $fail(
+                $this->most === self::MOST
+                    ? "{$this->what} is more than any meter shows."
+                    : "{$this->what} is at most {$this->most}.",
+            ),
             default => null,
         };
     }

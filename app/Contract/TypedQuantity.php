@@ -14,8 +14,12 @@ use Illuminate\Contracts\Validation\ValidationRule;
 final readonly class TypedQuantity implements ValidationRule
 {
     /** @param  int  $most  in the assumed unit, either way */
-    public function __construct(private string $what, private Dimension $dimension, private Unit $assumed, private int $most)
-    {
+    public function __construct(
+        private string $what,
+        private Dimension $dimension,
+        private Unit $assumed,
+        private int $most,
+    ) {
     }
 
     public function validate(string $attribute, mixed $value, \Closure $fail): void

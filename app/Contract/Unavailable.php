@@ -8,13 +8,19 @@ use Illuminate\Contracts\Database\ConcurrencyErrorDetector;
 use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Database\QueryException;
 
-/** What passes by itself: the database is away or busy, the disk is full. Nothing was written; the same may be sent again. */
+/**
+ * What passes by itself: the database is away or busy, the disk is full. Nothing was written; the same may be sent
+ * again.
+ */
 final class Unavailable
 {
     /** When to ask again. */
     public const SECONDS = 5;
 
-    /** MariaDB's numbers for a full disk or table: ER_DISK_FULL, ER_ERROR_ON_WRITE, ER_RECORD_FILE_FULL, ER_IO_WRITE_ERROR. */
+    /**
+     * MariaDB's numbers for a full disk or table: ER_DISK_FULL, ER_ERROR_ON_WRITE, ER_RECORD_FILE_FULL,
+     * ER_IO_WRITE_ERROR.
+     */
     private const FULL = [1021, 1026, 1114, 1811];
 
     private const LEAST_ROOM = 1024 * 1024;
@@ -23,9 +29,19 @@ final class Unavailable
     public static function because(\Throwable $thrown): ?string
     {
         return match (true) {
-            $thrown instanceof QueryException && in_array($thrown->errorInfo[1] ?? 0, self::FULL, true), self::diskIsFull() => 'The yard\'s computer has no room left on its disk. Nothing was saved; tell whoever looks after it.',
-            app(LostConnectionDetector::class)->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. Nothing was saved. Try again in a few seconds.',
-            app(ConcurrencyErrorDetector::class)->causedByConcurrencyError($thrown) => 'Too many were writing at once. Nothing was saved. Try again in a few seconds.',
+            $thrown instanceof QueryException
+                && in_array(
+                    $thrown->errorInfo[1] ?? 0,
+                    self::FULL,
+                    true,
+                ),
+            self::diskIsFull() => 'The yard\'s computer has no room left on its disk. Nothing was saved; tell whoever looks after it.',
+            app(
+                LostConnectionDetector::class,
+            )->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. Nothing was saved. Try again in a few seconds.',
+            app(
+                ConcurrencyErrorDetector::class,
+            )->causedByConcurrencyError($thrown) => 'Too many were writing at once. Nothing was saved. Try again in a few seconds.',
             default => null,
         };
     }

@@ -9,7 +9,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 /**
- * A record that two people may edit at once. Whoever changes it says in If-Match which version they saw; a stale one gets the newer record back.
+ * A record that two people may edit at once. Whoever changes it says in If-Match which version they saw; a stale one
+ * gets the newer record back.
  *
  * @property int $version
  *
@@ -27,7 +28,14 @@ trait Versioned
     {
         $seen = $request->header('If-Match');
         if ($seen === null) {
-            throw new Refusal(new Problem(428, 'version-missing', 'Which version?', 'Say in If-Match which version of this record you saw.'));
+            throw new Refusal(
+                new Problem(
+                    428,
+                    'version-missing',
+                    'Which version?',
+                    'Say in If-Match which version of this record you saw.',
+                ),
+            );
         }
 
         return $this->getConnection()->transaction(function () use ($seen, $change, $shape): static {

@@ -17,7 +17,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Str;
 
 /**
- * A line of the logbook: what one person did or said on one occasion, from one device. Never changed and never deleted: a correction strikes it and
+ * A line of the logbook: what one person did or said on one occasion, from one device. Never changed and never deleted:
+ * a correction strikes it and
  * stands beside it.
  *
  * @property int $id
@@ -57,7 +58,14 @@ final class Entry extends Model
 
     protected function casts(): array
     {
-        return ['kind' => EntryKind::class, 'happened_at' => 'immutable_datetime', 'written_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime', 'day_only' => 'boolean', 'detail' => 'array'];
+        return [
+            'kind' => EntryKind::class,
+            'happened_at' => 'immutable_datetime',
+            'written_at' => 'immutable_datetime',
+            'struck_at' => 'immutable_datetime',
+            'day_only' => 'boolean',
+            'detail' => 'array',
+        ];
     }
 
     /** @return BelongsTo<Machine, $this> */
@@ -107,9 +115,22 @@ final class Entry extends Model
      *
      * @param  array<string, mixed>  $columns
      */
-    public static function write(?Machine $machine, EntryKind $kind, Circumstances $circumstances, array $columns = []): self
-    {
-        return self::query()->create(['note' => $circumstances->note, ...$circumstances->columns(), 'uuid' => (string) Str::uuid(), ...$columns, 'machine_id' => $machine?->id, 'kind' => $kind]);
+    public static function write(
+        ?Machine $machine,
+        EntryKind $kind,
+        Circumstances $circumstances,
+        array $columns = [],
+    ): self {
+        return self::query()->create(
+            [
+                'note' => $circumstances->note,
+                ...$circumstances->columns(),
+                'uuid' => (string) Str::uuid(),
+                ...$columns,
+                'machine_id' => $machine?->id,
+                'kind' => $kind,
+            ],
+        );
     }
 
     public function isStruck(): bool

@@ -30,7 +30,10 @@ final class EntryController
     {
         $filter = $request->validate(['kind' => ['sometimes', Rule::enum(EntryKind::class)]]);
         $cursor = Cursor::of($request);
-        $page = $cursor->page($entries->when($filter['kind'] ?? null, fn ($query, string $kind) => $query->where('kind', $kind))
+        $page = $cursor->page($entries->when(
+            $filter['kind'] ?? null,
+            fn ($query, string $kind) => $query->where('kind', $kind),
+        )
             ->with(EntryShape::WITH)->orderByDesc('happened_at')->orderByDesc('id'));
         $reader = $request->user();
         assert($reader instanceof Person);

@@ -34,7 +34,21 @@ enum EntryKind: string
     /** Whether only keepers and mechanics write such an entry. */
     public function isOfService(): bool
     {
-        return in_array($this, [self::MachineAdded, self::Service, self::MeterReplaced, self::MeterDoubted, self::Lifted, self::RuleChanged, self::Skipped, self::ReminderSet, self::Mended], true);
+        return in_array(
+            $this,
+            [
+                self::MachineAdded,
+                self::Service,
+                self::MeterReplaced,
+                self::MeterDoubted,
+                self::Lifted,
+                self::RuleChanged,
+                self::Skipped,
+                self::ReminderSet,
+                self::Mended,
+            ],
+            true,
+        );
     }
 
     /** Whether an entry of this kind can be struck; what changed a record is put right by changing the record again. */

@@ -13,7 +13,16 @@ use Illuminate\Support\Facades\Gate;
 final class EntryShape
 {
     /** What an entry is shown with. */
-    public const WITH = ['machine:id,name', 'round', 'person:id,name', 'struckBy:id,name', 'readings.meter', 'acts.spot', 'acts.move', 'decisions'];
+    public const WITH = [
+        'machine:id,name',
+        'round',
+        'person:id,name',
+        'struckBy:id,name',
+        'readings.meter',
+        'acts.spot',
+        'acts.move',
+        'decisions',
+    ];
 
     /** @return array<string, mixed> */
     public static function of(Entry $entry, Person $reader): array
@@ -42,21 +51,32 @@ final class EntryShape
                 'by' => $entry->struckBy?->name,
                 'because' => $entry->struck_because,
             ],
-            'may_strike' => ! $entry->isStruck() && $entry->kind->canBeStruck() && Gate::forUser($reader)->allows('strike', $entry),
+            'may_strike' => ! $entry->isStruck() && $entry->kind
+                ->canBeStruck() && Gate::forUser($reader)
+                ->allows('strike', $entry),
         ];
     }
 
     /** @return array{meter_id: int, unit: string, value: string, typed: string} */
     private static function reading(Reading $reading): array
     {
-        return ['meter_id' => $reading->meter_id, 'unit' => $reading->meter->unit->value, 'value' => (string) $reading->shown(), 'typed' => $reading->typed];
+        return [
+            'meter_id' => $reading->meter_id,
+            'unit' => $reading->meter->unit->value,
+            'value' => (string) $reading->shown(),
+            'typed' => $reading->typed,
+        ];
     }
 
     /** @return list<array{task_id: int, task: string}> the tasks that were ticked, or decided about */
     private static function tasks(Entry $entry): array
     {
-        $ticked = $entry->acts->whereNotNull('task_id')->unique('task_id')->map(fn (Act $act): array => ['task_id' => (int) $act->task_id, 'task' => $act->title]);
-        $decided = $entry->decisions->map(fn (Decision $decision): array => ['task_id' => $decision->task_id, 'task' => $decision->task]);
+        $ticked = $entry->acts->whereNotNull('task_id')
+            ->unique('task_id')
+            ->map(fn (Act $act): array => ['task_id' => (int) $act->task_id, 'task' => $act->title]);
+        $decided = $entry->decisions->map(
+            fn (Decision $decision): array => ['task_id' => $decision->task_id, 'task' => $decision->task],
+        );
 
         return [...$ticked->values()->all(), ...$decided->all()];
     }

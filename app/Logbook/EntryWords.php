@@ -31,7 +31,9 @@ final class EntryWords
             EntryKind::Skipped => 'Skipped this time: '.self::decided($entry),
             EntryKind::Called => 'Called for: '.self::decided($entry),
             EntryKind::Round => self::round($entry),
-            EntryKind::Found => 'Found: '.$entry->acts->map(fn (Act $act): string => rtrim("{$act->title}: {$act->words}", ': '))->implode(', '),
+            EntryKind::Found => 'Found: '.$entry->acts->map(
+                fn (Act $act): string => rtrim("{$act->title}: {$act->words}", ': '),
+            )->implode(', '),
             EntryKind::Mended => 'Put right: '.$entry->acts->pluck('title')->implode(', '),
             EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at {$entry->detail['shown']} {$entry->detail['unit']}",
             EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",
@@ -52,7 +54,11 @@ final class EntryWords
     private static function service(Entry $entry): string
     {
         [$mended, $done] = $entry->acts->partition(fn (Act $act): bool => $act->outcome === Outcome::PutRight);
-        $words = $done->groupBy(fn (Act $act): string => $act->task_id === null ? "act {$act->id}" : "task {$act->task_id}")->map(self::done(...))->implode(', ');
+        $words = $done->groupBy(
+            fn (Act $act): string => $act->task_id === null ? "act {$act->id}" : "task {$act->task_id}",
+        )
+            ->map(self::done(...))
+            ->implode(', ');
 
         return $words.($mended->isEmpty() ? '' : ($words === '' ? 'Put right: ' : '. Put right: ').$mended->pluck('title')->implode(', '));
     }
@@ -76,7 +82,10 @@ final class EntryWords
         return implode(', ', array_filter([
             Plain::within($act->title).' '.$word,
             $acts->map(fn (Act $one): ?string => $one->move?->typed)->filter()->implode(', '),
-            $strokes === 0 || $act->task_id === null ? '' : Plain::count($acts->count() - $missed, 'point').', '.Plain::count($strokes, 'stroke'),
+            $strokes === 0
+                || $act->task_id === null
+                ? ''
+                : Plain::count($acts->count() - $missed, 'point').', '.Plain::count($strokes, 'stroke'),
             $missed === 0 ? '' : "{$missed} not done",
         ]));
     }
@@ -98,8 +107,16 @@ final class EntryWords
             $parts[] = $told->every('verdict', Verdict::Fit) ? 'all fit' : '';
         }
         $parts[] = self::named('not looked at', $looks->where('outcome', Outcome::NotDone));
-        $parts[] = $greased->isEmpty() ? '' : Plain::count($greased->unique('spot_id')->count(), 'point').' greased, '.Plain::count((int) $greased->sum('strokes'), 'stroke');
-        $parts[] = self::named('did not go in', $acts->where('kind', ActKind::Lubricated)->where('outcome', Outcome::NotDone));
+        $parts[] = $greased->isEmpty()
+            ? ''
+            : Plain::count(
+                $greased->unique('spot_id')->count(),
+                'point',
+            ).' greased, '.Plain::count((int) $greased->sum('strokes'), 'stroke');
+        $parts[] = self::named(
+            'did not go in',
+            $acts->where('kind', ActKind::Lubricated)->where('outcome', Outcome::NotDone),
+        );
 
         return ucfirst($kind->label()).': '.(implode(', ', array_filter($parts)) ?: 'begun');
     }

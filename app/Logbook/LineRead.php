@@ -27,7 +27,10 @@ final readonly class LineRead
     /** @throws NotUnderstood */
     public function parse(string $text): LogLine
     {
-        $names = Machine::query()->where('retired', false)->orderBy('name')->pluck('name', 'id')->mapWithKeys(fn (string $name, int $id): array => [(string) $id => $name]);
+        $names = Machine::query()->where('retired', false)
+            ->orderBy('name')
+            ->pluck('name', 'id')
+            ->mapWithKeys(fn (string $name, int $id): array => [(string) $id => $name]);
 
         return (new Parser($names->all(), $this->yard->today()))->parse($text);
     }
@@ -42,12 +45,15 @@ final readonly class LineRead
         $when = When::read($line->day?->format('Y-m-d'), $this->yard, 'text');
 
         return array_map(function (LoggedValue $logged) use ($machine, $when): array {
-            $meter = $machine->meterAt($when->at, $logged->unit?->isDistance()) ?? throw Refusal::field('text', "{$machine->name} has no such meter.");
+            $meter = $machine->meterAt($when->at, $logged->unit?->isDistance())
+                ?? throw Refusal::field('text', "{$machine->name} has no such meter.");
             if ($logged->unit !== null && $logged->unit !== $meter->unit) {
                 throw Refusal::field('text', "{$machine->name}'s meter counts {$meter->unit->value}.");
             }
             $last = $logged->isGain ? $this->logReading->lastBefore($meter, $when) : null;
-            $value = $logged->isGain ? $logged->value->plus($last->value ?? BigDecimal::of($meter->shown_when_fitted)) : $logged->value;
+            $value = $logged->isGain
+                ? $logged->value->plus($last->value ?? BigDecimal::of($meter->shown_when_fitted))
+                : $logged->value;
 
             return [$meter, new GivenReading($value, $logged->typed, $meter->unit->isDistance())];
         }, $line->values);

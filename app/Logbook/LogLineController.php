@@ -41,8 +41,22 @@ final readonly class LogLineController
         }
         $when = When::read($line->day?->format('Y-m-d'), $this->yard, 'text');
         $day = $when->dayOnly ? ' on '.Plain::day($this->yard->dayOf($when->at)) : '';
-        $at = implode(', ', array_map(fn (array $reading): string => Plain::number($reading[1]->value)." {$reading[0]->unit->value}", $readings));
-        $judgements = array_map(fn (array $reading): Judgement => $this->logReading->judge($reading[0], $reading[1]->value, $when, $reading[1]->typed), $readings);
+        $at = implode(
+            ', ',
+            array_map(
+                fn (array $reading): string => Plain::number($reading[1]->value)." {$reading[0]->unit->value}",
+                $readings,
+            ),
+        );
+        $judgements = array_map(
+            fn (array $reading): Judgement => $this->logReading->judge(
+                $reading[0],
+                $reading[1]->value,
+                $when,
+                $reading[1]->typed,
+            ),
+            $readings,
+        );
         $suggestions = [];
         foreach ($judgements as $index => $judgement) {
             foreach ($judgement->suggestions() as $suggestion) {
@@ -62,7 +76,15 @@ final readonly class LogLineController
     /** @param  list<string>  $suggestions */
     private function notUnderstood(string $sentence, array $suggestions = []): JsonResponse
     {
-        return new JsonResponse(['understood' => false, 'sentence' => $sentence, 'suggestions' => $suggestions, 'machine_id' => null, 'asks' => false]);
+        return new JsonResponse(
+            [
+                'understood' => false,
+                'sentence' => $sentence,
+                'suggestions' => $suggestions,
+                'machine_id' => null,
+                'asks' => false,
+            ],
+        );
     }
 
     /**
@@ -70,9 +92,18 @@ final readonly class LogLineController
      *
      * @param  non-empty-list<array{Meter, GivenReading}>  $readings
      */
-    private function lineWith(Machine $machine, array $readings, int $index, BigDecimal $meant, string $dayWords): string
-    {
-        $values = array_map(fn (array $reading, int $at): string => ($at === $index ? $meant : $reading[1]->value).(count($readings) === 1 ? '' : " {$reading[0]->unit->value}"), $readings, array_keys($readings));
+    private function lineWith(
+        Machine $machine,
+        array $readings,
+        int $index,
+        BigDecimal $meant,
+        string $dayWords,
+    ): string {
+        $values = array_map(
+            fn (array $reading, int $at): string => ($at === $index ? $meant : $reading[1]->value).(count($readings) === 1 ? '' : " {$reading[0]->unit->value}"),
+            $readings,
+            array_keys($readings),
+        );
 
         return implode(' ', array_filter([mb_strtolower($machine->name), ...$values, $dayWords]));
     }

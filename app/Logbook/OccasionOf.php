@@ -8,7 +8,10 @@ use App\Machines\Yard;
 use App\Notes\Note;
 use Core\Inspect\RoundKind;
 
-/** The entry that a note's acts belong to: its writer's part of a round, from their device, begun where they have not; or an entry of its own. */
+/**
+ * The entry that a note's acts belong to: its writer's part of a round, from their device, begun where they have not;
+ * or an entry of its own.
+ */
 final readonly class OccasionOf
 {
     public function __construct(private Yard $yard)
@@ -28,8 +31,17 @@ final readonly class OccasionOf
         $circumstances = $note->circumstances;
         $began = $note->roundBegan ?? $circumstances->when->at;
         $round = Round::begin($note->machine(), $kind, $began, $this->yard);
-        $entry = Entry::query()->where(['round_id' => $round->id, 'person_id' => $circumstances->by?->id, 'device' => $circumstances->device])->whereNull('struck_at')->first()
-            ?? Entry::write($note->machine(), EntryKind::Round, $circumstances, ['round_id' => $round->id, 'happened_at' => $began, 'note' => null]);
+        $entry = Entry::query()->where(
+            ['round_id' => $round->id, 'person_id' => $circumstances->by?->id, 'device' => $circumstances->device],
+        )
+            ->whereNull('struck_at')
+            ->first()
+            ?? Entry::write(
+                $note->machine(),
+                EntryKind::Round,
+                $circumstances,
+                ['round_id' => $round->id, 'happened_at' => $began, 'note' => null],
+            );
         if ($began < $entry->happened_at) {
             $entry->update(['happened_at' => $began]);
         }

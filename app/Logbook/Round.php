@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * One walk of a kind round a machine on one day, by whoever took part in it: two phones that walk round the same machine on the same day write one round.
+ * One walk of a kind round a machine on one day, by whoever took part in it: two phones that walk round the same
+ * machine on the same day write one round.
  *
  * @property int $id
  * @property int $machine_id
@@ -34,7 +35,12 @@ final class Round extends Model
 
     protected function casts(): array
     {
-        return ['kind' => RoundKind::class, 'day' => 'immutable_date', 'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime'];
+        return [
+            'kind' => RoundKind::class,
+            'day' => 'immutable_date',
+            'started_at' => 'immutable_datetime',
+            'ended_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return BelongsTo<Machine, $this> */
@@ -56,13 +62,20 @@ final class Round extends Model
      */
     public function scopeStanding(Builder $query): void
     {
-        $query->whereExists(fn ($entries) => $entries->from('entries')->whereColumn('entries.round_id', 'rounds.id')->whereNull('entries.struck_at'));
+        $query->whereExists(
+            fn ($entries) => $entries->from('entries')
+                ->whereColumn('entries.round_id', 'rounds.id')
+                ->whereNull('entries.struck_at'),
+        );
     }
 
     /** The round of a kind round a machine that began at a moment, on the day of the yard in which it lies. */
     public static function begin(Machine $machine, RoundKind $kind, CarbonImmutable $began, Yard $yard): self
     {
-        $round = self::query()->firstOrCreate(['machine_id' => $machine->id, 'day' => $yard->dayOf($began)->format('Y-m-d'), 'kind' => $kind], ['started_at' => $began]);
+        $round = self::query()->firstOrCreate(
+            ['machine_id' => $machine->id, 'day' => $yard->dayOf($began)->format('Y-m-d'), 'kind' => $kind],
+            ['started_at' => $began],
+        );
         if ($began < $round->started_at) {
             $round->update(['started_at' => $began]);
         }

@@ -16,7 +16,9 @@ final class StandDowns
      */
     public static function of(?array $machineIds = null): Collection
     {
-        return Entry::query()->with('person:id,name')->whereIn('kind', [EntryKind::StoodDown, EntryKind::Lifted])->whereNull('struck_at')
+        return Entry::query()->with('person:id,name')
+            ->whereIn('kind', [EntryKind::StoodDown, EntryKind::Lifted])
+            ->whereNull('struck_at')
             ->when($machineIds !== null, fn ($entries) => $entries->whereIn('machine_id', $machineIds))
             ->orderBy('happened_at')->orderBy('id')->get()->toBase()->keyBy('machine_id')
             ->filter(fn (Entry $newest): bool => $newest->kind === EntryKind::StoodDown);

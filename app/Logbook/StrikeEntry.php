@@ -42,7 +42,14 @@ final readonly class StrikeEntry
         }
         $standDowns = $this->standDownsOf($entry);
         if (! $by->role->mayService() && $standDowns->exists()) {
-            throw new Refusal(new Problem(403, 'not-allowed', 'Not yours to do', 'This stood the machine down. Only a keeper or mechanic lifts that.'));
+            throw new Refusal(
+                new Problem(
+                    403,
+                    'not-allowed',
+                    'Not yours to do',
+                    'This stood the machine down. Only a keeper or mechanic lifts that.',
+                ),
+            );
         }
         $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
         $standDowns->update($strike);
@@ -56,8 +63,15 @@ final readonly class StrikeEntry
     /** @return Builder<Entry> what keeps people off the machine because of what was seen in this entry */
     private function standDownsOf(Entry $entry): Builder
     {
-        return Entry::query()->where(['machine_id' => $entry->machine_id, 'kind' => EntryKind::StoodDown])->whereNull('struck_at')
-            ->where(fn ($standDowns) => $standDowns->where('id', $entry->id)->orWhereIn('detail->act', $entry->acts()->pluck('uuid')));
+        return Entry::query()->where(
+            ['machine_id' => $entry->machine_id, 'kind' => EntryKind::StoodDown],
+        )->whereNull('struck_at')
+            ->where(
+                fn ($standDowns) => $standDowns->where('id', $entry->id)->orWhereIn(
+                    'detail->act',
+                    $entry->acts()->pluck('uuid'),
+                ),
+            );
     }
 
     private function strikeActs(Machine $machine, Entry $entry): void

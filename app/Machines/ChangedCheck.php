@@ -48,15 +48,23 @@ final class ChangedCheck extends Model
      */
     private static function read(array $written): array
     {
-        $values = array_intersect_key($written, array_flip(['spot', 'title', 'place', 'how', 'fine', 'caution', 'limits', 'after']));
+        $values = array_intersect_key(
+            $written,
+            array_flip(['spot', 'title', 'place', 'how', 'fine', 'caution', 'limits', 'after']),
+        );
         if (isset($written['rounds'])) {
             $values['rounds'] = array_map(RoundKind::from(...), $written['rounds']);
         }
         if (isset($written['degrees'])) {
-            $values['degrees'] = array_map(fn (array $degree): Degree => new Degree($degree['words'], Verdict::from($degree['verdict'])), $written['degrees']);
+            $values['degrees'] = array_map(
+                fn (array $degree): Degree => new Degree($degree['words'], Verdict::from($degree['verdict'])),
+                $written['degrees'],
+            );
         }
         if (array_key_exists('measurement', $written)) {
-            $values['measurement'] = $written['measurement'] === null ? null : Measurement::from($written['measurement']);
+            $values['measurement'] = $written['measurement'] === null
+                ? null
+                : Measurement::from($written['measurement']);
         }
         if (array_key_exists('window', $written)) {
             $window = $written['window'];

@@ -10,7 +10,10 @@ use Core\Inspect\CheckList;
 use Core\Inspect\LimitSource;
 use Core\Starter\Starter;
 
-/** The check sheets of the yard: what each class begins with, what the keeper changed for the class, then for the machine. */
+/**
+ * The check sheets of the yard: what each class begins with, what the keeper changed for the class, then for the
+ * machine.
+ */
 final class CheckLists
 {
     /** @var array<string, CheckList> by class */
@@ -29,19 +32,28 @@ final class CheckLists
         $ids = collect($machines)->pluck('id')->all();
         $changes = ChangedCheck::query()->whereIn('machine_id', $ids)->orderBy('id')->get()->groupBy('machine_id');
         foreach ($ids as $id) {
-            $this->changes[$id] = array_values(($changes[$id] ?? collect())->map(fn (ChangedCheck $change): CheckChange => $change->toCore())->all());
+            $this->changes[$id] = array_values(
+                ($changes[$id] ?? collect())->map(fn (ChangedCheck $change): CheckChange => $change->toCore())->all(),
+            );
         }
     }
 
     public function of(Machine $machine): CheckList
     {
         $class = $machine->class;
-        $this->ofClass[$class->value] ??= Starter::for($class)->checkList()->changed(self::changes(['class' => $class->value]), LimitSource::MachineClass);
+        $this->ofClass[$class->value] ??= Starter::for($class)
+            ->checkList()
+            ->changed(self::changes(['class' => $class->value]), LimitSource::MachineClass);
 
-        return $this->ofClass[$class->value]->changed($this->changes[$machine->id] ?? self::changes(['machine_id' => $machine->id]), LimitSource::Machine);
+        return $this->ofClass[$class->value]->changed(
+            $this->changes[$machine->id] ?? self::changes(['machine_id' => $machine->id]),
+            LimitSource::Machine,
+        );
     }
 
-    /** @return array<string, list<string>> by spot, the checks that read its level, whether or not they are still asked */
+    /**
+     * @return array<string, list<string>> by spot, the checks that read its level, whether or not they are still asked
+     */
     public function levelChecks(Machine $machine): array
     {
         $checks = [];
@@ -71,6 +83,12 @@ final class CheckLists
      */
     private static function changes(array $where): array
     {
-        return array_values(ChangedCheck::query()->where($where)->orderBy('id')->get()->map(fn (ChangedCheck $change): CheckChange => $change->toCore())->all());
+        return array_values(
+            ChangedCheck::query()->where($where)
+                ->orderBy('id')
+                ->get()
+                ->map(fn (ChangedCheck $change): CheckChange => $change->toCore())
+                ->all(),
+        );
     }
 }

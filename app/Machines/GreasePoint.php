@@ -42,6 +42,10 @@ final class GreasePoint extends Model
     /** @return array<string, mixed> */
     public function toRecord(): array
     {
-        return [...$this->only('grease', 'strokes', 'most'), 'end_sign' => $this->end_sign->value, 'end_in_words' => $this->end_sign->label()];
+        return [
+            ...$this->only('grease', 'strokes', 'most'),
+            'end_sign' => $this->end_sign->value,
+            'end_in_words' => $this->end_sign->label(),
+        ];
     }
 }

@@ -20,7 +20,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * One piece of equipment. The rooms above tie their own to it: its rules, its shared rulebook, its entries, its line on the yard's sheet.
+ * One piece of equipment. The rooms above tie their own to it: its rules, its shared rulebook, its entries, its line on
+ * the yard's sheet.
  *
  * @property int $id
  * @property string $name
@@ -56,7 +57,15 @@ final class Machine extends Model
 
     protected function casts(): array
     {
-        return ['class' => MachineClass::class, 'history' => History::class, 'began_on' => 'immutable_date', 'warranty_until' => 'immutable_date', 'extended_until' => 'immutable_date', 'severities' => 'array', 'retired' => 'boolean'];
+        return [
+            'class' => MachineClass::class,
+            'history' => History::class,
+            'began_on' => 'immutable_date',
+            'warranty_until' => 'immutable_date',
+            'extended_until' => 'immutable_date',
+            'severities' => 'array',
+            'retired' => 'boolean',
+        ];
     }
 
     /** @return HasMany<Meter, $this> in the order in which they were fitted */
@@ -109,7 +118,12 @@ final class Machine extends Model
     /** @return list<Meter> the meter of each kind that is fitted now, the one the machine is kept by first */
     public function currentMeters(): array
     {
-        return $this->meters->groupBy(fn (Meter $meter): string => $meter->unit->isDistance() ? 'distance' : 'hours')->map->last()->values()->all();
+        return $this->meters->groupBy(
+            fn (Meter $meter): string => $meter->unit->isDistance() ? 'distance' : 'hours',
+        )->map
+            ->last()
+            ->values()
+            ->all();
     }
 
     /** @return Collection<int, Meter> every hour meter, or every odometer, that it ever had */
@@ -138,12 +152,16 @@ final class Machine extends Model
     public function severityMarks(): array
     {
         return array_map(fn (array $mark): SeverityMark => new SeverityMark(Severity::from($mark['severity']),
-            isset($mark['from'], $mark['to']) ? YearWindow::between($mark['from'], $mark['to']) : null), $this->severities ?? []);
+            isset($mark['from'], $mark['to'])
+                ? YearWindow::between($mark['from'], $mark['to'])
+                : null), $this->severities
+                ?? []);
     }
 
     public function distanceUnit(): MeterUnit
     {
-        return $this->meters->last(fn (Meter $meter): bool => $meter->unit->isDistance())->unit ?? MeterUnit::Kilometres;
+        return $this->meters->last(fn (Meter $meter): bool => $meter->unit->isDistance())->unit
+            ?? MeterUnit::Kilometres;
     }
 
     /** @return array<string, mixed> */
@@ -162,9 +180,18 @@ final class Machine extends Model
             'countdown_step' => $this->countdown_step,
             'history' => $this->history->value,
             'began_on' => $this->began_on?->toDateString(),
-            'severities' => array_map(fn (array $mark): array => ['from' => null, 'to' => null, ...$mark], $this->severities ?? []),
-            'warranty' => ['until' => $this->warranty_until?->toDateString(), 'hours' => self::plain($this->warranty_hours)],
-            'extended_warranty' => ['until' => $this->extended_until?->toDateString(), 'hours' => self::plain($this->extended_hours)],
+            'severities' => array_map(
+                fn (array $mark): array => ['from' => null, 'to' => null, ...$mark],
+                $this->severities ?? [],
+            ),
+            'warranty' => [
+                'until' => $this->warranty_until?->toDateString(),
+                'hours' => self::plain($this->warranty_hours),
+            ],
+            'extended_warranty' => [
+                'until' => $this->extended_until?->toDateString(),
+                'hours' => self::plain($this->extended_hours),
+            ],
             'reset_note' => $this->reset_note,
             'retired' => $this->retired,
             'version' => $this->version,
@@ -173,7 +200,10 @@ final class Machine extends Model
 
     private static function promise(?CarbonImmutable $until, ?string $hours): Warranty
     {
-        return new Warranty($until === null ? null : new \DateTimeImmutable($until->format('Y-m-d').'T00:00:00Z'), $hours === null ? null : BigDecimal::of($hours));
+        return new Warranty(
+            $until === null ? null : new \DateTimeImmutable($until->format('Y-m-d').'T00:00:00Z'),
+            $hours === null ? null : BigDecimal::of($hours),
+        );
     }
 
     private static function plain(?string $decimal): ?string

@@ -27,7 +27,9 @@ final class MachinePolicy
     {
         return match ($person->role) {
             Role::Keeper, Role::Mechanic => true,
-            Role::Operator => $person->may_use_all_machines || DB::table('machine_operator')->where(['person_id' => $person->id, 'machine_id' => $machine->id])->exists(),
+            Role::Operator => $person->may_use_all_machines || DB::table('machine_operator')
+                ->where(['person_id' => $person->id, 'machine_id' => $machine->id])
+                ->exists(),
             Role::Reader => false,
         };
     }

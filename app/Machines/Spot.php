@@ -48,12 +48,23 @@ final class Spot extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['version' => 1, 'retired' => false, 'place' => '', 'reach' => '', 'trick' => '', 'x' => 50, 'y' => 50];
+    protected $attributes = [
+        'version' => 1,
+        'retired' => false,
+        'place' => '',
+        'reach' => '',
+        'trick' => '',
+        'x' => 50,
+        'y' => 50,
+    ];
 
     protected function casts(): array
     {
         return [
-            'kind' => SpotKind::class, 'subject' => Subject::class, 'compartment' => CompartmentKind::class, 'role' => OpeningRole::class,
+            'kind' => SpotKind::class,
+            'subject' => Subject::class,
+            'compartment' => CompartmentKind::class,
+            'role' => OpeningRole::class,
             'x' => 'integer', 'y' => 'integer', 'position' => 'float', 'retired' => 'boolean',
         ];
     }
@@ -78,7 +89,19 @@ final class Spot extends Model
 
     public function toCore(): CoreSpot
     {
-        return new CoreSpot($this->key, $this->kind, $this->subject, $this->name, $this->place, $this->reach, $this->trick, null, [$this->x, $this->y], $this->compartment, $this->role);
+        return new CoreSpot(
+            $this->key,
+            $this->kind,
+            $this->subject,
+            $this->name,
+            $this->place,
+            $this->reach,
+            $this->trick,
+            null,
+            [$this->x, $this->y],
+            $this->compartment,
+            $this->role,
+        );
     }
 
     public function greasePoint(): CoreGreasePoint
@@ -90,7 +113,20 @@ final class Spot extends Model
     public function toRecord(): array
     {
         return [
-            ...$this->only('id', 'machine_id', 'key', 'name', 'place', 'reach', 'trick', 'x', 'y', 'position', 'retired', 'version'),
+            ...$this->only(
+                'id',
+                'machine_id',
+                'key',
+                'name',
+                'place',
+                'reach',
+                'trick',
+                'x',
+                'y',
+                'position',
+                'retired',
+                'version',
+            ),
             'kind' => $this->kind->value,
             'kind_label' => $this->kind->label(),
             'subject' => $this->subject->value,

@@ -68,7 +68,18 @@ final class SpotController
         ]);
         $spots = $machine->spots->map(fn (Spot $spot): CoreSpot => $spot->toCore())->all();
 
-        return new JsonResponse(['suggestions' => array_map(fn (array $task): array => self::suggestion((string) $task['words'], TaskKind::from($task['kind']), $spots), $given['tasks'])]);
+        return new JsonResponse(
+            [
+                'suggestions' => array_map(
+                    fn (array $task): array => self::suggestion(
+                        (string) $task['words'],
+                        TaskKind::from($task['kind']),
+                        $spots,
+                    ),
+                    $given['tasks'],
+                ),
+            ],
+        );
     }
 
     /**
@@ -83,7 +94,11 @@ final class SpotController
             'all_points' => SpotWords::meanAllPoints($words, $kind),
             'spots' => array_column($likeliest, 'key'),
             'name' => TaskName::of($likeliest),
-            'new_spot' => ['name' => trim($words), 'kind' => SpotWords::kind($words, $kind)->value, 'subject' => SpotWords::subject($words, $kind)->value],
+            'new_spot' => [
+                'name' => trim($words),
+                'kind' => SpotWords::kind($words, $kind)->value,
+                'subject' => SpotWords::subject($words, $kind)->value,
+            ],
         ];
     }
 

@@ -73,7 +73,10 @@ final class SpotRequest extends FormRequest
      */
     public static function columns(array $given, Machine $machine): array
     {
-        $columns = array_intersect_key($given, array_flip(['name', 'kind', 'subject', 'compartment', 'role', 'x', 'y', 'position', 'retired']));
+        $columns = array_intersect_key(
+            $given,
+            array_flip(['name', 'kind', 'subject', 'compartment', 'role', 'x', 'y', 'position', 'retired']),
+        );
         foreach (['place', 'reach', 'trick'] as $words) {
             if (array_key_exists($words, $given)) {
                 $columns[$words] = $given[$words] ?? '';
@@ -81,7 +84,8 @@ final class SpotRequest extends FormRequest
         }
         if (array_key_exists('parent', $given)) {
             $columns['parent_id'] = $given['parent'] === null ? null
-                : $machine->spots()->where('key', $given['parent'])->value('id') ?? throw Refusal::field('parent', "{$machine->name} has no such spot.");
+                : $machine->spots()->where('key', $given['parent'])->value('id')
+                    ?? throw Refusal::field('parent', "{$machine->name} has no such spot.");
         }
 
         return $columns;

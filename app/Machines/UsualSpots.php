@@ -19,13 +19,27 @@ final class UsualSpots
         $places = array_flip(array_keys(Starter::for($machine->class)->spots()));
         // What others belong to goes first.
         foreach ([null, true] as $hasParent) {
-            $rows = array_filter($lacking, fn (StarterSpot $spot): bool => ($spot->spot->parent === null) === ($hasParent === null));
-            DB::table('spots')->insert(array_values(array_map(fn (StarterSpot $spot): array => self::row($machine, $spot, $known, $places[$spot->spot->key]), $rows)));
+            $rows = array_filter(
+                $lacking,
+                fn (StarterSpot $spot): bool => ($spot->spot->parent === null) === ($hasParent === null),
+            );
+            DB::table('spots')->insert(
+                array_values(
+                    array_map(
+                        fn (StarterSpot $spot): array => self::row($machine, $spot, $known, $places[$spot->spot->key]),
+                        $rows,
+                    ),
+                ),
+            );
             $known = DB::table('spots')->where('machine_id', $machine->id)->pluck('id', 'key')->all();
         }
         $points = array_filter($lacking, fn (StarterSpot $spot): bool => $spot->grease !== null);
         DB::table('grease_points')->insert(array_values(array_map(fn (StarterSpot $spot): array => [
-            'spot_id' => $known[$spot->spot->key], 'grease' => $spot->grease?->grease, 'strokes' => $spot->grease?->strokes, 'most' => $spot->grease?->most, 'end_sign' => $spot->grease?->endSign->value,
+            'spot_id' => $known[$spot->spot->key],
+            'grease' => $spot->grease?->grease,
+            'strokes' => $spot->grease?->strokes,
+            'most' => $spot->grease?->most,
+            'end_sign' => $spot->grease?->endSign->value,
         ], $points)));
         $machine->unsetRelation('spots');
     }
@@ -39,8 +53,15 @@ final class UsualSpots
         $spot = $starter->spot;
 
         return [
-            'machine_id' => $machine->id, 'key' => $spot->key, 'kind' => $spot->kind->value, 'subject' => $spot->subject->value, 'name' => $spot->name, 'place' => $spot->place,
-            'reach' => $spot->reach, 'trick' => $spot->trick, 'parent_id' => $spot->parent === null ? null : $ids[$spot->parent], 'compartment' => $spot->compartment?->value,
+            'machine_id' => $machine->id,
+            'key' => $spot->key,
+            'kind' => $spot->kind->value,
+            'subject' => $spot->subject->value,
+            'name' => $spot->name,
+            'place' => $spot->place,
+            'reach' => $spot->reach, 'trick' => $spot->trick, 'parent_id' => $spot->parent === null
+                ? null
+                : $ids[$spot->parent], 'compartment' => $spot->compartment?->value,
             'role' => $spot->role?->value, 'x' => $spot->mark[0], 'y' => $spot->mark[1], 'position' => $position,
         ];
     }

@@ -18,7 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $time_zone
  * @property MeterUnit $distance_unit
- * @property array<string, array<string, string>>|null $severity shares that differ from the usual, by severity and subject
+ * @property array<string, array<string, string>>|null $severity shares that differ from the usual, by severity and
+ *     subject
  * @property string|null $coldest_night as typed
  * @property list<array{name: string, ten_strokes: string}>|null $grease_guns with the weight of ten strokes, as typed
  * @property int $version
@@ -74,6 +75,13 @@ final class Yard extends Model
     /** @return array<string, mixed> */
     public function toRecord(): array
     {
-        return ['name' => $this->name, 'time_zone' => $this->time_zone, 'distance_unit' => $this->distance_unit->value, 'coldest_night' => $this->coldest_night, 'grease_guns' => $this->grease_guns ?? [], 'version' => $this->version];
+        return [
+            'name' => $this->name,
+            'time_zone' => $this->time_zone,
+            'distance_unit' => $this->distance_unit->value,
+            'coldest_night' => $this->coldest_night,
+            'grease_guns' => $this->grease_guns ?? [],
+            'version' => $this->version,
+        ];
     }
 }

@@ -8,7 +8,8 @@ use App\Machines\Yard;
 use Carbon\CarbonImmutable;
 
 /**
- * When the notes of one sending were written, by our own clock. Device clocks run ahead or behind, are put right while notes wait, or stand at 1970 after a
+ * When the notes of one sending were written, by our own clock. Device clocks run ahead or behind, are put right while
+ * notes wait, or stand at 1970 after a
  * flat battery. No note is refused for that: our clock bounds it, and the order in which a device wrote.
  */
 final readonly class NoteClock
@@ -21,7 +22,9 @@ final readonly class NoteClock
 
     private int $behind;
 
-    /** @param  string|null  $sentAt  when the device says it sends; what comes without may have been put in any order */
+    /**
+     * @param  string|null  $sentAt  when the device says it sends; what comes without may have been put in any order
+     */
     public function __construct(private ?string $sentAt)
     {
         $behind = $sentAt === null ? 0 : now()->getTimestamp() - (new \DateTimeImmutable($sentAt))->getTimestamp();
@@ -39,9 +42,15 @@ final readonly class NoteClock
         $whens = [];
         foreach (array_reverse($written) as $at) {
             $told = CarbonImmutable::createFromTimestamp((new \DateTimeImmutable($at))->getTimestamp() + $this->behind);
-            $impossible = $told > $now->addMinutes(5) || $told < $now->subDays(self::LONGEST_WAIT_DAYS) || ($this->sentAt !== null && $told > $next->addSeconds(self::OFF));
+            $impossible = $told > $now->addMinutes(5)
+                || $told < $now->subDays(self::LONGEST_WAIT_DAYS)
+                || ($this->sentAt !== null && $told > $next->addSeconds(self::OFF));
             $when = When::read(($impossible ? $next : $told)->format('Y-m-d\TH:i:sP'), $yard);
-            $whens[] = $impossible ? $when->doubted('The device\'s clock was wrong, so this is told as of when '.($next < $now ? 'the next was written.' : 'it was sent.')) : $when;
+            $whens[] = $impossible
+                ? $when->doubted(
+                    'The device\'s clock was wrong, so this is told as of when '.($next < $now ? 'the next was written.' : 'it was sent.'),
+                )
+                : $when;
             $next = $this->sentAt === null ? $now : $next->min($when->at);
         }
 

@@ -34,12 +34,18 @@ final readonly class When
             return new self($now, false, $now);
         }
         $dayOnly = strlen($written) === 10;
-        $at = $dayOnly ? CarbonImmutable::parse("{$written} 12:00", $yard->time_zone)->utc() : CarbonImmutable::parse($written)->utc()->startOfSecond();
+        $at = $dayOnly
+            ? CarbonImmutable::parse("{$written} 12:00", $yard->time_zone)->utc()
+            : CarbonImmutable::parse($written)->utc()->startOfSecond();
         if ($at > $now->addMinutes(5)) {
             throw Refusal::field($field, 'That day has not come yet.');
         }
 
-        return new self($at, $dayOnly, $dayOnly ? CarbonImmutable::parse("{$written} 23:59:59", $yard->time_zone)->utc() : $at);
+        return new self(
+            $at,
+            $dayOnly,
+            $dayOnly ? CarbonImmutable::parse("{$written} 23:59:59", $yard->time_zone)->utc() : $at,
+        );
     }
 
     public function doubted(string $why): self
@@ -54,7 +60,13 @@ final readonly class When
             public function validate(string $attribute, mixed $value, \Closure $fail): void
             {
                 $shape = '/^(\d{4})-(\d{2})-(\d{2})(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2}))?$/';
-                if (! is_string($value) || ! preg_match($shape, $value, $part) || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1]) || (int) $part[1] < 1950 || strtotime($value) === false) {
+                if (
+                    ! is_string($value)
+                    || ! preg_match($shape, $value, $part)
+                    || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+                    || (int) $part[1] < 1950
+                    || strtotime($value) === false
+                ) {
                     $fail('A day is written like 2026-05-14.');
                 }
             }

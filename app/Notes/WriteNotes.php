@@ -23,7 +23,8 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 /**
- * Writes down what a device kept while it was out of reach: in the order given, each note exactly once, each by itself, so that one that is refused keeps
+ * Writes down what a device kept while it was out of reach: in the order given, each note exactly once, each by itself,
+ * so that one that is refused keeps
  * none of the others back.
  */
 final readonly class WriteNotes
@@ -34,7 +35,18 @@ final readonly class WriteNotes
     /** One batch in so many clears away the old ones. */
     private const CLEARED_EVERY = 100;
 
-    private const ENVELOPE = ['id', 'kind', 'at', 'on', 'machine_id', 'round', 'job', 'replaces', 'note', 'confirmed_because'];
+    private const ENVELOPE = [
+        'id',
+        'kind',
+        'at',
+        'on',
+        'machine_id',
+        'round',
+        'job',
+        'replaces',
+        'note',
+        'confirmed_because',
+    ];
 
     public function __construct(private NoteKinds $kinds, private Yard $yard)
     {
@@ -57,7 +69,9 @@ final readonly class WriteNotes
         foreach ($notes as $index => $note) {
             $fingerprint = hash('sha256', "{$by->id} ".json_encode($note, JSON_THROW_ON_ERROR));
             $machine = $machines[$note['machine_id'] ?? 0] ?? null;
-            $result = isset($sent[$note['id']]) ? $this->again($sent[$note['id']], $fingerprint) : $this->write($by, $note, $machine, $device, $whens[$index], $fingerprint);
+            $result = isset($sent[$note['id']])
+                ? $this->again($sent[$note['id']], $fingerprint)
+                : $this->write($by, $note, $machine, $device, $whens[$index], $fingerprint);
             if ($result['status'] === 'written') {
                 $sent[$note['id']] = (object) ['fingerprint' => $fingerprint, 'result' => '{}'];
                 $touched[] = $machine?->id;
@@ -81,24 +95,42 @@ final readonly class WriteNotes
     /** @return array<string, mixed> */
     private function again(object $sent, string $fingerprint): array
     {
-        return $sent->fingerprint === $fingerprint ? ['status' => 'already', ...(array) json_decode($sent->result, flags: JSON_THROW_ON_ERROR)]
-            : self::refused(new Problem(422, 'key-reused', 'The key was used before', 'This note\'s id belongs to another note. Use a new one.'));
+        return $sent->fingerprint === $fingerprint
+            ? ['status' => 'already', ...(array) json_decode($sent->result, flags: JSON_THROW_ON_ERROR)]
+            : self::refused(
+                new Problem(
+                    422,
+                    'key-reused',
+                    'The key was used before',
+                    'This note\'s id belongs to another note. Use a new one.',
+                ),
+            );
     }
 
     /**
      * @param  array<string, mixed>  $note
      * @return array<string, mixed>
      */
-    private function write(Person $by, array $note, ?Machine $machine, ?string $device, When $when, string $fingerprint): array
-    {
+    private function write(
+        Person $by,
+        array $note,
+        ?Machine $machine,
+        ?string $device,
+        When $when,
+        string $fingerprint,
+    ): array {
         try {
             $result = DB::transaction(function () use ($by, $note, $machine, $device, $when, $fingerprint): array {
-                $kind = $this->kinds->named($note['kind']) ?? throw Refusal::field('kind', 'There is no such kind of note.');
+                $kind = $this->kinds->named($note['kind'])
+                    ?? throw Refusal::field('kind', 'There is no such kind of note.');
                 $this->admit($by, $kind, $note, $machine);
                 $result = $kind->write($this->read($by, $kind, $note, $machine, $device, $when))->toRecord();
                 DB::table('sent_notes')->insert([
                     'uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint,
-                    'result' => json_encode((object) ['entry_id' => $result['entry_id']], JSON_THROW_ON_ERROR), 'created_at' => now(),
+                    'result' => json_encode(
+                        (object) ['entry_id' => $result['entry_id']],
+                        JSON_THROW_ON_ERROR,
+                    ), 'created_at' => now(),
                 ]);
 
                 return $result;

@@ -45,7 +45,15 @@ final readonly class FewTries
     {
         if ($this->limiter->tooManyAttempts($what, $most)) {
             $wait = $this->limiter->availableIn($what);
-            throw new Refusal(new Problem(429, 'too-often', 'Too many tries', "Wait {$wait} seconds and try again.", headers: ['Retry-After' => (string) $wait]));
+            throw new Refusal(
+                new Problem(
+                    429,
+                    'too-often',
+                    'Too many tries',
+                    "Wait {$wait} seconds and try again.",
+                    headers: ['Retry-After' => (string) $wait],
+                ),
+            );
         }
         $this->limiter->hit($what);
     }

@@ -25,7 +25,11 @@ final readonly class NewPassword implements ValidationRule
 
     public function validate(string $attribute, mixed $value, \Closure $fail): void
     {
-        if (is_string($value) && is_string($this->signInName) && mb_strtolower($value) === mb_strtolower($this->signInName)) {
+        if (
+            is_string($value)
+            && is_string($this->signInName)
+            && mb_strtolower($value) === mb_strtolower($this->signInName)
+        ) {
             $fail('Not the sign-in name: everybody knows it.');
         }
     }

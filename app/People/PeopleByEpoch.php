@@ -7,7 +7,10 @@ namespace App\People;
 use Illuminate\Auth\EloquentUserProvider;
 use Illuminate\Contracts\Auth\Authenticatable;
 
-/** Finds whoever a session belongs to, by what the session was given at sign-in: the person and their epoch. Whoever may not sign in has none. */
+/**
+ * Finds whoever a session belongs to, by what the session was given at sign-in: the person and their epoch. Whoever may
+ * not sign in has none.
+ */
 final class PeopleByEpoch extends EloquentUserProvider
 {
     public function retrieveById($identifier): ?Authenticatable

@@ -38,7 +38,12 @@ final class Person extends User
 
     protected function casts(): array
     {
-        return ['role' => Role::class, 'password' => 'hashed', 'may_use_all_machines' => 'boolean', 'active' => 'boolean'];
+        return [
+            'role' => Role::class,
+            'password' => 'hashed',
+            'may_use_all_machines' => 'boolean',
+            'active' => 'boolean',
+        ];
     }
 
     /** @return Collection<int, int> ids of the machines an operator may use where not all */
@@ -51,7 +56,12 @@ final class Person extends User
     public function mayUseOnly(array $machineIds): void
     {
         DB::table('machine_operator')->where('person_id', $this->id)->delete();
-        DB::table('machine_operator')->insert(array_map(fn (int $id): array => ['person_id' => $this->id, 'machine_id' => $id], array_values(array_unique($machineIds))));
+        DB::table('machine_operator')->insert(
+            array_map(
+                fn (int $id): array => ['person_id' => $this->id, 'machine_id' => $id],
+                array_values(array_unique($machineIds)),
+            ),
+        );
     }
 
     /** What a session is given at sign-in; it holds as long as the epoch does. */

@@ -20,13 +20,17 @@ final class PersonController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['data' => Person::query()->orderBy('name')->get()->map->toAccount()->all(), 'next_cursor' => null]);
+        return new JsonResponse(
+            ['data' => Person::query()->orderBy('name')->get()->map->toAccount()->all(), 'next_cursor' => null],
+        );
     }
 
     public function store(Request $request): JsonResponse
     {
         $given = $request->validate($this->rules(null, $request->input('sign_in_name')));
-        $person = $this->orNameTaken(fn (): Person => Person::query()->create([...$this->columns($given), 'password' => $given['password']]));
+        $person = $this->orNameTaken(
+            fn (): Person => Person::query()->create([...$this->columns($given), 'password' => $given['password']]),
+        );
         $person->mayUseOnly($given['machine_ids'] ?? []);
 
         return $person->respond($person->toAccount(), 201);
@@ -80,7 +84,10 @@ final class PersonController
         DB::table('yard')->lockForUpdate()->first();
         $others = Person::query()->whereKeyNot($changed->id)->where(['role' => Role::Keeper, 'active' => true]);
         if (($changed->role !== Role::Keeper || ! $changed->active) && $others->doesntExist()) {
-            throw Refusal::field($changed->isDirty('role') ? 'role' : 'active', 'The yard needs a keeper. Make somebody else one first.');
+            throw Refusal::field(
+                $changed->isDirty('role') ? 'role' : 'active',
+                'The yard needs a keeper. Make somebody else one first.',
+            );
         }
     }
 
@@ -100,9 +107,14 @@ final class PersonController
      */
     private function columns(array $given): array
     {
-        $columns = array_intersect_key($given, array_flip(['name', 'sign_in_name', 'role', 'active', 'may_use_all_machines']));
+        $columns = array_intersect_key(
+            $given,
+            array_flip(['name', 'sign_in_name', 'role', 'active', 'may_use_all_machines']),
+        );
 
-        return isset($columns['sign_in_name']) ? [...$columns, 'sign_in_name' => mb_strtolower($columns['sign_in_name'])] : $columns;
+        return isset($columns['sign_in_name'])
+            ? [...$columns, 'sign_in_name' => mb_strtolower($columns['sign_in_name'])]
+            : $columns;
     }
 
     /** @return array<string, list<mixed>> */
@@ -112,8 +124,17 @@ final class PersonController
 
         return [
             'name' => [...$needed, 'string', 'max:80'],
-            'sign_in_name' => [...$needed, 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u', Rule::unique('people', 'sign_in_name')->ignore($person)],
-            'password' => [...$person === null ? [] : ['sometimes'], ...NewPassword::rules($signInName ?? $person?->sign_in_name)],
+            'sign_in_name' => [
+                ...$needed,
+                'string',
+                'max:40',
+                'regex:/^[\p{L}\p{N}._@-]+$/u',
+                Rule::unique('people', 'sign_in_name')->ignore($person),
+            ],
+            'password' => [
+                ...$person === null ? [] : ['sometimes'],
+                ...NewPassword::rules($signInName ?? $person?->sign_in_name),
+            ],
             'role' => [...$needed, Rule::enum(Role::class)],
             'active' => ['sometimes', 'boolean'],
             'may_use_all_machines' => ['sometimes', 'boolean'],

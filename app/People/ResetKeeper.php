@@ -20,13 +20,19 @@ final class ResetKeeper extends Command
         $named = $this->argument('name');
         $password = Str::password(14, symbols: false);
         $keeper = DB::transaction(function () use ($named, $password): ?Person {
-            $found = $named === null ? Person::query()->where('role', Role::Keeper)->orderByDesc('active')->orderBy('id')->first() : Person::query()->where('sign_in_name', mb_strtolower($named))->first();
+            $found = $named === null
+                ? Person::query()->where('role', Role::Keeper)->orderByDesc('active')->orderBy('id')->first()
+                : Person::query()->where('sign_in_name', mb_strtolower($named))->first();
             $found?->fill(['password' => $password, 'role' => Role::Keeper, 'active' => true])->endAccess()->save();
 
             return $found;
         });
         if ($keeper === null) {
-            $this->error($named === null ? 'This yard has no keeper yet: the first visit makes one.' : "Nobody here signs in as \"{$named}\".");
+            $this->error(
+                $named === null
+                    ? 'This yard has no keeper yet: the first visit makes one.'
+                    : "Nobody here signs in as \"{$named}\".",
+            );
 
             return self::FAILURE;
         }

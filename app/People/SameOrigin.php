@@ -10,8 +10,10 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What is written with a session must come from a page of this yard. Browsers say where a write comes from, and no page can make them say otherwise:
- * `Sec-Fetch-Site` (W3C Fetch Metadata Request Headers) where the yard is reached safely, `Origin` (RFC 6454) everywhere.
+ * What is written with a session must come from a page of this yard. Browsers say where a write comes from, and no page
+ * can make them say otherwise:
+ * `Sec-Fetch-Site` (W3C Fetch Metadata Request Headers) where the yard is reached safely, `Origin` (RFC 6454)
+ * everywhere.
  */
 final class SameOrigin
 {
@@ -19,7 +21,14 @@ final class SameOrigin
     public function handle(Request $request, \Closure $next): Response
     {
         if (! $request->isMethodSafe() && ! $this->comesFromHere($request)) {
-            throw new Refusal(new Problem(403, 'foreign-origin', 'Not from here', 'This was sent by a page that is not of this yard, so it was not carried out. Open the yard and do it there.'));
+            throw new Refusal(
+                new Problem(
+                    403,
+                    'foreign-origin',
+                    'Not from here',
+                    'This was sent by a page that is not of this yard, so it was not carried out. Open the yard and do it there.',
+                ),
+            );
         }
 
         return $next($request);
@@ -29,6 +38,8 @@ final class SameOrigin
     {
         $site = $request->headers->get('Sec-Fetch-Site');
 
-        return $site === null ? $request->headers->get('Origin') === $request->getSchemeAndHttpHost() : $site === 'same-origin';
+        return $site === null
+            ? $request->headers->get('Origin') === $request->getSchemeAndHttpHost()
+            : $site === 'same-origin';
     }
 }

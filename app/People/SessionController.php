@@ -40,7 +40,10 @@ final class SessionController
         $tries->count("sign-in:{$name}|{$request->ip()}", self::TRIES_A_NAME);
         $person = Person::query()->where(['sign_in_name' => $name, 'active' => true])->first();
         // A name that nobody has is as much work as one that somebody has, so that the time taken tells neither.
-        if (! $hasher->check($given['password'], $person->password ?? $this->nobodysPassword($hasher)) || $person === null) {
+        if (
+            ! $hasher->check($given['password'], $person->password ?? $this->nobodysPassword($hasher))
+            || $person === null
+        ) {
             throw Refusal::field('password', 'That name and password do not belong together.');
         }
         if ($hasher->needsRehash($person->password)) {
@@ -77,17 +80,42 @@ final class SessionController
         $given = $request->validated();
         $keeper = DB::transaction(function () use ($given): Person {
             // The yard's one row lets only one first keeper through at a time.
-            DB::table('yard')->upsert(['id' => 1, 'name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']], ['id'], ['id']);
+            DB::table('yard')->upsert(
+                [
+                    'id' => 1,
+                    'name' => $given['yard'],
+                    'time_zone' => $given['time_zone'],
+                    'distance_unit' => $given['distance_unit'],
+                ],
+                ['id'],
+                ['id'],
+            );
             DB::table('yard')->lockForUpdate()->find(1);
             if (Person::query()->exists()) {
                 throw Refusal::conflict('This yard has its keeper already. Sign in instead.');
             }
-            DB::table('yard')->where('id', 1)->update(['name' => $given['yard'], 'time_zone' => $given['time_zone'], 'distance_unit' => $given['distance_unit']]);
+            DB::table('yard')->where('id', 1)->update(
+                [
+                    'name' => $given['yard'],
+                    'time_zone' => $given['time_zone'],
+                    'distance_unit' => $given['distance_unit'],
+                ],
+            );
 
-            return Person::query()->create(['name' => $given['name'], 'sign_in_name' => mb_strtolower($given['sign_in_name']), 'password' => $given['password'], 'role' => Role::Keeper]);
+            return Person::query()->create(
+                [
+                    'name' => $given['name'],
+                    'sign_in_name' => mb_strtolower($given['sign_in_name']),
+                    'password' => $given['password'],
+                    'role' => Role::Keeper,
+                ],
+            );
         }, attempts: self::ATTEMPTS);
         $this->signIn($request, $keeper);
 
-        return new JsonResponse(['yard' => $given['yard'], 'first_visit' => false, 'person' => $keeper->toAccount()], 201);
+        return new JsonResponse(
+            ['yard' => $given['yard'], 'first_visit' => false, 'person' => $keeper->toAccount()],
+            201,
+        );
     }
 }

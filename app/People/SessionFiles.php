@@ -7,7 +7,8 @@ namespace App\People;
 use Illuminate\Session\FileSessionHandler;
 
 /**
- * The framework's sessions in files. A session that is ended by one request while another is about to read it is no session any more, and no failure.
+ * The framework's sessions in files. A session that is ended by one request while another is about to read it is no
+ * session any more, and no failure.
  */
 final class SessionFiles extends FileSessionHandler
 {

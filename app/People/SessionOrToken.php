@@ -11,12 +11,18 @@ use Illuminate\Pipeline\Pipeline;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * People come with a session cookie, and write from the yard's own pages. Programs come with a bearer token, which no other site can make a browser send,
+ * People come with a session cookie, and write from the yard's own pages. Programs come with a bearer token, which no
+ * other site can make a browser send,
  * and get no session.
  */
 final readonly class SessionOrToken
 {
-    private const SESSION = [SameOrigin::class, EncryptCookies::class, AddQueuedCookiesToResponse::class, PersonalSession::class];
+    private const SESSION = [
+        SameOrigin::class,
+        EncryptCookies::class,
+        AddQueuedCookiesToResponse::class,
+        PersonalSession::class,
+    ];
 
     public function __construct(private Pipeline $pipeline)
     {

@@ -6,7 +6,10 @@ namespace App\People;
 
 use Laravel\Sanctum\PersonalAccessToken;
 
-/** What a token may be made for. Whatever else its owner may do, accounts and rulebooks first, is for people who are signed in. */
+/**
+ * What a token may be made for. Whatever else its owner may do, accounts and rulebooks first, is for people who are
+ * signed in.
+ */
 enum TokenAbility: string
 {
     case Read = 'read';

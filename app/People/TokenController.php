@@ -14,13 +14,22 @@ final class TokenController
 {
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['data' => $this->owner($request)->tokens()->latest('id')->get()->map($this->shape(...))->all(), 'next_cursor' => null]);
+        return new JsonResponse(
+            [
+                'data' => $this->owner($request)->tokens()->latest('id')->get()->map($this->shape(...))->all(),
+                'next_cursor' => null,
+            ],
+        );
     }
 
     public function store(TokenRequest $request): JsonResponse
     {
         $given = $request->validated();
-        $token = $this->owner($request)->createToken($given['name'], $given['abilities'], now()->addDays((int) $given['days']));
+        $token = $this->owner($request)->createToken(
+            $given['name'],
+            $given['abilities'],
+            now()->addDays((int) $given['days']),
+        );
 
         return new JsonResponse([...$this->shape($token->accessToken), 'token' => $token->plainTextToken], 201);
     }
@@ -43,6 +52,13 @@ final class TokenController
     /** @return array<string, mixed> */
     private function shape(PersonalAccessToken $token): array
     {
-        return ['id' => $token->getKey(), 'name' => $token->getAttribute('name'), 'abilities' => $token->abilities, 'expires_at' => $token->expires_at?->toAtomString(), 'created_at' => $token->created_at?->toAtomString(), 'last_used_at' => $token->last_used_at?->toAtomString()];
+        return [
+            'id' => $token->getKey(),
+            'name' => $token->getAttribute('name'),
+            'abilities' => $token->abilities,
+            'expires_at' => $token->expires_at?->toAtomString(),
+            'created_at' => $token->created_at?->toAtomString(),
+            'last_used_at' => $token->last_used_at?->toAtomString(),
+        ];
     }
 }

@@ -109,20 +109,56 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(Machine::class, MachinePolicy::class);
         Gate::policy(Entry::class, EntryPolicy::class);
         Gate::policy(Person::class, PersonPolicy::class);
-        Session::extend('file', fn (Application $app): SessionFiles => new SessionFiles($app->make('files'), config('session.files'), config('session.lifetime')));
-        Auth::provider('people-by-epoch', fn (Application $app, array $config): PeopleByEpoch => new PeopleByEpoch($app->make('hash'), $config['model']));
-        Gate::before(fn (Person $person, string $ability): ?bool => TokenAbility::covers($person, $ability) ? null : false);
-        Event::listen(AccessEnded::class, fn (AccessEnded $ended) => CalendarFeed::query()->where('person_id', $ended->person->id)->delete());
+        Session::extend(
+            'file',
+            fn (Application $app): SessionFiles => new SessionFiles(
+                $app->make('files'),
+                config('session.files'),
+                config('session.lifetime'),
+            ),
+        );
+        Auth::provider(
+            'people-by-epoch',
+            fn (Application $app, array $config): PeopleByEpoch => new PeopleByEpoch(
+                $app->make('hash'),
+                $config['model'],
+            ),
+        );
+        Gate::before(
+            fn (Person $person, string $ability): ?bool => TokenAbility::covers($person, $ability) ? null : false,
+        );
+        Event::listen(
+            AccessEnded::class,
+            fn (AccessEnded $ended) => CalendarFeed::query()->where('person_id', $ended->person->id)->delete(),
+        );
         $this->tieToMachines();
         $this->followFacts();
-        ValidatorFactory::resolver(fn (Translator $translator, array $data, array $rules, array $messages, array $attributes): EarlyLengths => new EarlyLengths($translator, $data, $rules, $messages, $attributes));
+        ValidatorFactory::resolver(
+            fn (
+                Translator $translator,
+                array $data,
+                array $rules,
+                array $messages,
+                array $attributes,
+            ): EarlyLengths => new EarlyLengths($translator, $data, $rules, $messages, $attributes),
+        );
     }
 
     /** What the rooms above a machine keep of it. */
     private function tieToMachines(): void
     {
-        Machine::resolveRelationUsing('rules', fn (Machine $machine) => $machine->hasMany(Rule::class)->where('retired', false)->orderBy('id')->with('task.spots'));
-        Machine::resolveRelationUsing('sharedRulebook', fn (Machine $machine) => $machine->belongsTo(SharedRulebook::class, 'shared_rulebook_id'));
+        Machine::resolveRelationUsing(
+            'rules',
+            fn (Machine $machine) => $machine
+                ->hasMany(Rule::class)
+                ->where('retired', false)
+                ->orderBy('id')
+                ->with('task.spots'),
+        );
+        Machine::resolveRelationUsing(
+            'sharedRulebook',
+            fn (Machine $machine) => $machine->belongsTo(SharedRulebook::class, 'shared_rulebook_id'),
+        );
     }
 
     /** What follows from facts is reckoned anew when they change. */
@@ -132,13 +168,27 @@ final class AppServiceProvider extends ServiceProvider
             WalkLine::rewrite($changed->machineIds);
             YardLine::rewrite($changed->machineIds);
         });
-        Event::listen(ReadingChanged::class, fn (ReadingChanged $changed) => ClassSeason::forgetIfItRestsOn($changed->reading->happened_at, $changed->machine->class, $this->app->make(Yard::class)));
-        Event::listen(SpotChanged::class, fn (SpotChanged $changed) => $this->app->make(WhatMeets::class)->ofPoint($changed->spot));
-        Event::listen(RuleChanged::class, fn (RuleChanged $changed) => $this->app->make(GreaseAnew::class)($changed->rule));
+        Event::listen(
+            ReadingChanged::class,
+            fn (ReadingChanged $changed) => ClassSeason::forgetIfItRestsOn(
+                $changed->reading->happened_at,
+                $changed->machine->class,
+                $this->app->make(Yard::class),
+            ),
+        );
+        Event::listen(
+            SpotChanged::class,
+            fn (SpotChanged $changed) => $this->app->make(WhatMeets::class)->ofPoint($changed->spot),
+        );
+        Event::listen(
+            RuleChanged::class,
+            fn (RuleChanged $changed) => $this->app->make(GreaseAnew::class)($changed->rule),
+        );
     }
 
     /**
-     * Tests and pictures are made on a day of their own: every clock here, the web's too, runs so far ahead of the computer's.
+     * Tests and pictures are made on a day of their own: every clock here, the web's too, runs so far ahead of the
+     * computer's.
      *
      * @throws \LogicException in production, where a moved clock would falsify the book
      */

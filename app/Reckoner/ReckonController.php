@@ -19,7 +19,11 @@ final class ReckonController
     /** What can be told while it is still being typed. */
     public function typing(Request $request, string $name): JsonResponse
     {
-        ['answer' => $answer, 'missing' => $missing, 'wrong' => $wrong] = Catalogue::typing($name, $request->json()->all(), now()->toDateTimeImmutable());
+        [
+            'answer' => $answer,
+            'missing' => $missing,
+            'wrong' => $wrong,
+        ] = Catalogue::typing($name, $request->json()->all(), now()->toDateTimeImmutable());
 
         return new JsonResponse(['answer' => $answer, 'missing' => (object) $missing, 'wrong' => (object) $wrong]);
     }

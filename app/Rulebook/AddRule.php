@@ -37,12 +37,23 @@ final readonly class AddRule
      */
     public function __invoke(Machine $machine, array $given, Circumstances $circumstances, string $path = ''): Rule
     {
-        $countsFrom = CountsFrom::tryFrom($given['counts_from'] ?? '') ?? ($machine->history === History::New ? CountsFrom::Beginning : CountsFrom::Unknown);
+        $countsFrom = CountsFrom::tryFrom($given['counts_from'] ?? '')
+            ?? ($machine->history === History::New ? CountsFrom::Beginning : CountsFrom::Unknown);
         if ($countsFrom === CountsFrom::Beginning && $machine->history !== History::New) {
-            throw Refusal::field("{$path}counts_from", 'Nobody knows this machine\'s beginning. Say when it was last done, or leave it unknown.');
+            throw Refusal::field(
+                "{$path}counts_from",
+                'Nobody knows this machine\'s beginning. Say when it was last done, or leave it unknown.',
+            );
         }
         $task = ($this->writeTask)($machine, new Task, $given, $path);
-        $rule = new Rule([...RuleRequest::columns($given), 'machine_id' => $machine->id, 'task_id' => $task->id, 'counts_from_beginning' => $countsFrom === CountsFrom::Beginning]);
+        $rule = new Rule(
+            [
+                ...RuleRequest::columns($given),
+                'machine_id' => $machine->id,
+                'task_id' => $task->id,
+                'counts_from_beginning' => $countsFrom === CountsFrom::Beginning,
+            ],
+        );
         $this->check->refuse($machine, $rule->setRelation('task', $task), $path);
         $rule->save();
         $machine->unsetRelation('rules');
@@ -54,14 +65,32 @@ final readonly class AddRule
     }
 
     /** @param  array{date?: string|null, hours?: string|int|float|null, distance?: string|int|float|null}  $lastDone */
-    private function recordLastDone(Machine $machine, Task $task, array $lastDone, Circumstances $told, string $path): void
-    {
-        $day = $lastDone['date'] ?? throw Refusal::field("{$path}last_done.date", 'Say on which day, at least roughly.');
-        $then = new Circumstances($told->by, When::read($day, $this->yard, "{$path}last_done.date"), $told->device, self::TAKEN_OVER, $told->confirmedBecause);
+    private function recordLastDone(
+        Machine $machine,
+        Task $task,
+        array $lastDone,
+        Circumstances $told,
+        string $path,
+    ): void {
+        $day = $lastDone['date']
+            ?? throw Refusal::field("{$path}last_done.date", 'Say on which day, at least roughly.');
+        $then = new Circumstances(
+            $told->by,
+            When::read($day, $this->yard, "{$path}last_done.date"),
+            $told->device,
+            self::TAKEN_OVER,
+            $told->confirmedBecause,
+        );
         $acts = $this->recordService->acts($machine, ['tasks' => [$task->id]]);
         $entry = Entry::write($machine, EntryKind::Service, $then);
         foreach (GivenReading::each($lastDone) as $reading) {
-            ($this->logReading)($machine, $reading, $entry, $then, "{$path}last_done.".($reading->distance ? 'distance' : 'hours'));
+            ($this->logReading)(
+                $machine,
+                $reading,
+                $entry,
+                $then,
+                "{$path}last_done.".($reading->distance ? 'distance' : 'hours'),
+            );
         }
         ($this->writeActs)($machine, $entry, $acts, $then);
     }

@@ -40,11 +40,25 @@ final readonly class ChartController
         $rows = $rules->map(function (Rule $rule): ChartRow {
             $core = $this->comes($rule);
 
-            return new ChartRow($rule->task->name, $rule->task->kind, $core->first, $core->every, $core->anchor, $core->windows);
+            return new ChartRow(
+                $rule->task->name,
+                $rule->task->kind,
+                $core->first,
+                $core->every,
+                $core->anchor,
+                $core->windows,
+            );
         });
         $name = preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($machine->name));
 
-        return new Response(ChartCsv::write(array_values($rows->all()), $machine->distanceUnit()), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}-rulebook.csv\""]);
+        return new Response(
+            ChartCsv::write(array_values($rows->all()), $machine->distanceUnit()),
+            200,
+            [
+                'Content-Type' => 'text/csv; charset=utf-8',
+                'Content-Disposition' => "attachment; filename=\"{$name}-rulebook.csv\"",
+            ],
+        );
     }
 
     /** Writes rows of a chart: new ones, changed ones, and those to be taken out, all or none. */
@@ -54,12 +68,21 @@ final readonly class ChartController
         $machine = Machine::lockForWriting($machine->id);
         $circumstances = Circumstances::of($request);
         $known = Rule::query()->where('machine_id', $machine->id)->with('task.spots')->get();
-        $counts = ['added' => 0, 'changed' => 0, 'taken out' => $this->takeOut($known->whereIn('id', $given['remove'] ?? []))];
+        $counts = [
+            'added' => 0,
+            'changed' => 0,
+            'taken out' => $this->takeOut($known->whereIn('id', $given['remove'] ?? [])),
+        ];
         $written = [];
         foreach ($given['rows'] as $index => $row) {
             $rule = $this->ruleOf($row, $known, "rows.{$index}.");
             if ($rule === null) {
-                $written[] = $addRule($machine, [...$row, 'counts_from' => $row['counts_from'] ?? null], $circumstances, "rows.{$index}.");
+                $written[] = $addRule(
+                    $machine,
+                    [...$row, 'counts_from' => $row['counts_from'] ?? null],
+                    $circumstances,
+                    "rows.{$index}.",
+                );
                 $counts['added']++;
             } else {
                 $written[] = $this->change($machine, $rule, $row, $given['loosened_because'] ?? null, "rows.{$index}.");
@@ -70,7 +93,10 @@ final readonly class ChartController
         foreach ($known->whereIn('id', $given['remove'] ?? []) as $gone) {
             $this->check->refuse($machine, $gone, 'remove.');
         }
-        $told = implode(', ', array_map(fn (string $what, int $count): string => "{$count} {$what}", array_keys($counts), $counts));
+        $told = implode(
+            ', ',
+            array_map(fn (string $what, int $count): string => "{$count} {$what}", array_keys($counts), $counts),
+        );
         Entry::write($machine, EntryKind::RuleChanged, $circumstances, ['note' => "Chart: {$told}."]);
         $machine->unsetRelation('rules');
         foreach ($written as $rule) {
@@ -100,10 +126,14 @@ final readonly class ChartController
     private function ruleOf(array $row, Collection $known, string $path): ?Rule
     {
         if (isset($row['rule_id'])) {
-            return $known->find($row['rule_id']) ?? throw Refusal::field("{$path}rule_id", 'This rule is not in the rulebook.');
+            return $known->find($row['rule_id'])
+                ?? throw Refusal::field("{$path}rule_id", 'This rule is not in the rulebook.');
         }
 
-        return $known->where('retired', false)->first(fn (Rule $rule): bool => mb_strtolower($rule->task->name) === mb_strtolower($row['task']) && $rule->task->kind->value === $row['kind']);
+        return $known->where('retired', false)->first(
+            fn (Rule $rule): bool => mb_strtolower($rule->task->name) === mb_strtolower($row['task'])
+                && $rule->task->kind->value === $row['kind'],
+        );
     }
 
     /**
@@ -163,8 +193,11 @@ final readonly class ChartController
                 'shared' => $machine->sharedRulebook?->standOf($rule, $keys),
                 'record' => $rule->toRecord(),
             ])->all(),
-            'beside' => $machine->rules->diff($rules)->map(fn (Rule $rule): array => ['rule_id' => $rule->id, 'task' => $rule->task->name, 'kind' => $rule->task->kind->value,
-                'in_words' => $rule->toCore() === null ? 'with '.$machine->rules->find($rule->goes_with_id)?->task->name : $rule->inWords()])->values()->all(),
+            'beside' => $machine->rules->diff($rules)
+                ->map(fn (Rule $rule): array => ['rule_id' => $rule->id, 'task' => $rule->task->name, 'kind' => $rule->task->kind->value,
+                    'in_words' => $rule->toCore() === null
+                        ? 'with '.$machine->rules->find($rule->goes_with_id)?->task->name
+                        : $rule->inWords()])->values()->all(),
             'shared_rulebook' => $machine->sharedRulebook?->toRecord(),
             'left_out' => $machine->sharedRulebook?->leftOutBy($machine) ?? [],
         ];
@@ -173,7 +206,9 @@ final readonly class ChartController
     /** @return Collection<int, Rule> the rules that fall due by themselves, and so have marks */
     private function charted(Machine $machine): Collection
     {
-        return $machine->rules->each(fn (Rule $rule) => $rule->setRelation('machine', $machine))->filter(fn (Rule $rule): bool => $rule->toCore()?->comesByItself() === true)->values();
+        return $machine->rules->each(fn (Rule $rule) => $rule->setRelation('machine', $machine))
+            ->filter(fn (Rule $rule): bool => $rule->toCore()?->comesByItself() === true)
+            ->values();
     }
 
     private function comes(Rule $rule): CoreRule

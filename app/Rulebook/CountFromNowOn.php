@@ -21,7 +21,12 @@ final class CountFromNowOn
             if ($rule !== null && $rule->anchor->value !== $choice['anchor']) {
                 $rule->update(['anchor' => $choice['anchor'], 'version' => $rule->version + 1]);
                 $words = $rule->anchor === Anchor::Chart ? 'by the chart' : 'from the day it was done';
-                Entry::write($machine, EntryKind::RuleChanged, $circumstances, ['note' => "{$rule->task->name}: counted {$words} from now on."]);
+                Entry::write(
+                    $machine,
+                    EntryKind::RuleChanged,
+                    $circumstances,
+                    ['note' => "{$rule->task->name}: counted {$words} from now on."],
+                );
             }
         }
         $machine->unsetRelation('rules');

@@ -26,7 +26,8 @@ final readonly class RecordService
     }
 
     /**
-     * @param  array<string, mixed>  $done  `tasks`, `other`, `greased` and `puts_right` as {@see ServiceFields} validates them
+     * @param  array<string, mixed>  $done  `tasks`, `other`, `greased` and `puts_right` as {@see ServiceFields}
+     *     validates them
      * @return list<GivenAct>
      *
      * @throws Refusal if a task, a spot or a finding is none of this machine's
@@ -62,7 +63,8 @@ final readonly class RecordService
     }
 
     /**
-     * @param  list<array{spot: string, strokes?: int|null, did_not_go_in?: bool, sign_seen?: bool}>  $greased  where it was otherwise than usual
+     * @param  list<array{spot: string, strokes?: int|null, did_not_go_in?: bool, sign_seen?: bool}>  $greased  where it
+     *     was otherwise than usual
      * @return list<GivenAct>
      */
     private function ofTask(Machine $machine, Task $task, array $greased): array
@@ -74,9 +76,19 @@ final readonly class RecordService
             if ($kind === ActKind::Lubricated) {
                 $own = $told[$spot->key] ?? [];
 
-                return Greasing::act($spot, ($own['did_not_go_in'] ?? false) !== true, $own['strokes'] ?? null, $own['sign_seen'] ?? false, $task->id, $task->name);
+                return Greasing::act(
+                    $spot,
+                    ($own['did_not_go_in'] ?? false) !== true,
+                    $own['strokes'] ?? null,
+                    $own['sign_seen'] ?? false,
+                    $task->id,
+                    $task->name,
+                );
             }
-            $check = $kind->isLook() ? $task->check_key ?? ($task->kind === TaskKind::CheckLevel ? Meets::LEVEL : '') : '';
+            $check = $kind->isLook()
+                ? $task->check_key
+                ?? ($task->kind === TaskKind::CheckLevel ? Meets::LEVEL : '')
+                : '';
 
             return new GivenAct($spot, $kind, $task->name, check: $check, taskId: $task->id);
         })->all());
@@ -87,7 +99,9 @@ final readonly class RecordService
     {
         $rule = $task->isOfAllPoints() ? $machine->rules->firstWhere('task_id', $task->id) : null;
 
-        return $rule === null ? $task->spots->toBase() : TaskSpots::of([$machine])->ofRule($machine, $rule)->each->load('grease');
+        return $rule === null
+            ? $task->spots->toBase()
+            : TaskSpots::of([$machine])->ofRule($machine, $rule)->each->load('grease');
     }
 
     /** @param  array<string, mixed>  $other */
@@ -111,7 +125,10 @@ final readonly class RecordService
             words: $other['words'] ?? null,
             poured: $amount === null ? null : Quantity::parse($amount, Unit::Litre),
             pouredTyped: $amount,
-            fitting: array_intersect_key($other, array_flip(['number', 'found', 'seal', 'reused', 'torque', 'by_feel'])),
+            fitting: array_intersect_key(
+                $other,
+                array_flip(['number', 'found', 'seal', 'reused', 'torque', 'by_feel']),
+            ),
         );
     }
 }

@@ -53,8 +53,18 @@ final class Rule extends Model
     protected $guarded = [];
 
     protected $attributes = [
-        'version' => 1, 'first' => '[]', 'every' => '{}', 'windows' => '[]', 'anchor' => 'from_done', 'early' => CoreRule::USUAL_WINDOW, 'late' => CoreRule::USUAL_WINDOW,
-        'source' => 'keeper', 'common_practice' => false, 'counts_from_beginning' => false, 'dealer_only' => false, 'retired' => false,
+        'version' => 1,
+        'first' => '[]',
+        'every' => '{}',
+        'windows' => '[]',
+        'anchor' => 'from_done',
+        'early' => CoreRule::USUAL_WINDOW,
+        'late' => CoreRule::USUAL_WINDOW,
+        'source' => 'keeper',
+        'common_practice' => false,
+        'counts_from_beginning' => false,
+        'dealer_only' => false,
+        'retired' => false,
     ];
 
     protected function casts(): array
@@ -62,7 +72,10 @@ final class Rule extends Model
         return [
             'anchor' => Anchor::class, 'source' => Source::class,
             'first' => 'array', 'every' => 'array', 'book' => 'array', 'windows' => 'array',
-            'common_practice' => 'boolean', 'counts_from_beginning' => 'boolean', 'dealer_only' => 'boolean', 'retired' => 'boolean',
+            'common_practice' => 'boolean',
+            'counts_from_beginning' => 'boolean',
+            'dealer_only' => 'boolean',
+            'retired' => 'boolean',
         ];
     }
 
@@ -87,7 +100,13 @@ final class Rule extends Model
     {
         $every = WrittenInterval::toCore($this->every) ?? new Interval;
         $first = array_values(array_filter(array_map(WrittenInterval::toCore(...), $this->first)));
-        if ($this->goes_with_id !== null && $every->isEmpty() && $first === [] && ($this->windows ?? []) === [] && $this->condition === null) {
+        if (
+            $this->goes_with_id !== null
+            && $every->isEmpty()
+            && $first === []
+            && ($this->windows ?? []) === []
+            && $this->condition === null
+        ) {
             return null;
         }
 
@@ -99,14 +118,23 @@ final class Rule extends Model
             late: BigDecimal::of($this->late),
             source: $this->source,
             book: WrittenInterval::toCore($this->book),
-            windows: array_map(fn (array $window): YearWindow => YearWindow::between($window['from'], $window['to'], $window['name']), $this->windows ?? []),
+            windows: array_map(
+                fn (array $window): YearWindow => YearWindow::between($window['from'], $window['to'], $window['name']),
+                $this->windows ?? [],
+            ),
             condition: $this->condition,
         );
     }
 
     public function toTask(): CoreTask
     {
-        return new CoreTask((string) $this->id, $this->task->name, $this->task->kind, array_column($this->task->places(), 'key'), $this->task->check_key);
+        return new CoreTask(
+            (string) $this->id,
+            $this->task->name,
+            $this->task->kind,
+            array_column($this->task->places(), 'key'),
+            $this->task->check_key,
+        );
     }
 
     /** @param  \Closure(CoreRule): CoreRule  $asItHolds */

@@ -25,8 +25,12 @@ use Illuminate\Support\Facades\DB;
 /** The rules of a machine's rulebook, one by one. */
 final readonly class RuleController
 {
-    public function __construct(private Yard $yard, private RulebookCheck $check, private WriteTask $writeTask, private RuleCopy $ruleCopy)
-    {
+    public function __construct(
+        private Yard $yard,
+        private RulebookCheck $check,
+        private WriteTask $writeTask,
+        private RuleCopy $ruleCopy,
+    ) {
     }
 
     public function store(RuleRequest $request, Machine $machine, AddRule $addRule): JsonResponse
@@ -60,7 +64,10 @@ final readonly class RuleController
         });
     }
 
-    /** Both ways of counting, as though it were done at the hours, distance and day given; without them, as it stands now. */
+    /**
+     * Both ways of counting, as though it were done at the hours, distance and day given; without them, as it stands
+     * now.
+     */
     public function consequences(Request $request, Rule $rule): JsonResponse
     {
         $given = $request->validate([
@@ -80,7 +87,13 @@ final readonly class RuleController
             'runs_for' => Written::number($one->runsFor()),
             'over_book' => Written::number($one->overBook()),
             'in_words' => $one->inWords($unit),
-        ], Consequence::ofBoth($held, $facts->start, [...$facts->done, ...$done], $done[0] ?? $reckoning->now(), $facts->skipped))]);
+        ], Consequence::ofBoth(
+            $held,
+            $facts->start,
+            [...$facts->done, ...$done],
+            $done[0] ?? $reckoning->now(),
+            $facts->skipped,
+        ))]);
     }
 
     /** @param  array{hours?: string|null, distance?: string|null, at?: string|null}  $given */
@@ -93,7 +106,11 @@ final readonly class RuleController
             return $typed === null || $meter === null ? null : $meter->reckoned((string) TypedNumber::read($typed));
         };
 
-        return new Point($run($given['hours'] ?? null, false) ?? $now->hours, $run($given['distance'] ?? null, true) ?? $now->km, $this->yard->dayOf($when->at));
+        return new Point(
+            $run($given['hours'] ?? null, false) ?? $now->hours,
+            $run($given['distance'] ?? null, true) ?? $now->km,
+            $this->yard->dayOf($when->at),
+        );
     }
 
     /** Changes the shared rule too, and every machine's copy of it that is no exception. */
@@ -108,11 +125,17 @@ final readonly class RuleController
             $followed = $other->rules->firstWhere('shared_key', $rule->shared_key);
             if ($followed !== null && $shared->standOf($followed, RuleCopy::keys($other)) === 'shared') {
                 $this->ruleCopy->write($other, [$rule->shared_key => $copy], follow: true, addSpots: true);
-                $this->tell($followed->refresh(), "{$rule->task->name} changed with the shared rulebook: {$this->comes($followed)}.", $circumstances);
+                $this->tell(
+                    $followed->refresh(),
+                    "{$rule->task->name} changed with the shared rulebook: {$this->comes($followed)}.",
+                    $circumstances,
+                );
                 event(new FactsChanged([$other->id]));
             }
         }
-        $shared->update(['rules' => [...$shared->rules, $rule->shared_key => $copy], 'version' => $shared->version + 1]);
+        $shared->update(
+            ['rules' => [...$shared->rules, $rule->shared_key => $copy], 'version' => $shared->version + 1],
+        );
     }
 
     /** @return array{name: string, comes: string, retired: bool} what of it is told when it changes */
@@ -153,6 +176,9 @@ final readonly class RuleController
         $reckoning = Reckoning::of($machine, $this->yard);
         $standing = $reckoning->standings[$rule->id] ?? null;
 
-        return $rule->respond($standing === null ? $rule->toRecord() : RuleShape::of($rule, $standing, $reckoning), $status);
+        return $rule->respond(
+            $standing === null ? $rule->toRecord() : RuleShape::of($rule, $standing, $reckoning),
+            $status,
+        );
     }
 }

@@ -21,12 +21,29 @@ final class RuleRequest extends FormRequest
 {
     private const INTERVALS = ['hours' => 'The hours', 'km' => 'The distance', 'mi' => 'The distance'];
 
-    private const AS_GIVEN = ['condition', 'top_up', 'dealer_only', 'loosened_because', 'anchor', 'early', 'late', 'source', 'common_practice', 'note', 'retired'];
+    private const AS_GIVEN = [
+        'condition',
+        'top_up',
+        'dealer_only',
+        'loosened_because',
+        'anchor',
+        'early',
+        'late',
+        'source',
+        'common_practice',
+        'note',
+        'retired',
+    ];
 
     /** @return array<string, array<mixed>> */
     public function rules(): array
     {
-        return [...self::ruleFields('', $this->isMethod('POST')), ...Circumstances::rules(), 'retired' => ['sometimes', 'boolean'], 'for_all' => ['sometimes', 'boolean']];
+        return [
+            ...self::ruleFields('', $this->isMethod('POST')),
+            ...Circumstances::rules(),
+            'retired' => ['sometimes', 'boolean'],
+            'for_all' => ['sometimes', 'boolean'],
+        ];
     }
 
     /** @return array<string, string> */
@@ -54,7 +71,9 @@ final class RuleRequest extends FormRequest
             "{$path}first" => ['sometimes', 'array', 'max:10'],
             "{$path}every" => ['sometimes', 'array:hours,km,mi,months'],
             "{$path}book" => ['sometimes', 'nullable', 'array'],
-            ...self::intervalFields("{$path}every."), ...self::intervalFields("{$path}book."), ...self::intervalFields("{$path}first.*."),
+            ...self::intervalFields("{$path}every."),
+            ...self::intervalFields("{$path}book."),
+            ...self::intervalFields("{$path}first.*."),
             "{$path}anchor" => ['sometimes', Among::enum(Anchor::class)],
             "{$path}windows" => ['sometimes', 'array', 'max:6'],
             "{$path}windows.*.name" => ['sometimes', 'nullable', 'string', 'max:40', 'not_regex:/[\\r\\n\\t]/'],
@@ -90,7 +109,16 @@ final class RuleRequest extends FormRequest
             $columns['goes_with_id'] = $given['goes_with'];
         }
         if (isset($given['windows'])) {
-            $columns['windows'] = array_values(array_map(fn (array $window): array => ['name' => trim($window['name'] ?? ''), 'from' => $window['from'], 'to' => $window['to']], $given['windows']));
+            $columns['windows'] = array_values(
+                array_map(
+                    fn (array $window): array => [
+                        'name' => trim($window['name'] ?? ''),
+                        'from' => $window['from'],
+                        'to' => $window['to'],
+                    ],
+                    $given['windows'],
+                ),
+            );
         }
         foreach (['every', 'book'] as $interval) {
             if (array_key_exists($interval, $given)) {
@@ -98,15 +126,23 @@ final class RuleRequest extends FormRequest
             }
         }
 
-        return isset($given['first']) ? [...$columns, 'first' => array_values(array_map(self::read(...), $given['first']))] : $columns;
+        return isset($given['first'])
+            ? [...$columns, 'first' => array_values(array_map(self::read(...), $given['first']))]
+            : $columns;
     }
 
     /** @return array<string, array<mixed>> */
     private static function intervalFields(string $path): array
     {
-        $fields = array_map(fn (string $what): array => ['sometimes', 'nullable', new TypedNumber($what, aboveZero: true)], self::INTERVALS);
+        $fields = array_map(
+            fn (string $what): array => ['sometimes', 'nullable', new TypedNumber($what, aboveZero: true)],
+            self::INTERVALS,
+        );
 
-        return [...array_combine(array_map(fn (string $name): string => $path.$name, array_keys($fields)), $fields), "{$path}months" => ['sometimes', 'nullable', 'integer', 'between:1,1200']];
+        return [
+            ...array_combine(array_map(fn (string $name): string => $path.$name, array_keys($fields)), $fields),
+            "{$path}months" => ['sometimes', 'nullable', 'integer', 'between:1,1200'],
+        ];
     }
 
     /**

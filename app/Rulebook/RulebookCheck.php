@@ -24,14 +24,18 @@ final readonly class RulebookCheck
      * @param  Rule  $rule  with its task
      * @param  string  $path  of the rule's fields in the request
      *
-     * @throws Refusal if it never falls due, hangs together with what is not there or with itself, or is loosened under warranty without a reason
+     * @throws Refusal if it never falls due, hangs together with what is not there or with itself, or is loosened under
+     *     warranty without a reason
      */
     public function refuse(Machine $machine, Rule $rule, string $path = ''): void
     {
         try {
             $rule->toCore();
         } catch (NeverDue) {
-            throw Refusal::field("{$path}every", 'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.');
+            throw Refusal::field(
+                "{$path}every",
+                'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.',
+            );
         }
         $this->refuseLoose($machine, $rule, $path);
         $others = $machine->rules()->whereKeyNot($rule->id ?? 0)->get();
@@ -45,7 +49,10 @@ final readonly class RulebookCheck
         } catch (ComesRound) {
             throw Refusal::field("{$path}goes_with", 'These two would each wait for the other.');
         } catch (NeverDue $refused) {
-            throw Refusal::field($path.($rule->retired ? 'retired' : 'goes_with'), "{$refused->getMessage()} Give it an interval of its own first.");
+            throw Refusal::field(
+                $path.($rule->retired ? 'retired' : 'goes_with'),
+                "{$refused->getMessage()} Give it an interval of its own first.",
+            );
         }
     }
 
@@ -58,8 +65,14 @@ final readonly class RulebookCheck
             return;
         }
         $warranty = $machine->warranty();
-        if (trim((string) $rule->loosened_because) === '' && $warranty->runs(Reckoning::of($machine, $this->yard)->now())) {
-            throw Refusal::field("{$path}loosened_because", "Looser than the book while the warranty runs {$warranty->inWords()}: say why. It stays marked.");
+        if (
+            trim((string) $rule->loosened_because) === ''
+            && $warranty->runs(Reckoning::of($machine, $this->yard)->now())
+        ) {
+            throw Refusal::field(
+                "{$path}loosened_because",
+                "Looser than the book while the warranty runs {$warranty->inWords()}: say why. It stays marked.",
+            );
         }
     }
 }

@@ -24,7 +24,9 @@ final readonly class RulebookController
     {
         $rulebooks = SharedRulebook::query()->with('machines')->orderBy('name')->get();
 
-        return new JsonResponse(['rulebooks' => $rulebooks->map(fn (SharedRulebook $rulebook): array => $rulebook->toRecord())->all()]);
+        return new JsonResponse(
+            ['rulebooks' => $rulebooks->map(fn (SharedRulebook $rulebook): array => $rulebook->toRecord())->all()],
+        );
     }
 
     /** Copies another machine's rulebook into this one's; history stays, and so do rules that the other has not. */
@@ -44,7 +46,9 @@ final readonly class RulebookController
         $given = $request->validate(['name' => ['required', 'string', 'max:80']]);
         $machine = Machine::lockForWriting($machine->id)->load('rules');
         $copies = RuleCopy::ofAll($machine);
-        $shared = SharedRulebook::query()->create(['name' => $given['name'], 'class' => $machine->class, 'rules' => $copies]);
+        $shared = SharedRulebook::query()->create(
+            ['name' => $given['name'], 'class' => $machine->class, 'rules' => $copies],
+        );
         foreach ($machine->rules as $rule) {
             $rule->update(['shared_key' => RuleCopy::keys($machine)[$rule->id]]);
         }
@@ -60,7 +64,12 @@ final readonly class RulebookController
         $machine = Machine::lockForWriting($machine->id);
         $shared = SharedRulebook::query()->findOrFail($given['rulebook']);
         $machine->rules()->update(['shared_key' => null]);
-        $this->ruleCopy->write($machine->unsetRelation('rules'), $shared->rules, follow: true, addSpots: $given['add_spots'] ?? false);
+        $this->ruleCopy->write(
+            $machine->unsetRelation('rules'),
+            $shared->rules,
+            follow: true,
+            addSpots: $given['add_spots'] ?? false,
+        );
         $machine->update(['shared_rulebook_id' => $shared->id]);
 
         return $this->changed($machine, "Follows the shared rulebook {$shared->name}.", $request);

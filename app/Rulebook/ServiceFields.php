@@ -57,6 +57,10 @@ final class ServiceFields
     /** @return array<string, string> */
     public static function messages(): array
     {
-        return ['tasks.required_without_all' => 'Choose what was done.', 'other.*.spot.required' => 'Say where.', 'other.*.act.required' => 'Say what was done there.'];
+        return [
+            'tasks.required_without_all' => 'Choose what was done.',
+            'other.*.spot.required' => 'Say where.',
+            'other.*.act.required' => 'Say what was done there.',
+        ];
     }
 }

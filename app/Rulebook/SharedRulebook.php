@@ -11,7 +11,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * A rulebook that several machines of a class share. Each keeps its own copy of the rules, because history hangs on them; where a copy reads
+ * A rulebook that several machines of a class share. Each keeps its own copy of the rules, because history hangs on
+ * them; where a copy reads
  * otherwise than the shared rule, that is the machine's exception.
  *
  * @property int $id
@@ -64,7 +65,9 @@ final class SharedRulebook extends Model
     {
         $kept = $machine->rules->pluck('shared_key')->filter()->all();
 
-        return array_values(array_map(fn (array $rule): string => $rule['task'], array_diff_key($this->rules, array_flip($kept))));
+        return array_values(
+            array_map(fn (array $rule): string => $rule['task'], array_diff_key($this->rules, array_flip($kept))),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -75,7 +78,10 @@ final class SharedRulebook extends Model
             'name' => $this->name,
             'class' => $this->class->value,
             'rules' => count($this->rules),
-            'machines' => $this->machines->map(fn (Machine $machine): array => ['id' => $machine->id, 'name' => $machine->name])->all(),
+            'machines' => $this->machines->map(
+                fn (Machine $machine): array => ['id' => $machine->id, 'name' => $machine->name],
+            )
+                ->all(),
             'version' => $this->version,
         ];
     }

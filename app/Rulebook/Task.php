@@ -50,18 +50,28 @@ final class Task extends Model
     /** @return array<int, CoreSpot> by spot id, in their order */
     public function places(): array
     {
-        return $this->places ??= $this->spots->mapWithKeys(fn (Spot $spot): array => [$spot->id => $spot->toCore()])->all();
+        return $this->places ??= $this->spots
+            ->mapWithKeys(fn (Spot $spot): array => [$spot->id => $spot->toCore()])
+            ->all();
     }
 
     /** @param  list<int>  $spotIds */
     public function doAt(array $spotIds): void
     {
-        $this->spots()->sync(collect($spotIds)->unique()->values()->mapWithKeys(fn (int $id, int $position): array => [$id => ['position' => $position]])->all());
+        $this->spots()->sync(
+            collect($spotIds)->unique()
+                ->values()
+                ->mapWithKeys(fn (int $id, int $position): array => [$id => ['position' => $position]])
+                ->all(),
+        );
         $this->unsetRelation('spots');
         $this->places = null;
     }
 
-    /** @return array{id: int, name: string, kind: string, spots: list<array{key: string, name: string}>, check: string|null, all_points: bool} */
+    /**
+     * @return array{id: int, name: string, kind: string, spots: list<array{key: string, name: string}>, check:
+     *     string|null, all_points: bool}
+     */
     public function toRecord(): array
     {
         return [

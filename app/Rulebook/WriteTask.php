@@ -22,7 +22,8 @@ final readonly class WriteTask
     }
 
     /**
-     * @param  array<string, mixed>  $given  `task`, `kind`, `spots`, `new_spots` and `check` as {@see RuleRequest} validates them
+     * @param  array<string, mixed>  $given  `task`, `kind`, `spots`, `new_spots` and `check` as {@see RuleRequest}
+     *     validates them
      * @param  string  $path  of these fields in the request
      *
      * @throws Refusal if it names a spot or a check that the machine has not, or none at all
@@ -30,7 +31,11 @@ final readonly class WriteTask
     public function __invoke(Machine $machine, Task $task, array $given, string $path = ''): Task
     {
         $kind = isset($given['kind']) ? TaskKind::from($given['kind']) : $task->kind;
-        $spots = isset($given['spots']) || isset($given['new_spots']) || ! $task->exists ? $this->spots($machine, $given, $path) : $task->spots->toBase();
+        $spots = isset($given['spots'])
+            || isset($given['new_spots'])
+            || ! $task->exists
+            ? $this->spots($machine, $given, $path)
+            : $task->spots->toBase();
         if ($spots->isEmpty() && $kind !== TaskKind::Lubricate) {
             throw Refusal::field("{$path}spots", 'Say at which spot of the machine it is done.');
         }
@@ -38,8 +43,17 @@ final readonly class WriteTask
         if ($check !== null && $check !== $task->check_key && $this->checkLists->find($machine, $check) === null) {
             throw Refusal::field("{$path}check", "{$machine->name} has no such check.");
         }
-        $name = trim($given['task'] ?? '') ?: $task->name ?? TaskName::of(array_values($spots->map(fn (Spot $spot): CoreSpot => $spot->toCore())->all()));
-        $task->fill(['machine_id' => $machine->id, 'name' => $name ?: 'Grease all points', 'kind' => $kind, 'check_key' => $check])->save();
+        $name = trim($given['task'] ?? '')
+            ?: $task->name
+            ?? TaskName::of(array_values($spots->map(fn (Spot $spot): CoreSpot => $spot->toCore())->all()));
+        $task->fill(
+            [
+                'machine_id' => $machine->id,
+                'name' => $name ?: 'Grease all points',
+                'kind' => $kind,
+                'check_key' => $check,
+            ],
+        )->save();
         $task->doAt($spots->pluck('id')->all());
 
         return $task;
@@ -53,8 +67,13 @@ final readonly class WriteTask
     {
         $keys = array_unique($given['spots'] ?? []);
         $known = Spot::query()->where('machine_id', $machine->id)->whereIn('key', $keys)->get()->keyBy('key');
-        $spots = collect($keys)->map(fn (string $key, int $at): Spot => $known[$key] ?? throw Refusal::field("{$path}spots.{$at}", "{$machine->name} has no spot \"{$key}\"."));
+        $spots = collect($keys)->map(
+            fn (string $key, int $at): Spot => $known[$key]
+                ?? throw Refusal::field("{$path}spots.{$at}", "{$machine->name} has no spot \"{$key}\"."),
+        );
 
-        return $spots->concat(array_map(fn (array $new): Spot => ($this->addSpot)($machine, $new), $given['new_spots'] ?? []))->values();
+        return $spots->concat(
+            array_map(fn (array $new): Spot => ($this->addSpot)($machine, $new), $given['new_spots'] ?? []),
+        )->values();
     }
 }

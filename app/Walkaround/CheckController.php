@@ -41,9 +41,19 @@ final readonly class CheckController
                 $given['values']['spot'] = ($this->addSpot)($machine, $given['new_spot'])->key;
             }
             $changed = ChangedCheck::query()->firstOrNew($this->owner($machine, $given['for'], $check));
-            $values = array_map(fn (mixed $value): mixed => $value ?? '', array_diff_key($given['values'] ?? [], array_flip(['measurement', 'window', 'after', 'limits'])));
+            $values = array_map(
+                fn (mixed $value): mixed => $value ?? '',
+                array_diff_key($given['values'] ?? [], array_flip(['measurement', 'window', 'after', 'limits'])),
+            );
             $kept = array_intersect_key($given['values'] ?? [], array_flip(['measurement', 'window', 'after']));
-            $limits = isset($given['values']['limits']) ? ['limits' => array_filter($given['values']['limits'], fn (?string $limit): bool => $limit !== null && $limit !== '')] : [];
+            $limits = isset($given['values']['limits'])
+                ? [
+                    'limits' => array_filter(
+                        $given['values']['limits'],
+                        fn (?string $limit): bool => $limit !== null && $limit !== '',
+                    ),
+                ]
+                : [];
             $changed->fill([
                 'values' => [...$changed->values ?? [], ...$values, ...$kept, ...$limits],
                 'dropped' => $given['dropped'] ?? $changed->dropped ?? false,
@@ -71,7 +81,13 @@ final readonly class CheckController
     private function checks(Machine $machine, string $for): JsonResponse
     {
         // Which checks read a level may have changed with it.
-        event(new FactsChanged($for === LimitSource::Machine->value ? [$machine->id] : Machine::query()->where('class', $machine->class)->pluck('id')->all()));
+        event(
+            new FactsChanged(
+                $for === LimitSource::Machine->value
+                    ? [$machine->id]
+                    : Machine::query()->where('class', $machine->class)->pluck('id')->all(),
+            ),
+        );
 
         return new JsonResponse(['checks' => array_map(CheckShape::of(...), (new CheckLists)->of($machine)->checks)]);
     }
@@ -79,16 +95,42 @@ final readonly class CheckController
     /** @return array<string, int|string|null> */
     private function owner(Machine $machine, string $for, string $key): array
     {
-        return $for === LimitSource::Machine->value ? ['machine_id' => $machine->id, 'class' => null, 'key' => $key] : ['machine_id' => null, 'class' => $machine->class->value, 'key' => $key];
+        return $for === LimitSource::Machine->value
+            ? ['machine_id' => $machine->id, 'class' => null, 'key' => $key]
+            : ['machine_id' => null, 'class' => $machine->class->value, 'key' => $key];
     }
 
     /** What a check of a class looks at, every machine of the class has. */
     private function giveSpot(Machine $machine, string $key, bool $toClass): void
     {
-        $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $key])->first() ?? throw Refusal::field('values.spot', 'Say which spot of the machine it looks at.');
-        $lacking = ! $toClass ? [] : Machine::query()->where('class', $machine->class)->whereNotExists(fn ($spots) => $spots->from('spots')->whereColumn('spots.machine_id', 'machines.id')->where('spots.key', $key))->get();
+        $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $key])->first()
+            ?? throw Refusal::field('values.spot', 'Say which spot of the machine it looks at.');
+        $lacking = ! $toClass
+            ? []
+            : Machine::query()->where('class', $machine->class)->whereNotExists(
+                fn ($spots) => $spots->from('spots')
+                    ->whereColumn('spots.machine_id', 'machines.id')
+                    ->where('spots.key', $key),
+            )->get();
         foreach ($lacking as $other) {
-            Spot::query()->create([...$spot->only('key', 'kind', 'subject', 'name', 'place', 'reach', 'x', 'y', 'position', 'compartment', 'role'), 'machine_id' => $other->id]);
+            Spot::query()->create(
+                [
+                    ...$spot->only(
+                        'key',
+                        'kind',
+                        'subject',
+                        'name',
+                        'place',
+                        'reach',
+                        'x',
+                        'y',
+                        'position',
+                        'compartment',
+                        'role',
+                    ),
+                    'machine_id' => $other->id,
+                ],
+            );
         }
     }
 
@@ -101,9 +143,19 @@ final readonly class CheckController
             return;
         }
         try {
-            $check->measurement?->instrument()->judge(new Fields([]), new Fields($check->limits, 'values.limits.'), new Occasion($this->yard->today(), $this->yard->coldestNight()));
+            $check->measurement?->instrument()
+                ->judge(
+                    new Fields([]),
+                    new Fields($check->limits, 'values.limits.'),
+                    new Occasion($this->yard->today(), $this->yard->coldestNight()),
+                );
         } catch (BadInput $refused) {
-            $faults = array_filter($refused->errors, fn (string $field): bool => str_starts_with($field, 'values.limits.') && $field !== 'values.limits.coldest', ARRAY_FILTER_USE_KEY);
+            $faults = array_filter(
+                $refused->errors,
+                fn (string $field): bool => str_starts_with($field, 'values.limits.')
+                    && $field !== 'values.limits.coldest',
+                ARRAY_FILTER_USE_KEY,
+            );
             if ($faults !== []) {
                 throw new BadInput($faults);
             }

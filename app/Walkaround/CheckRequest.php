@@ -22,7 +22,10 @@ final class CheckRequest extends FormRequest
             'for' => ['required', 'in:machine,class'],
             'dropped' => ['sometimes', 'boolean'],
             'position' => ['sometimes', 'nullable', 'numeric', 'between:-100000,100000'],
-            'values' => ['sometimes', 'array:spot,title,place,how,fine,caution,rounds,degrees,measurement,limits,window,after'],
+            'values' => [
+                'sometimes',
+                'array:spot,title,place,how,fine,caution,rounds,degrees,measurement,limits,window,after',
+            ],
             'values.spot' => ['sometimes', 'required', 'string', 'max:40'],
             'values.title' => ['sometimes', 'required', 'string', 'max:80'],
             'values.place' => ['sometimes', 'nullable', 'string', 'max:160'],
@@ -42,13 +45,23 @@ final class CheckRequest extends FormRequest
             'values.window.to' => ['required_with:values.window', new DayOfYear],
             'values.after' => ['sometimes', 'nullable', 'string', 'max:40'],
             'new_spot' => ['sometimes', 'nullable', 'array'],
-            ...array_map(fn (array $rules): array => ['exclude_without:new_spot', ...$rules], SpotRequest::fields('new_spot.', new: true)),
+            ...array_map(
+                fn (array $rules): array => ['exclude_without:new_spot', ...$rules],
+                SpotRequest::fields('new_spot.', new: true),
+            ),
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...['values.title.required' => 'Say what is looked at.', 'values.rounds.min' => 'Choose at least one round.', 'values.degrees.*.words.required' => 'Say what it looks like.'], ...SpotRequest::words('new_spot.')];
+        return [
+            ...[
+                'values.title.required' => 'Say what is looked at.',
+                'values.rounds.min' => 'Choose at least one round.',
+                'values.degrees.*.words.required' => 'Say what it looks like.',
+            ],
+            ...SpotRequest::words('new_spot.'),
+        ];
     }
 }

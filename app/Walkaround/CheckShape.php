@@ -29,13 +29,21 @@ final class CheckShape
             'fine' => $check->fine,
             'caution' => $check->caution,
             'rounds' => array_column($check->rounds, 'value'),
-            'degrees' => array_map(fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value], $check->degrees()),
+            'degrees' => array_map(
+                fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value],
+                $check->degrees(),
+            ),
             'measurement' => $check->measurement?->value,
             'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $check->asks()),
-            'limit_asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $instrument?->limits() ?? []),
+            'limit_asks' => array_map(
+                fn (Ask $ask): array => self::ask($ask, $check->limits),
+                $instrument?->limits() ?? [],
+            ),
             'limits' => (object) $check->limits,
             'limit_source' => $check->limitSource->value,
-            'window' => $check->window === null ? null : ['from' => $check->window->from(), 'to' => $check->window->to()],
+            'window' => $check->window === null
+                ? null
+                : ['from' => $check->window->from(), 'to' => $check->window->to()],
             'after' => $check->after,
             'quick' => QuickLimitShape::of($check),
         ];
@@ -56,7 +64,11 @@ final class CheckShape
             'optional' => $ask->optional,
             'unit' => $unit?->symbol(),
             'step' => $ask->kind === AskKind::Quantity ? self::step($unit) : null,
-            'options' => array_map(fn (string $value, string $label): array => ['value' => $value, 'label' => $label], array_keys($ask->options), array_values($ask->options)),
+            'options' => array_map(
+                fn (string $value, string $label): array => ['value' => $value, 'label' => $label],
+                array_keys($ask->options),
+                array_values($ask->options),
+            ),
         ];
     }
 

@@ -33,7 +33,12 @@ final readonly class FindingController
             'title' => $title,
             'machine_id' => $machine->id,
             'machine' => $machine->name,
-            'findings' => array_reverse(array_map(fn (FindingThread $thread): array => $thread->toRecord($this->yard), Findings::history($machine->id, $check))),
+            'findings' => array_reverse(
+                array_map(
+                    fn (FindingThread $thread): array => $thread->toRecord($this->yard),
+                    Findings::history($machine->id, $check),
+                ),
+            ),
             'looks' => $looks->take(100)->map(fn (Act $look): array => $look->toRecord())->all(),
             'looks_in_all' => $looks->count(),
         ]);

@@ -51,7 +51,9 @@ final readonly class FindingThread
             'last_seen' => $yard->dayOf($latest->happened_at)->format('Y-m-d'),
             'seen' => count($this->looks),
             'by' => $this->looks[0]->person?->name,
-            'photos' => array_merge(...array_map(fn (Act $look): array => $look->photos->pluck('uuid')->all(), $this->looks)),
+            'photos' => array_merge(
+                ...array_map(fn (Act $look): array => $look->photos->pluck('uuid')->all(), $this->looks),
+            ),
         ];
     }
 }

@@ -15,7 +15,10 @@ use Illuminate\Database\Eloquent\Collection as Acts;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What was found at spots of machines and how it goes on, computed from the acts: each check's looks by themselves, and the parts that were replaced. */
+/**
+ * What was found at spots of machines and how it goes on, computed from the acts: each check's looks by themselves, and
+ * the parts that were replaced.
+ */
 final class Findings
 {
     private const NOT_FIT = [Verdict::Watch, Verdict::Act, Verdict::StandDown];
@@ -35,13 +38,25 @@ final class Findings
             if ($closed !== null && $closed > $latest) {
                 continue;
             }
-            $acts = self::telling($spot, $check)->when($closed, fn ($query, string $closed) => $query->where('happened_at', '>=', $closed))
+            $acts = self::telling($spot, $check)->when(
+                $closed,
+                fn ($query, string $closed) => $query->where('happened_at', '>=', $closed),
+            )
                 ->with('person:id,name', 'photos', 'spot')->orderBy('happened_at')->orderBy('id')->get()->toBase();
-            $open[$machine] = [...$open[$machine] ?? [], ...array_filter(self::threads($acts), fn (FindingThread $thread): bool => $thread->finding->isOpen())];
+            $open[$machine] = [
+                ...$open[$machine] ?? [],
+                ...array_filter(self::threads($acts), fn (FindingThread $thread): bool => $thread->finding->isOpen()),
+            ];
         }
 
         return array_map(function (array $threads): array {
-            usort($threads, fn (FindingThread $one, FindingThread $other): int => $other->verdict()->rank() <=> $one->verdict()->rank());
+            usort(
+                $threads,
+                fn (
+                    FindingThread $one,
+                    FindingThread $other,
+                ): int => $other->verdict()->rank() <=> $one->verdict()->rank(),
+            );
 
             return $threads;
         }, array_filter($open));
@@ -51,7 +66,9 @@ final class Findings
     public static function history(int $machineId, string $check): array
     {
         $looks = self::looks($machineId, $check);
-        $replaced = Act::query()->standing()->whereIn('spot_id', $looks->pluck('spot_id')->unique())->where(['kind' => ActKind::Replaced, 'outcome' => Outcome::Done])
+        $replaced = Act::query()->standing()
+            ->whereIn('spot_id', $looks->pluck('spot_id')->unique())
+            ->where(['kind' => ActKind::Replaced, 'outcome' => Outcome::Done])
             ->with('person:id,name', 'photos', 'spot')->get();
 
         return self::threads($looks->concat($replaced)->unique('id'));
@@ -60,7 +77,10 @@ final class Findings
     /** @return Collection<int, Act> everything told by one check, the newest first */
     public static function looks(int $machineId, string $check): Collection
     {
-        return Act::query()->standing()->whereNotNull('verdict')->where(['machine_id' => $machineId, 'check_key' => $check])->with('person:id,name', 'photos', 'spot')
+        return Act::query()->standing()
+            ->whereNotNull('verdict')
+            ->where(['machine_id' => $machineId, 'check_key' => $check])
+            ->with('person:id,name', 'photos', 'spot')
             ->latest('happened_at')->latest('id')->limit(self::MOST_LOOKS)->get()->toBase();
     }
 
@@ -73,8 +93,21 @@ final class Findings
     private static function threads(Collection $acts): array
     {
         $acts = (new Acts($acts->all()))->loadMissing('entry:id,round_id')->toBase();
-        $told = $acts->groupBy(fn (Act $act): string => $act->entry->round_id === null || $act->putsRight() || $act->kind === ActKind::Lubricated ? "alone {$act->id}" : "round {$act->entry->round_id}")
-            ->map(fn (Collection $same): Act => $same->sort(fn (Act $one, Act $other): int => [$other->verdict?->rank(), $other->happened_at] <=> [$one->verdict?->rank(), $one->happened_at])->firstOrFail())
+        $told = $acts->groupBy(
+            fn (Act $act): string => $act->entry->round_id === null
+                || $act->putsRight()
+                || $act->kind === ActKind::Lubricated
+                ? "alone {$act->id}"
+                : "round {$act->entry->round_id}",
+        )
+            ->map(
+                fn (Collection $same): Act => $same->sort(
+                    fn (Act $one, Act $other): int => [
+                        $other->verdict?->rank(),
+                        $other->happened_at,
+                    ] <=> [$one->verdict?->rank(), $one->happened_at],
+                )->firstOrFail(),
+            )
             ->keyBy(fn (Act $act): string => $act->toSighting()->id);
 
         return array_map(fn (Finding $finding): FindingThread => new FindingThread(
@@ -94,22 +127,46 @@ final class Findings
 
     /**
      * @param  list<int>  $machineIds
-     * @return list<array{machine_id: int, spot_id: int, check: string, latest: string}> what was ever not fit, and when last
+     * @return list<array{machine_id: int, spot_id: int, check: string, latest: string}> what was ever not fit, and when
+     *     last
      */
     private static function everNotFit(array $machineIds): array
     {
         return array_values(DB::table('acts')->whereIn('machine_id', $machineIds)->whereIn('verdict', self::NOT_FIT)->whereNull('struck_at')
-            ->groupBy('machine_id', 'spot_id', 'check_key')->get(['machine_id', 'spot_id', 'check_key', DB::raw('max(happened_at) as latest')])
-            ->map(fn (object $row): array => ['machine_id' => (int) $row->machine_id, 'spot_id' => (int) $row->spot_id, 'check' => (string) $row->check_key, 'latest' => (string) $row->latest])->all());
+            ->groupBy('machine_id', 'spot_id', 'check_key')->get(
+                ['machine_id', 'spot_id', 'check_key', DB::raw('max(happened_at) as latest')],
+            )
+            ->map(
+                fn (object $row): array => [
+                    'machine_id' => (int) $row->machine_id,
+                    'spot_id' => (int) $row->spot_id,
+                    'check' => (string) $row->check_key,
+                    'latest' => (string) $row->latest,
+                ],
+            )->all());
     }
 
-    /** When it was last put right, replaced, or seen fit by everybody who looked at it in that round; from the newest back, so that it is soon found. */
+    /**
+     * When it was last put right, replaced, or seen fit by everybody who looked at it in that round; from the newest
+     * back, so that it is soon found.
+     */
     private static function lastClosed(int $spotId, string $check): ?string
     {
-        return self::telling($spotId, $check)->where(fn ($acts) => $acts->where('verdict', Verdict::Fit)->orWhereNull('verdict'))
-            ->where(fn ($sound) => $sound->where('outcome', Outcome::PutRight)->orWhereIn('kind', [ActKind::Replaced, ActKind::Lubricated])->orWhereNotExists(fn ($worse) => $worse->from('acts as worse')
-                ->join('entries as theirs', 'theirs.id', '=', 'worse.entry_id')->join('entries as own', fn ($join) => $join->on('own.id', '=', 'acts.entry_id')->on('own.round_id', '=', 'theirs.round_id'))
-                ->whereColumn('worse.spot_id', 'acts.spot_id')->whereColumn('worse.check_key', 'acts.check_key')->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT)))
+        return self::telling($spotId, $check)->where(
+            fn ($acts) => $acts->where('verdict', Verdict::Fit)->orWhereNull('verdict'),
+        )
+            ->where(fn ($sound) => $sound->where('outcome', Outcome::PutRight)->orWhereIn(
+                'kind',
+                [ActKind::Replaced, ActKind::Lubricated],
+            )->orWhereNotExists(fn ($worse) => $worse->from('acts as worse')
+                ->join('entries as theirs', 'theirs.id', '=', 'worse.entry_id')->join(
+                    'entries as own',
+                    fn ($join) => $join->on('own.id', '=', 'acts.entry_id')->on('own.round_id', '=', 'theirs.round_id'),
+                )
+                ->whereColumn('worse.spot_id', 'acts.spot_id')->whereColumn(
+                    'worse.check_key',
+                    'acts.check_key',
+                )->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT)))
             ->orderByDesc('happened_at')->toBase()->value('happened_at');
     }
 }

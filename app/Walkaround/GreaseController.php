@@ -18,6 +18,8 @@ final readonly class GreaseController
 
     public function show(Machine $machine): JsonResponse
     {
-        return new JsonResponse(GreaseShape::of($machine, Reckoning::of($machine->load('meters', 'rules'), $this->yard)));
+        return new JsonResponse(
+            GreaseShape::of($machine, Reckoning::of($machine->load('meters', 'rules'), $this->yard)),
+        );
     }
 }

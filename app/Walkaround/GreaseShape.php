@@ -37,32 +37,66 @@ final class GreaseShape
     /** @return array<string, mixed> as the contract's `Grease` */
     public static function of(Machine $machine, Reckoning $reckoning): array
     {
-        $points = Spot::query()->where(['machine_id' => $machine->id, 'kind' => SpotKind::GreasePoint, 'retired' => false])->with('grease')->orderBy('position')->orderBy('id')->get();
-        $acts = Act::query()->standing()->where('kind', ActKind::Lubricated)->where('outcome', Outcome::Done)->whereIn('spot_id', $points->modelKeys())
+        $points = Spot::query()->where(
+            ['machine_id' => $machine->id, 'kind' => SpotKind::GreasePoint, 'retired' => false],
+        )
+            ->with('grease')
+            ->orderBy('position')
+            ->orderBy('id')
+            ->get();
+        $acts = Act::query()->standing()
+            ->where('kind', ActKind::Lubricated)
+            ->where('outcome', Outcome::Done)
+            ->whereIn('spot_id', $points->modelKeys())
             ->orderBy('happened_at')->get()->toBase()->groupBy('spot_id');
-        $refused = Act::query()->standing()->where('kind', ActKind::Lubricated)->where('outcome', Outcome::NotDone)->whereIn('spot_id', $points->modelKeys())
-            ->groupBy('spot_id')->selectRaw('spot_id, max(happened_at) as latest')->toBase()->pluck('latest', 'spot_id');
+        $refused = Act::query()->standing()
+            ->where('kind', ActKind::Lubricated)
+            ->where('outcome', Outcome::NotDone)
+            ->whereIn('spot_id', $points->modelKeys())
+            ->groupBy('spot_id')->selectRaw(
+                'spot_id, max(happened_at) as latest',
+            )->toBase()->pluck('latest', 'spot_id');
         $rules = $reckoning->taskSpots->ofPoints($machine);
         $year = self::runInAYear($machine, $reckoning->yard);
         $strokesDue = $strokesAll = $strokesYear = 0;
         $shaped = [];
         foreach ($points as $point) {
             $rule = $rules[$point->id] ?? null;
-            $standing = self::standing($point, $acts[$point->id] ?? new Collection, $refused[$point->id] ?? null, $rule, $reckoning);
+            $standing = self::standing(
+                $point,
+                $acts[$point->id] ?? new Collection,
+                $refused[$point->id] ?? null,
+                $rule,
+                $reckoning,
+            );
             $isDue = in_array($standing->state, [State::Unknown, State::Due, State::Past], true);
             $strokes = $point->greasePoint()->strokes;
             $strokesAll += $strokes;
             $strokesDue += $isDue ? $strokes : 0;
             $strokesYear += $strokes * self::timesInAYear($rule?->toCore()->every ?? new Interval, $year);
             $shaped[] = [
-                ...$point->toRecord(), 'state' => $standing->state->value, 'due' => $isDue, 'over_greased' => $standing->isOverGreased, 'why' => $standing->why,
-                'last_on' => $standing->last?->point->date?->format('Y-m-d'), 'last_strokes' => $standing->last?->strokes, 'task' => $rule?->task->name,
-                'rule_id' => $rule?->id, 'with' => $rule?->goes_with_id === null ? null : $machine->rules->find($rule->goes_with_id)?->task->name,
+                ...$point->toRecord(),
+                'state' => $standing->state->value,
+                'due' => $isDue,
+                'over_greased' => $standing->isOverGreased,
+                'why' => $standing->why,
+                'last_on' => $standing->last?->point->date?->format('Y-m-d'),
+                'last_strokes' => $standing->last?->strokes,
+                'task' => $rule?->task->name,
+                'rule_id' => $rule?->id, 'with' => $rule?->goes_with_id === null
+                    ? null
+                    : $machine->rules->find($rule->goes_with_id)?->task->name,
             ];
         }
         $gun = ($reckoning->yard->grease_guns ?? [])[0] ?? null;
-        $stroke = $gun === null ? Quantity::parse(self::USUAL_STROKE) : GreaseNeed::perStroke(Quantity::parse($gun['ten_strokes'], Unit::Gram));
-        $need = fn (int $strokes): string => GreaseNeed::of($strokes, $stroke, Quantity::parse(self::CARTRIDGE))->inWords();
+        $stroke = $gun === null
+            ? Quantity::parse(self::USUAL_STROKE)
+            : GreaseNeed::perStroke(Quantity::parse($gun['ten_strokes'], Unit::Gram));
+        $need = fn (int $strokes): string => GreaseNeed::of(
+            $strokes,
+            $stroke,
+            Quantity::parse(self::CARTRIDGE),
+        )->inWords();
 
         return [
             'points' => $shaped,
@@ -76,14 +110,27 @@ final class GreaseShape
     }
 
     /** @param  Collection<int, Act>  $acts */
-    private static function standing(Spot $point, Collection $acts, ?string $refused, ?Rule $rule, Reckoning $reckoning): PointStanding
-    {
+    private static function standing(
+        Spot $point,
+        Collection $acts,
+        ?string $refused,
+        ?Rule $rule,
+        Reckoning $reckoning,
+    ): PointStanding {
         $notIn = $refused === null ? null : new \DateTimeImmutable($refused, new \DateTimeZone('UTC'));
         $isOpen = $notIn !== null && $acts->every(fn (Act $act): bool => $act->happened_at < $notIn);
         $standing = $rule === null ? null : $reckoning->standings[$rule->id]->standing;
         $start = $rule === null ? null : $reckoning->facts[(string) $rule->id]->start;
 
-        return PointStanding::of($point->greasePoint(), array_values($acts->map(fn (Act $act): Greased => WhatMeets::greased($act, $reckoning->yard))->all()), $standing?->rule, $start, $reckoning->now(), $isOpen ? $reckoning->yard->dayOf($notIn) : null, $rule?->goes_with_id === null ? null : $standing?->state);
+        return PointStanding::of(
+            $point->greasePoint(),
+            array_values($acts->map(fn (Act $act): Greased => WhatMeets::greased($act, $reckoning->yard))->all()),
+            $standing?->rule,
+            $start,
+            $reckoning->now(),
+            $isOpen ? $reckoning->yard->dayOf($notIn) : null,
+            $rule?->goes_with_id === null ? null : $standing?->state,
+        );
     }
 
     private static function runInAYear(Machine $machine, Yard $yard): ?BigDecimal
@@ -94,12 +141,16 @@ final class GreaseShape
         $placing = Placing::of($machine);
         $before = $placing->run($yard->now()->startOfDay()->subYear(), distance: false);
 
-        return $before === null ? null : $placing->run($yard->now(), distance: false)?->minus($before)->toScale(0, RoundingMode::HALF_UP);
+        return $before === null
+            ? null
+            : $placing->run($yard->now(), distance: false)?->minus($before)->toScale(0, RoundingMode::HALF_UP);
     }
 
     private static function timesInAYear(Interval $every, ?BigDecimal $hours): int
     {
-        $byHours = $every->hours === null || $hours === null ? 0 : $hours->dividedBy($every->hours, 0, RoundingMode::UP)->toInt();
+        $byHours = $every->hours === null || $hours === null ? 0 : $hours
+            ->dividedBy($every->hours, 0, RoundingMode::UP)
+            ->toInt();
 
         return max($byHours, $every->months === null ? 0 : (int) ceil(12 / $every->months));
     }

@@ -15,7 +15,8 @@ use Intervention\Image\ImageManager;
 use Intervention\Image\Interfaces\ImageInterface;
 
 /**
- * Takes a picture in. Its kind and size are read from the file itself, never from its name; it is drawn anew from its pixels, so that nothing else of the file
+ * Takes a picture in. Its kind and size are read from the file itself, never from its name; it is drawn anew from its
+ * pixels, so that nothing else of the file
  * is kept: no place, no camera, nothing that was hidden in it.
  */
 final class KeepPhoto
@@ -32,20 +33,34 @@ final class KeepPhoto
     /**
      * The machine's row must be locked by the caller.
      *
-     * @throws Refusal if nothing was seen there that it could show, or it is no picture of a kind taken here, or too large
+     * @throws Refusal if nothing was seen there that it could show, or it is no picture of a kind taken here, or too
+     *     large
      */
     public function __invoke(Machine $machine, string $uuid, string $act, UploadedFile $file, Person $by): Photo
     {
         [$uuid, $act] = [strtolower($uuid), strtolower($act)];
         $kept = Photo::query()->where('uuid', $uuid)->first();
         if ($kept !== null) {
-            return $kept->act === $act && $kept->person_id === $by->id ? $kept : throw Refusal::field('id', 'This id belongs to another picture.');
+            return $kept->act === $act
+                && $kept->person_id === $by->id
+                ? $kept
+                : throw Refusal::field('id', 'This id belongs to another picture.');
         }
         if (Act::query()->where(['uuid' => $act, 'machine_id' => $machine->id])->doesntExist()) {
             throw Refusal::field('act', "Nothing of that kind was seen on {$machine->name}.");
         }
         $picture = $this->read($file->getPathname());
-        $photo = new Photo(['uuid' => $uuid, 'machine_id' => $machine->id, 'act' => $act, 'person_id' => $by->id, 'width' => $picture->width(), 'height' => $picture->height(), 'created_at' => now()]);
+        $photo = new Photo(
+            [
+                'uuid' => $uuid,
+                'machine_id' => $machine->id,
+                'act' => $act,
+                'person_id' => $by->id,
+                'width' => $picture->width(),
+                'height' => $picture->height(),
+                'created_at' => now(),
+            ],
+        );
         $photo->bytes = $this->write($picture, $photo->path());
         $photo->save();
 
@@ -63,7 +78,11 @@ final class KeepPhoto
         }
         try {
             // Turned upright as the camera says it was held, drawn on white, small enough.
-            return ImageManager::gd(autoOrientation: true, blendingColor: 'ffffff', strip: true)->read($path)->blendTransparency()->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
+            return ImageManager::gd(
+                autoOrientation: true,
+                blendingColor: 'ffffff',
+                strip: true,
+            )->read($path)->blendTransparency()->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
         } catch (DecoderException) {
             throw Refusal::field('photo', 'This picture is broken.');
         }

@@ -23,7 +23,13 @@ final readonly class PhotoController
         $given = $request->validated();
         $person = $request->user();
         assert($person instanceof Person && $given['photo'] instanceof UploadedFile);
-        $photo = ($this->keepPhoto)(Machine::lockForWriting($machine->id), $given['id'], $given['act'], $given['photo'], $person);
+        $photo = ($this->keepPhoto)(
+            Machine::lockForWriting($machine->id),
+            $given['id'],
+            $given['act'],
+            $given['photo'],
+            $person,
+        );
 
         return new JsonResponse($photo->only('uuid', 'act', 'width', 'height', 'bytes'), 201);
     }

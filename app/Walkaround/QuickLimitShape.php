@@ -16,10 +16,17 @@ final class QuickLimitShape
         $limit = $check->quickLimit();
 
         return $limit === null ? null : [
-            'fields' => array_map(fn (string $name, int $sign): array => ['name' => $name, 'sign' => $sign], array_keys($limit->fields), array_values($limit->fields)),
+            'fields' => array_map(
+                fn (string $name, int $sign): array => ['name' => $name, 'sign' => $sign],
+                array_keys($limit->fields),
+                array_values($limit->fields),
+            ),
             'unit' => $limit->unit->symbol(),
             'per_unit' => QuickLimit::PER_UNIT,
-            'bands' => array_map(fn (array $band): array => ['below' => $band[0], 'verdict' => $band[1]->value, 'words' => $band[2]], $limit->bands),
+            'bands' => array_map(
+                fn (array $band): array => ['below' => $band[0], 'verdict' => $band[1]->value, 'words' => $band[2]],
+                $limit->bands,
+            ),
             'unless' => $limit->unless,
         ];
     }

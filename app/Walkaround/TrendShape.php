@@ -37,7 +37,9 @@ final class TrendShape
 
     private function __construct(private readonly Machine $machine, private readonly CheckList $list)
     {
-        $this->unit = $machine->primaryMeters()->first()?->unit->isDistance() === true ? MeterUnit::Kilometres : MeterUnit::Hours;
+        $this->unit = $machine->primaryMeters()
+            ->first()?->unit
+            ->isDistance() === true ? MeterUnit::Kilometres : MeterUnit::Hours;
     }
 
     /** @return array<string, mixed> as the contract's `Trends` */
@@ -45,22 +47,40 @@ final class TrendShape
     {
         $trends = new self($machine, $list);
 
-        return ['wear' => array_values(array_filter($trends->wears())), 'consumption' => array_values(array_filter($trends->consumptions()))];
+        return [
+            'wear' => array_values(array_filter($trends->wears())),
+            'consumption' => array_values(array_filter($trends->consumptions())),
+        ];
     }
 
     /** @return list<array<string, mixed>|null> of every check that measures something that wears */
     private function wears(): array
     {
-        $measured = Act::query()->standing()->where('machine_id', $this->machine->id)->whereHas('measure')->with('measure')->orderBy('happened_at')->orderBy('id')->get()->toBase();
+        $measured = Act::query()->standing()
+            ->where('machine_id', $this->machine->id)
+            ->whereHas('measure')
+            ->with('measure')
+            ->orderBy('happened_at')
+            ->orderBy('id')
+            ->get()
+            ->toBase();
         $new = Act::query()->standing()->whereIn('spot_id', $measured->pluck('spot_id')->unique())
-            ->where(fn ($acts) => $acts->where('outcome', Outcome::PutRight)->orWhere('kind', ActKind::Replaced))->get()->toBase();
+            ->where(
+                fn ($acts) => $acts->where('outcome', Outcome::PutRight)->orWhere('kind', ActKind::Replaced),
+            )->get()->toBase();
 
-        return array_values($measured->groupBy(fn (Act $act): string => "{$act->spot_id} {$act->check_key}")->map(function (Collection $ofOne) use ($new): ?array {
+        return array_values($measured->groupBy(
+            fn (Act $act): string => "{$act->spot_id} {$act->check_key}",
+        )->map(function (Collection $ofOne) use ($new): ?array {
             $one = $ofOne->firstOrFail();
             // A replaced part begins a new line.
-            $begun = $new->where('spot_id', $one->spot_id)->filter(fn (Act $act): bool => $act->kind === ActKind::Replaced || $act->check_key === $one->check_key)->max('happened_at');
+            $begun = $new->where('spot_id', $one->spot_id)
+                ->filter(fn (Act $act): bool => $act->kind === ActKind::Replaced || $act->check_key === $one->check_key)
+                ->max('happened_at');
 
-            return $this->wear($begun === null ? $ofOne : $ofOne->filter(fn (Act $act): bool => $act->happened_at > $begun));
+            return $this->wear(
+                $begun === null ? $ofOne : $ofOne->filter(fn (Act $act): bool => $act->happened_at > $begun),
+            );
         })->all());
     }
 
@@ -70,7 +90,9 @@ final class TrendShape
      */
     private function wear(Collection $looks): ?array
     {
-        $looks = $looks->filter(fn (Act $look): bool => $this->run($look) !== null && $look->measure !== null)->values();
+        $looks = $looks->filter(
+            fn (Act $look): bool => $this->run($look) !== null && $look->measure !== null,
+        )->values();
         $last = $looks->last();
         $measure = $last?->measure;
         if ($last === null || $measure === null) {
@@ -82,10 +104,25 @@ final class TrendShape
         $resolution = BigRational::zero();
         foreach ($looks as $look) {
             $own = Unit::from($look->measure->unit ?? $measure->unit);
-            $points[] = ['hours' => $this->run($look) ?? BigDecimal::zero(), 'value' => Quantity::of($look->measure->value ?? '0', $own)->to($unit)->rounded(), 'look' => $look];
-            $resolution = BigRational::max($resolution, BigRational::of($look->measure->resolution ?? '0')->multipliedBy($own->factor())->dividedBy($unit->factor()));
+            $points[] = [
+                'hours' => $this->run($look) ?? BigDecimal::zero(),
+                'value' => Quantity::of($look->measure->value ?? '0', $own)->to($unit)->rounded(),
+                'look' => $look,
+            ];
+            $resolution = BigRational::max(
+                $resolution,
+                BigRational::of(
+                    $look->measure->resolution ?? '0',
+                )->multipliedBy($own->factor())->dividedBy($unit->factor()),
+            );
         }
-        $trend = WearTrend::of(array_map(fn (array $point): array => [$point['hours'], $point['value']], $points), $limit, $measure->falls, $this->unit, $resolution);
+        $trend = WearTrend::of(
+            array_map(fn (array $point): array => [$point['hours'], $point['value']], $points),
+            $limit,
+            $measure->falls,
+            $this->unit,
+            $resolution,
+        );
         $hours = fn (?float $hours): ?int => $hours === null ? null : (int) round($hours);
 
         return [
@@ -96,10 +133,17 @@ final class TrendShape
             'limit' => (string) $limit->stripTrailingZeros(),
             'falls' => $measure->falls,
             'points' => array_map(fn (array $point): array => [
-                'id' => $point['look']->uuid, 'at' => $point['look']->happened_at->toAtomString(), 'hours' => (string) $point['hours'], 'value' => (string) $point['value'],
+                'id' => $point['look']->uuid,
+                'at' => $point['look']->happened_at->toAtomString(),
+                'hours' => (string) $point['hours'],
+                'value' => (string) $point['value'],
             ], $points),
             'line' => self::line($trend, $points),
-            'limit_at' => ['p10' => $hours($trend->p10), 'p50' => $hours($trend->p50?->toFloat()), 'p90' => $hours($trend->p90)],
+            'limit_at' => [
+                'p10' => $hours($trend->p10),
+                'p50' => $hours($trend->p50?->toFloat()),
+                'p90' => $hours($trend->p90),
+            ],
             'verdict' => $trend->verdict->value,
             'why' => $trend->why,
         ];
@@ -129,7 +173,12 @@ final class TrendShape
             $at = $from + ($to - $from) * $step / self::STEPS;
             $value = $trend->line->intercept->toFloat() + $trend->line->slope->toFloat() * $at;
             $reach = $trend->line->predictionReach($at, self::TENTHS) ?? 0.0;
-            $line[] = ['hours' => round($at, 2), 'value' => round($value, 4), 'low' => round($value - $reach, 4), 'high' => round($value + $reach, 4)];
+            $line[] = [
+                'hours' => round($at, 2),
+                'value' => round($value, 4),
+                'low' => round($value - $reach, 4),
+                'high' => round($value + $reach, 4),
+            ];
         }
 
         return $line;
@@ -138,8 +187,12 @@ final class TrendShape
     /** @return list<array<string, mixed>|null> of every compartment that was topped up */
     private function consumptions(): array
     {
-        $poured = $this->unit !== MeterUnit::Hours ? new Collection : Act::query()->standing()->where(['machine_id' => $this->machine->id, 'kind' => ActKind::ToppedUp])
-            ->whereNotNull('hours')->whereHas('move')->with('move', 'spot')->orderBy('happened_at')->orderBy('id')->get()->toBase();
+        $poured = $this->unit !== MeterUnit::Hours ? new Collection : Act::query()
+            ->standing()
+            ->where(['machine_id' => $this->machine->id, 'kind' => ActKind::ToppedUp])
+            ->whereNotNull('hours')->whereHas('move')->with('move', 'spot')->orderBy('happened_at')->orderBy('id')
+            ->get()
+            ->toBase();
 
         return array_values($poured->groupBy('spot_id')->map($this->consumption(...))->all());
     }
@@ -151,18 +204,40 @@ final class TrendShape
     private function consumption(Collection $topUps): ?array
     {
         $spot = $topUps->firstOrFail()->spot;
-        $anew = Act::query()->standing()->where('spot_id', $spot->id)->where(fn ($acts) => $acts->where('kind', ActKind::Changed)->orWhere('outcome', Outcome::PutRight))->max('happened_at');
-        $since = Act::query()->standing()->where('spot_id', $spot->id)->whereNotNull('hours')->when($anew, fn ($acts) => $acts->where('happened_at', '>=', $anew))->orderBy('happened_at')->first();
+        $anew = Act::query()->standing()
+            ->where('spot_id', $spot->id)
+            ->where(fn ($acts) => $acts->where('kind', ActKind::Changed)->orWhere('outcome', Outcome::PutRight))
+            ->max('happened_at');
+        $since = Act::query()->standing()
+            ->where('spot_id', $spot->id)
+            ->whereNotNull('hours')
+            ->when($anew, fn ($acts) => $acts->where('happened_at', '>=', $anew))
+            ->orderBy('happened_at')
+            ->first();
         $from = $since?->run(distance: false);
         $to = Placing::of($this->machine)->run(CarbonImmutable::now(), distance: false);
-        $counted = $topUps->filter(fn (Act $act): bool => $anew === null || $act->happened_at->format('Y-m-d H:i:s') > $anew)->map(fn (Act $act): array => [
-            'at' => $act->happened_at->toAtomString(), 'hours' => $act->run(distance: false) ?? BigDecimal::zero(), 'amount' => Quantity::parse($act->move->typed ?? '', Unit::Litre), 'title' => $act->title,
+        $counted = $topUps->filter(
+            fn (Act $act): bool => $anew === null || $act->happened_at->format('Y-m-d H:i:s') > $anew,
+        )->map(fn (Act $act): array => [
+            'at' => $act->happened_at->toAtomString(), 'hours' => $act->run(distance: false)
+                ?? BigDecimal::zero(), 'amount' => Quantity::parse(
+                    $act->move->typed ?? '',
+                    Unit::Litre,
+                ), 'title' => $act->title,
         ])->values()->all();
         if ($counted === [] || $from === null || $to === null || $to->isLessThanOrEqualTo($from)) {
             return null;
         }
-        $check = collect($this->list->checks)->first(fn (Check $check): bool => $check->spot === $spot->key && $check->measurement === Measurement::Level);
-        $consumption = Consumption::of(array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $counted), $from, $to, self::volume($check->limits['most_per_100h'] ?? null), Quantity::of(0, $counted[0]['amount']->unit));
+        $check = collect($this->list->checks)->first(
+            fn (Check $check): bool => $check->spot === $spot->key && $check->measurement === Measurement::Level,
+        );
+        $consumption = Consumption::of(
+            array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $counted),
+            $from,
+            $to,
+            self::volume($check->limits['most_per_100h'] ?? null),
+            Quantity::of(0, $counted[0]['amount']->unit),
+        );
 
         return [
             'check' => $check->key ?? null,
@@ -172,7 +247,14 @@ final class TrendShape
             'trend' => $consumption->trend->value,
             'verdict' => $consumption->verdict->value,
             'why' => $consumption->why,
-            'top_ups' => array_map(fn (array $topUp): array => ['at' => $topUp['at'], 'hours' => (string) $topUp['hours']->toScale(1, RoundingMode::HALF_UP), 'amount' => $topUp['amount']->display()], $counted),
+            'top_ups' => array_map(
+                fn (array $topUp): array => [
+                    'at' => $topUp['at'],
+                    'hours' => (string) $topUp['hours']->toScale(1, RoundingMode::HALF_UP),
+                    'amount' => $topUp['amount']->display(),
+                ],
+                $counted,
+            ),
         ];
     }
 

@@ -49,34 +49,86 @@ final readonly class WalkController
     {
         $cursor = Cursor::of($request);
         $person = $this->person($request);
-        $list = $this->machines()->when(! $person->may_use_all_machines, fn ($query) => $query->whereIn('machines.id', $person->machineIds()))
+        $list = $this->machines()->when(
+            ! $person->may_use_all_machines,
+            fn ($query) => $query->whereIn('machines.id', $person->machineIds()),
+        )
             ->orderBy('machines.name')->orderBy('machines.id');
 
         $page = $cursor->page($list);
         $down = StandDowns::of();
 
-        return $cursor->respond($page, fn (object $row): array => $this->row($row, $down), ['today' => $this->yard->today()->format('Y-m-d')]);
+        return $cursor->respond(
+            $page,
+            fn (object $row): array => $this->row($row, $down),
+            ['today' => $this->yard->today()->format('Y-m-d')],
+        );
     }
 
     /** Who has walked what today, what was found, what stands down, and what nobody has looked at for long. */
     public function morning(): JsonResponse
     {
         $today = $this->yard->today()->format('Y-m-d');
-        $walked = Round::query()->standing()->where('day', $today)->with('machine:id,name')->orderByDesc('started_at')->limit(100)->get();
-        $findings = WalkLine::query()->where('open_findings', '>', 0)->join('machines', 'machines.id', '=', 'walk_lines.machine_id')->where('retired', false)->get(['walk_lines.*', 'machines.name'])
-            ->flatMap(fn (WalkLine $line): array => array_map(fn (array $finding): array => ['machine_id' => $line->machine_id, 'machine' => (string) $line->getAttribute('name'), ...$finding], $line->line['findings']))
+        $walked = Round::query()->standing()
+            ->where('day', $today)
+            ->with('machine:id,name')
+            ->orderByDesc('started_at')
+            ->limit(100)
+            ->get();
+        $findings = WalkLine::query()->where('open_findings', '>', 0)
+            ->join('machines', 'machines.id', '=', 'walk_lines.machine_id')
+            ->where('retired', false)
+            ->get(['walk_lines.*', 'machines.name'])
+            ->flatMap(
+                fn (WalkLine $line): array => array_map(
+                    fn (array $finding): array => [
+                        'machine_id' => $line->machine_id,
+                        'machine' => (string) $line->getAttribute('name'),
+                        ...$finding,
+                    ],
+                    $line->line['findings'],
+                ),
+            )
             ->sortBy([fn (array $one, array $other): int => self::gravity($other) <=> self::gravity($one)])->values();
         $down = StandDowns::of()->take(self::TOLD)->values()->each->load('machine:id,name');
-        $unlooked = $this->machines()->where(fn ($query) => $query->whereNull('looked_at')->orWhere('looked_at', '<', $this->yard->now()->startOfDay()->utc()))
+        $unlooked = $this->machines()->where(
+            fn ($query) => $query->whereNull('looked_at')->orWhere(
+                'looked_at',
+                '<',
+                $this->yard->now()->startOfDay()->utc(),
+            ),
+        )
             ->orderByRaw('looked_at is not null')->orderBy('looked_at')->orderBy('machines.name');
 
         return new JsonResponse([
             'today' => $today,
-            'walked' => $walked->map(fn (Round $round): array => ['machine_id' => $round->machine_id, 'machine' => $round->machine->name, ...WalkLine::ofRound($round, $this->yard)])->all(),
+            'walked' => $walked->map(
+                fn (Round $round): array => [
+                    'machine_id' => $round->machine_id,
+                    'machine' => $round->machine->name,
+                    ...WalkLine::ofRound($round, $this->yard),
+                ],
+            )->all(),
             'findings' => $findings->take(self::TOLD)->all(),
             'open_findings' => $findings->count(),
-            'stood_down' => $down->map(fn (Entry $entry): array => ['machine_id' => $entry->machine->id, 'machine' => $entry->machine->name, ...StandDowns::shape($entry, $this->yard)])->all(),
-            'unlooked' => $unlooked->clone()->limit(self::TOLD)->get()->map(fn (object $row): array => ['machine_id' => $row->id, 'machine' => $row->name, 'days' => $this->daysSince($row->looked_at)])->all(),
+            'stood_down' => $down->map(
+                fn (Entry $entry): array => [
+                    'machine_id' => $entry->machine->id,
+                    'machine' => $entry->machine->name,
+                    ...StandDowns::shape($entry, $this->yard),
+                ],
+            )->all(),
+            'unlooked' => $unlooked->clone()
+                ->limit(self::TOLD)
+                ->get()
+                ->map(
+                    fn (object $row): array => [
+                        'machine_id' => $row->id,
+                        'machine' => $row->name,
+                        'days' => $this->daysSince($row->looked_at),
+                    ],
+                )
+                ->all(),
             'unlooked_count' => $unlooked->count(),
         ]);
     }
@@ -91,11 +143,24 @@ final readonly class WalkController
         return new JsonResponse([
             ...self::named($machine),
             'stood_down' => StandDowns::shape($reckoning->standDown, $this->yard),
-            'meters' => array_map(fn (Meter $meter): array => MeterShape::of($meter, $reckoning), $machine->currentMeters()),
+            'meters' => array_map(
+                fn (Meter $meter): array => MeterShape::of($meter, $reckoning),
+                $machine->currentMeters(),
+            ),
             'today' => $day->format('Y-m-d'),
             'checks' => array_map(CheckShape::of(...), $list->checks),
-            'rounds' => array_map(fn (RoundKind $kind): array => ['kind' => $kind->value, 'label' => $kind->label(), 'keys' => array_map(fn (Check $check): string => $check->key, $list->ofRound($kind, $day))], RoundKind::ofChecks()),
-            'findings' => array_map(fn (FindingThread $thread): array => $thread->toRecord($this->yard), Findings::open([$machine->id])[$machine->id] ?? []),
+            'rounds' => array_map(
+                fn (RoundKind $kind): array => [
+                    'kind' => $kind->value,
+                    'label' => $kind->label(),
+                    'keys' => array_map(fn (Check $check): string => $check->key, $list->ofRound($kind, $day)),
+                ],
+                RoundKind::ofChecks(),
+            ),
+            'findings' => array_map(
+                fn (FindingThread $thread): array => $thread->toRecord($this->yard),
+                Findings::open([$machine->id])[$machine->id] ?? [],
+            ),
             'looks' => $this->looksToday($machine),
             'grease' => GreaseShape::of($machine, $reckoning),
             ...self::found($machine),
@@ -108,7 +173,12 @@ final readonly class WalkController
         $given = $request->validate(['values' => ['present', 'array']]);
         $measured = $this->checkLists->of($machine)->find($check);
         abort_if($measured === null, 404);
-        ['answer' => $judged, 'missing' => $missing, 'wrong' => $wrong] = HalfTyped::read(fn (): Judged => $measured->judge($given['values'], new Occasion($this->yard->today(), $this->yard->coldestNight())));
+        ['answer' => $judged, 'missing' => $missing, 'wrong' => $wrong] = HalfTyped::read(
+            fn (): Judged => $measured->judge(
+                $given['values'],
+                new Occasion($this->yard->today(), $this->yard->coldestNight()),
+            ),
+        );
 
         return new JsonResponse([
             'answer' => $judged === null ? null : [
@@ -127,11 +197,19 @@ final readonly class WalkController
     /** @return list<array<string, mixed>> what was looked at today, on whichever phone */
     private function looksToday(Machine $machine): array
     {
-        $rounds = Round::query()->where(['machine_id' => $machine->id, 'day' => $this->yard->today()->format('Y-m-d')])->pluck('kind', 'id');
-        $looks = Act::query()->standing()->whereIn('kind', [ActKind::Looked, ActKind::Measured])->whereHas('entry', fn ($entries) => $entries->whereIn('round_id', $rounds->keys()))
+        $rounds = Round::query()->where(
+            ['machine_id' => $machine->id, 'day' => $this->yard->today()->format('Y-m-d')],
+        )->pluck('kind', 'id');
+        $looks = Act::query()->standing()
+            ->whereIn('kind', [ActKind::Looked, ActKind::Measured])
+            ->whereHas('entry', fn ($entries) => $entries->whereIn('round_id', $rounds->keys()))
             ->with('entry:id,round_id', 'person:id,name', 'photos', 'spot')->orderBy('happened_at')->get();
 
-        return array_values($looks->map(fn (Act $look): array => ['round' => $rounds[$look->entry->round_id]->value, ...$look->toRecord()])->all());
+        return array_values(
+            $looks->map(
+                fn (Act $look): array => ['round' => $rounds[$look->entry->round_id]->value, ...$look->toRecord()],
+            )->all(),
+        );
     }
 
     /** @return array<string, mixed> what is needed to tell of something that no check looks at */
@@ -145,9 +223,15 @@ final readonly class WalkController
                 'act' => $act->value, 'label' => $act->word(), 'asks' => $act->asks(),
             ], ActKind::at($spot->kind))], $spots),
             'symptoms' => array_values(array_filter(array_map(fn (Symptom $symptom): array => [
-                'symptom' => $symptom->value, 'label' => $symptom->label(), 'spots' => array_map($named, $symptom->among($spots)),
+                'symptom' => $symptom->value, 'label' => $symptom->label(), 'spots' => array_map(
+                    $named,
+                    $symptom->among($spots),
+                ),
             ], Symptom::cases()), fn (array $symptom): bool => $symptom['spots'] !== [])),
-            'usual_degrees' => array_map(fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value], Degree::usual()),
+            'usual_degrees' => array_map(
+                fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value],
+                Degree::usual(),
+            ),
             'verdicts' => array_column(Verdict::cases(), 'value'),
         ];
     }
@@ -155,8 +239,20 @@ final readonly class WalkController
     /** @return Builder machines in the yard, with what is kept of their last round */
     private function machines(): Builder
     {
-        return DB::table('machines')->where('machines.retired', false)->leftJoin('walk_lines', 'walk_lines.machine_id', '=', 'machines.id')
-            ->select('machines.id', 'machines.name', 'machines.class', 'machines.place', 'walk_lines.looked_at', 'walk_lines.line');
+        return DB::table('machines')->where('machines.retired', false)->leftJoin(
+            'walk_lines',
+            'walk_lines.machine_id',
+            '=',
+            'machines.id',
+        )
+            ->select(
+                'machines.id',
+                'machines.name',
+                'machines.class',
+                'machines.place',
+                'walk_lines.looked_at',
+                'walk_lines.line',
+            );
     }
 
     /**
@@ -165,7 +261,9 @@ final readonly class WalkController
      */
     private function row(object $row, Collection $down): array
     {
-        $walk = $row->line === null ? ['last' => null, 'findings' => []] : json_decode($row->line, true, flags: JSON_THROW_ON_ERROR);
+        $walk = $row->line === null
+            ? ['last' => null, 'findings' => []]
+            : json_decode($row->line, true, flags: JSON_THROW_ON_ERROR);
 
         return [
             ...self::named($row),
@@ -181,12 +279,22 @@ final readonly class WalkController
     {
         $class = $machine->class instanceof MachineClass ? $machine->class : MachineClass::from($machine->class);
 
-        return ['id' => $machine->id, 'name' => $machine->name, 'class' => $class->value, 'class_label' => $class->label(), 'place' => $machine->place];
+        return [
+            'id' => $machine->id,
+            'name' => $machine->name,
+            'class' => $class->value,
+            'class_label' => $class->label(),
+            'place' => $machine->place,
+        ];
     }
 
     private function daysSince(?string $lookedAt): ?int
     {
-        return $lookedAt === null ? null : (int) $this->yard->dayOf(new \DateTimeImmutable($lookedAt, new \DateTimeZone('UTC')))->diff($this->yard->today())->days;
+        return $lookedAt === null
+            ? null
+            : (int) $this->yard->dayOf(
+                new \DateTimeImmutable($lookedAt, new \DateTimeZone('UTC')),
+            )->diff($this->yard->today())->days;
     }
 
     /**

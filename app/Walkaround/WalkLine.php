@@ -17,7 +17,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 
 /**
- * What the last round round a machine came to and what is open on it, kept ready. It follows from the looks and can be made again at any time.
+ * What the last round round a machine came to and what is open on it, kept ready. It follows from the looks and can be
+ * made again at any time.
  *
  * @property int $machine_id
  * @property CarbonImmutable|null $looked_at
@@ -56,7 +57,10 @@ final class WalkLine extends Model
             'open_findings' => count($findings[$id] ?? []),
             'line' => json_encode([
                 'last' => isset($rounds[$id]) ? self::ofRound($rounds[$id], $yard) : null,
-                'findings' => array_map(fn (FindingThread $thread): array => $thread->toRecord($yard), $findings[$id] ?? []),
+                'findings' => array_map(
+                    fn (FindingThread $thread): array => $thread->toRecord($yard),
+                    $findings[$id] ?? [],
+                ),
             ], JSON_THROW_ON_ERROR),
         ], $machineIds);
         self::query()->upsert($rows, ['machine_id'], ['looked_at', 'open_findings', 'line']);
@@ -78,14 +82,26 @@ final class WalkLine extends Model
         $newest = Round::query()->whereIn('machine_id', $machineIds)->standing()->where('kind', '!=', RoundKind::Grease)
             ->groupBy('machine_id')->selectRaw('machine_id, max(started_at) as started_at');
 
-        return Round::query()->joinSub($newest, 'newest', fn ($join) => $join->on('newest.machine_id', 'rounds.machine_id')->on('newest.started_at', 'rounds.started_at'))
+        return Round::query()->joinSub(
+            $newest,
+            'newest',
+            fn ($join) => $join->on(
+                'newest.machine_id',
+                'rounds.machine_id',
+            )->on('newest.started_at', 'rounds.started_at'),
+        )
             ->where('rounds.kind', '!=', RoundKind::Grease)->select('rounds.*')->get()->toBase()->keyBy('machine_id');
     }
 
     /** @return array<string, mixed> as the contract's `WalkedRound` */
     public static function ofRound(Round $round, Yard $yard): array
     {
-        $looks = Act::query()->standing()->whereIn('kind', [ActKind::Looked, ActKind::Measured])->whereHas('entry', fn ($entries) => $entries->where('round_id', $round->id))->with('person:id,name')->orderBy('happened_at')->get();
+        $looks = Act::query()->standing()
+            ->whereIn('kind', [ActKind::Looked, ActKind::Measured])
+            ->whereHas('entry', fn ($entries) => $entries->where('round_id', $round->id))
+            ->with('person:id,name')
+            ->orderBy('happened_at')
+            ->get();
         $told = $looks->whereNotNull('verdict');
 
         return [
@@ -96,7 +112,11 @@ final class WalkLine extends Model
             'ended' => $round->ended_at !== null,
             'by' => $looks->pluck('person.name')->unique()->values()->all(),
             'looked_at' => $told->unique('check_key')->count(),
-            'left_out' => $looks->where('outcome', Outcome::NotDone)->pluck('check_key')->diff($told->pluck('check_key'))->unique()->count(),
+            'left_out' => $looks->where('outcome', Outcome::NotDone)
+                ->pluck('check_key')
+                ->diff($told->pluck('check_key'))
+                ->unique()
+                ->count(),
             'verdict' => Verdict::hardest(...$told->pluck('verdict')->all())->value,
         ];
     }

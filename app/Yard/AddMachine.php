@@ -31,7 +31,9 @@ final readonly class AddMachine
         $machine = Machine::query()->create([
             ...MachineRequest::columns($given),
             'history' => $history,
-            'began_on' => $history === History::New ? ($given['began_on'] ?? $this->yard->today()->format('Y-m-d')) : null,
+            'began_on' => $history === History::New
+                ? ($given['began_on'] ?? $this->yard->today()->format('Y-m-d'))
+                : null,
         ]);
         UsualSpots::begin($machine);
         $entry = Entry::write($machine, EntryKind::MachineAdded, $circumstances);
@@ -41,7 +43,13 @@ final readonly class AddMachine
         }
         foreach ($given['meters'] ?? [] as $index => $meter) {
             $kind = $meter['unit'] === 'h' ? MeterKind::Hours : MeterKind::Distance;
-            ($this->logReading)($machine, GivenReading::of($meter['value'], $kind), $entry, $circumstances, "meters.{$index}.value");
+            ($this->logReading)(
+                $machine,
+                GivenReading::of($meter['value'], $kind),
+                $entry,
+                $circumstances,
+                "meters.{$index}.value",
+            );
         }
         $this->addRules($machine, $given['rules'] ?? [], $circumstances);
 
@@ -52,11 +60,19 @@ final readonly class AddMachine
     private function addRules(Machine $machine, array $rows, Circumstances $circumstances): void
     {
         // One that goes with another is written after it.
-        uasort($rows, fn (array $one, array $other): int => isset($one['goes_with_row']) <=> isset($other['goes_with_row']));
+        uasort(
+            $rows,
+            fn (array $one, array $other): int => isset($one['goes_with_row']) <=> isset($other['goes_with_row']),
+        );
         $rules = [];
         foreach ($rows as $index => $row) {
             $host = isset($row['goes_with_row']) ? $rules[$row['goes_with_row']] ?? null : null;
-            $rules[$index] = ($this->addRule)($machine, $host === null ? $row : [...$row, 'goes_with' => $host->id], $circumstances, "rules.{$index}.");
+            $rules[$index] = ($this->addRule)(
+                $machine,
+                $host === null ? $row : [...$row, 'goes_with' => $host->id],
+                $circumstances,
+                "rules.{$index}.",
+            );
         }
     }
 
@@ -67,7 +83,9 @@ final readonly class AddMachine
      */
     private function earliest(array $given, When $when): \DateTimeInterface
     {
-        $days = array_filter(array_map(fn (array $rule): ?string => $rule['last_done']['date'] ?? null, $given['rules'] ?? []));
+        $days = array_filter(
+            array_map(fn (array $rule): ?string => $rule['last_done']['date'] ?? null, $given['rules'] ?? []),
+        );
 
         return $days === [] ? $when->at : min($when->at, When::read(min($days), $this->yard)->at);
     }

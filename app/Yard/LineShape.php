@@ -34,7 +34,10 @@ final class LineShape
             'place' => $machine->place,
             'state' => $reckoning->state(),
             'stood_down' => StandDowns::shape($reckoning->standDown, $reckoning->yard),
-            'meters' => array_map(fn (Meter $meter): array => MeterShape::of($meter, $reckoning), $machine->currentMeters()),
+            'meters' => array_map(
+                fn (Meter $meter): array => MeterShape::of($meter, $reckoning),
+                $machine->currentMeters(),
+            ),
             'leading' => $leading === null ? null : self::task($leading->task),
             'why' => $reckoning->outlook->why(),
             'days_left' => $reckoning->outlook->expectedDays(),
@@ -79,7 +82,11 @@ final class LineShape
         }
         $unit = ($reckoning->machine->currentMeters()[0] ?? null)->unit ?? MeterUnit::Hours;
 
-        return (string) $unit->fromReckoned(BigDecimal::of(sprintf('%.2F', $usage->perWeek(Day::number($reckoning->yard->today())))))->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
+        return (string) $unit->fromReckoned(
+            BigDecimal::of(sprintf('%.2F', $usage->perWeek(Day::number($reckoning->yard->today())))),
+        )
+            ->toScale(2, RoundingMode::HALF_UP)
+            ->stripTrailingZeros();
     }
 
     /** @return array{rule_id: int, task: string, kind: string} */

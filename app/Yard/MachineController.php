@@ -51,7 +51,10 @@ final readonly class MachineController
         $lines = YardLine::query()
             ->when($filter['state'] ?? null, fn ($query, string $state) => $query->where('state', $state))
             ->when($machines->isNotEmpty() || isset($filter['name']), fn ($query) => $query->whereIn('machine_id', Machine::query()->select('id')->where($machines->all())
-                ->when($filter['name'] ?? null, fn ($named, string $name) => $named->where('name', 'like', '%'.addcslashes($name, '%_\\').'%'))))
+                ->when(
+                    $filter['name'] ?? null,
+                    fn ($named, string $name) => $named->where('name', 'like', '%'.addcslashes($name, '%_\\').'%'),
+                )))
             ->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id');
 
         return $cursor->respond($cursor->page($lines), fn (YardLine $line): array => $line->line);
@@ -68,7 +71,15 @@ final readonly class MachineController
             ...$machine->toRecord(),
             'line' => LineShape::of($reckoning),
             'meters' => $machine->meters->map(fn (Meter $meter): array => MeterShape::of($meter, $reckoning))->all(),
-            'rules' => array_map(fn (TaskStanding $task): array => self::rule($rules[(int) $task->task->id], $task, $reckoning, $findings), $reckoning->outlook->tasks),
+            'rules' => array_map(
+                fn (TaskStanding $task): array => self::rule(
+                    $rules[(int) $task->task->id],
+                    $task,
+                    $reckoning,
+                    $findings,
+                ),
+                $reckoning->outlook->tasks,
+            ),
             'first_things' => $this->firstThings($reckoning),
             'warranties' => $this->warranties($reckoning),
             'shared_rulebook' => $machine->sharedRulebook?->toRecord(),
@@ -104,7 +115,11 @@ final readonly class MachineController
     {
         $given = $request->validated();
         $changed = DB::transaction(function () use ($request, $machine, $given): Machine {
-            $changed = $machine->changeAsSeen($request, fn (Machine $current) => $current->fill(MachineRequest::columns($given)), fn (Machine $current): array => $current->toRecord());
+            $changed = $machine->changeAsSeen(
+                $request,
+                fn (Machine $current) => $current->fill(MachineRequest::columns($given)),
+                fn (Machine $current): array => $current->toRecord(),
+            );
             if ($changed->retired) {
                 YardLine::query()->whereKey($changed->id)->delete();
             } else {
@@ -126,7 +141,12 @@ final readonly class MachineController
     private static function rule(Rule $rule, TaskStanding $task, Reckoning $reckoning, array $findings): array
     {
         $spots = $reckoning->taskSpots->ofRule($reckoning->machine, $rule)->pluck('id')->all();
-        $open = array_values(array_filter($findings, fn (FindingThread $finding): bool => in_array($finding->latest()->spot_id, $spots, true)));
+        $open = array_values(
+            array_filter(
+                $findings,
+                fn (FindingThread $finding): bool => in_array($finding->latest()->spot_id, $spots, true),
+            ),
+        );
         $verdicts = array_map(fn (FindingThread $finding): Verdict => $finding->verdict(), $open);
 
         return [
@@ -139,7 +159,10 @@ final readonly class MachineController
     /** @return list<array{reason: string, rule_ids: list<int>}> what to do first where nobody knows the past */
     private function firstThings(Reckoning $reckoning): array
     {
-        return array_map(fn (FirstThings $turn): array => ['reason' => $turn->reason, 'rule_ids' => array_map(fn (TaskStanding $task): int => (int) $task->task->id, $turn->tasks)],
+        return array_map(fn (FirstThings $turn): array => [
+            'reason' => $turn->reason,
+            'rule_ids' => array_map(fn (TaskStanding $task): int => (int) $task->task->id, $turn->tasks),
+        ],
             FirstThings::of(array_values($reckoning->standings)));
     }
 
@@ -147,8 +170,18 @@ final readonly class MachineController
     private function warranties(Reckoning $reckoning): array
     {
         $now = $reckoning->now();
-        $running = array_filter(['Warranty' => $reckoning->machine->warranty(), 'Extended warranty' => $reckoning->machine->extendedWarranty()], fn (Warranty $warranty): bool => $warranty->runs($now));
+        $running = array_filter(
+            [
+                'Warranty' => $reckoning->machine->warranty(),
+                'Extended warranty' => $reckoning->machine->extendedWarranty(),
+            ],
+            fn (Warranty $warranty): bool => $warranty->runs($now),
+        );
 
-        return array_map(fn (string $name, Warranty $warranty): string => "{$name} {$warranty->inWords()}", array_keys($running), array_values($running));
+        return array_map(
+            fn (string $name, Warranty $warranty): string => "{$name} {$warranty->inWords()}",
+            array_keys($running),
+            array_values($running),
+        );
     }
 }

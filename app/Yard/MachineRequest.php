@@ -27,7 +27,14 @@ final class MachineRequest extends FormRequest
         $needed = $new ? ['required'] : ['sometimes', 'required'];
         $machine = $this->route('machine');
         $record = [
-            'name' => [...$needed, 'string', 'max:60', Among::unique('machines', 'name')->where('retired', false)->ignore($machine instanceof Machine ? $machine->id : null)],
+            'name' => [
+                ...$needed,
+                'string',
+                'max:60',
+                Among::unique('machines', 'name')->where('retired', false)->ignore(
+                    $machine instanceof Machine ? $machine->id : null,
+                ),
+            ],
             'class' => [...$needed, Among::enum(MachineClass::class)],
             'place' => [...$needed, 'string', 'max:60'],
             'maker' => ['sometimes', 'nullable', 'string', 'max:60'],
@@ -66,14 +73,33 @@ final class MachineRequest extends FormRequest
      */
     public static function columns(array $given): array
     {
-        $columns = array_intersect_key($given, array_flip(['name', 'class', 'place', 'maker', 'model', 'serial', 'note', 'countdown_step', 'reset_note', 'severities', 'retired']));
+        $columns = array_intersect_key(
+            $given,
+            array_flip(
+                [
+                    'name',
+                    'class',
+                    'place',
+                    'maker',
+                    'model',
+                    'serial',
+                    'note',
+                    'countdown_step',
+                    'reset_note',
+                    'severities',
+                    'retired',
+                ],
+            ),
+        );
         if (isset($columns['countdown_step'])) {
             $columns['countdown_step'] = (string) TypedNumber::read($columns['countdown_step']);
         }
         foreach (['warranty' => 'warranty', 'extended_warranty' => 'extended'] as $field => $column) {
             if (array_key_exists($field, $given)) {
                 $columns["{$column}_until"] = $given[$field]['until'] ?? null;
-                $columns["{$column}_hours"] = isset($given[$field]['hours']) ? (string) TypedNumber::read($given[$field]['hours']) : null;
+                $columns["{$column}_hours"] = isset($given[$field]['hours'])
+                    ? (string) TypedNumber::read($given[$field]['hours'])
+                    : null;
             }
         }
 
@@ -83,12 +109,23 @@ final class MachineRequest extends FormRequest
     /** @return array<string, array<mixed>> a day, hours, or both */
     private static function promise(string $field): array
     {
-        return [$field => ['sometimes', 'nullable', 'array'], "{$field}.until" => ['sometimes', 'nullable', 'date_format:Y-m-d'], "{$field}.hours" => ['sometimes', 'nullable', new TypedNumber('The hours of the warranty', aboveZero: true)]];
+        return [
+            $field => ['sometimes', 'nullable', 'array'],
+            "{$field}.until" => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+            "{$field}.hours" => [
+                'sometimes',
+                'nullable',
+                new TypedNumber('The hours of the warranty', aboveZero: true),
+            ],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.unique' => 'There is a machine of that name already.', 'meters.*.value.required' => 'What does the meter show now?'];
+        return [
+            'name.unique' => 'There is a machine of that name already.',
+            'meters.*.value.required' => 'What does the meter show now?',
+        ];
     }
 }

@@ -20,12 +20,18 @@ final class MeterTruthShape
         if ($machine->history !== History::Unknown || $machine->currentMeters() === []) {
             return null;
         }
-        $told = Entry::query()->where('machine_id', $machine->id)->where('kind', EntryKind::MeterDoubted)->whereNull('struck_at')->with('person:id,name')
+        $told = Entry::query()->where('machine_id', $machine->id)
+            ->where('kind', EntryKind::MeterDoubted)
+            ->whereNull('struck_at')
+            ->with('person:id,name')
             ->orderByDesc('happened_at')->orderByDesc('id')->first();
 
         return [
             'signs' => array_map(fn (MeterSign $sign): array => [
-                'sign' => $sign->value, 'label' => $sign->label(), 'speaks_for' => $sign->speaksFor(), 'speaks_against' => $sign->speaksAgainst(),
+                'sign' => $sign->value,
+                'label' => $sign->label(),
+                'speaks_for' => $sign->speaksFor(),
+                'speaks_against' => $sign->speaksAgainst(),
             ], MeterSign::cases()),
             'told' => $told === null ? null : [
                 'for' => $told->detail['for'], 'against' => $told->detail['against'], 'why' => $told->detail['why'],

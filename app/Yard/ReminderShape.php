@@ -18,7 +18,12 @@ final class ReminderShape
     {
         $machine = $reckoning->machine;
         $meter = $machine->currentMeters()[0] ?? null;
-        $entry = Entry::query()->where('machine_id', $machine->id)->where('kind', EntryKind::ReminderSet)->whereNull('struck_at')->orderByDesc('happened_at')->orderByDesc('id')->first();
+        $entry = Entry::query()->where('machine_id', $machine->id)
+            ->where('kind', EntryKind::ReminderSet)
+            ->whereNull('struck_at')
+            ->orderByDesc('happened_at')
+            ->orderByDesc('id')
+            ->first();
         if ($entry === null || $meter === null || ($entry->detail['meter_id'] ?? null) !== $meter->id) {
             return null;
         }
@@ -31,7 +36,12 @@ final class ReminderShape
             'rings_at' => (string) $reminder->ringsAt()->stripTrailingZeros(),
             'set_on' => $reckoning->yard->dayOf($entry->happened_at)->format('Y-m-d'),
             'by' => $entry->person?->name,
-            'disagrees' => $reminder->against($reckoning->nextShown($meter), $shown, BigDecimal::of($machine->countdown_step), $meter->unit),
+            'disagrees' => $reminder->against(
+                $reckoning->nextShown($meter),
+                $shown,
+                BigDecimal::of($machine->countdown_step),
+                $meter->unit,
+            ),
         ];
     }
 }

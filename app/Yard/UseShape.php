@@ -40,13 +40,18 @@ final class UseShape
         ];
     }
 
-    /** @return list<array{from: string, use: float|null}> the last three years, Mondays first; null where nobody read the meter */
+    /**
+     * @return list<array{from: string, use: float|null}> the last three years, Mondays first; null where nobody read
+     *     the meter
+     */
     private static function weeks(MeterHistory $history, Season $season, int $today, MeterUnit $unit): array
     {
         $known = $history->byWeek($season);
         $weeks = [];
         for ($week = MeterHistory::week($today) - self::WEEKS + 1; $week <= MeterHistory::week($today); $week++) {
-            $use = isset($known[$week]) ? $unit->fromReckoned(BigDecimal::of(sprintf('%.2F', $known[$week][0])))->toFloat() : null;
+            $use = isset($known[$week])
+                ? $unit->fromReckoned(BigDecimal::of(sprintf('%.2F', $known[$week][0])))->toFloat()
+                : null;
             $weeks[] = ['from' => Day::of(MeterHistory::monday($week))->format('Y-m-d'), 'use' => $use];
         }
 

@@ -35,7 +35,10 @@ final readonly class YardController
     public function show(): JsonResponse
     {
         YardLine::bringUpToDate($this->yard);
-        $counts = YardLine::query()->toBase()->groupBy('state')->pluck(DB::raw('count(*)'), 'state')->map(fn (int|string $count): int => (int) $count);
+        $counts = YardLine::query()->toBase()
+            ->groupBy('state')
+            ->pluck(DB::raw('count(*)'), 'state')
+            ->map(fn (int|string $count): int => (int) $count);
 
         return $this->yard->respond([
             ...$this->yard->toRecord(),
@@ -56,12 +59,19 @@ final readonly class YardController
     {
         $given = $request->validated();
         if (isset($given['severity'])) {
-            $given['severity'] = array_map(fn (array $shares): array => array_map(strval(...), $shares), $given['severity']);
+            $given['severity'] = array_map(
+                fn (array $shares): array => array_map(strval(...), $shares),
+                $given['severity'],
+            );
         }
         if (isset($given['coldest_night'])) {
             $given['coldest_night'] = Quantity::parse($given['coldest_night'], Unit::DegreeCelsius)->inWords();
         }
-        $yard = $this->yard->changeAsSeen($request, fn (Yard $current) => $current->fill($given), fn (Yard $current): array => $current->toRecord());
+        $yard = $this->yard->changeAsSeen(
+            $request,
+            fn (Yard $current) => $current->fill($given),
+            fn (Yard $current): array => $current->toRecord(),
+        );
 
         if (isset($given['severity'])) {
             YardLine::rebuild($this->yard->refresh());
@@ -73,7 +83,9 @@ final readonly class YardController
     /** Rulebooks to begin with, by class, the usual one first; every figure is common practice. */
     public function starterRulebooks(Request $request): JsonResponse
     {
-        $class = MachineClass::from($request->validate(['class' => ['required', Among::enum(MachineClass::class)]])['class']);
+        $class = MachineClass::from(
+            $request->validate(['class' => ['required', Among::enum(MachineClass::class)]])['class'],
+        );
 
         return new JsonResponse(['class' => $class->value, 'rulebooks' => array_map(fn (StarterRulebook $rulebook): array => [
             'name' => $rulebook->name,
@@ -84,7 +96,10 @@ final readonly class YardController
                 'spots' => $rule->spots,
                 'check' => $rule->check,
                 'goes_with_row' => $rule->goesWith,
-                'first' => array_map(fn (Interval $first): object => (object) WrittenInterval::fromCore($first), $rule->first === null ? [] : [$rule->first]),
+                'first' => array_map(
+                    fn (Interval $first): object => (object) WrittenInterval::fromCore($first),
+                    $rule->first === null ? [] : [$rule->first],
+                ),
                 'every' => (object) WrittenInterval::fromCore($rule->every),
                 'windows' => array_map(WrittenInterval::window(...), $rule->windows),
                 'condition' => $rule->condition,
@@ -93,10 +108,18 @@ final readonly class YardController
                 'note' => $rule->note,
                 'common_practice' => true,
             ], $rulebook->rules),
-        ], Starter::for($class)->rulebooks()), 'spots' => array_values(array_map(fn (StarterSpot $spot): array => ['key' => $spot->spot->key, 'name' => $spot->spot->name], Starter::for($class)->spots())), 'sources' => ['common practice']]);
+        ], Starter::for($class)->rulebooks()), 'spots' => array_values(
+            array_map(
+                fn (StarterSpot $spot): array => ['key' => $spot->spot->key, 'name' => $spot->spot->name],
+                Starter::for($class)->spots(),
+            ),
+        ), 'sources' => ['common practice']]);
     }
 
-    /** @return list<array<string, mixed>> every severity with the share it leaves of each subject's intervals, and the usual one */
+    /**
+     * @return list<array<string, mixed>> every severity with the share it leaves of each subject's intervals, and the
+     *     usual one
+     */
     private function severities(): array
     {
         $table = $this->yard->severityTable();
@@ -121,7 +144,16 @@ final readonly class YardController
      */
     private function firstNames(Collection $counts): array
     {
-        return $counts->map(fn (int $count, string $state): array => Machine::query()->join('yard_lines', 'yard_lines.machine_id', '=', 'machines.id')
-            ->where('yard_lines.state', $state)->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id')->limit(Headline::NAMES_TOLD)->pluck('name')->all())->all();
+        return $counts->map(fn (int $count, string $state): array => Machine::query()->join(
+            'yard_lines',
+            'yard_lines.machine_id',
+            '=',
+            'machines.id',
+        )
+            ->where('yard_lines.state', $state)->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id')
+            ->limit(Headline::NAMES_TOLD)
+            ->pluck('name')
+            ->all())
+            ->all();
     }
 }

@@ -17,7 +17,8 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A machine's line on the yard's sheet, reckoned from its facts. It carries the version of those facts and the day it holds for, and can be made
+ * A machine's line on the yard's sheet, reckoned from its facts. It carries the version of those facts and the day it
+ * holds for, and can be made
  * again at any time.
  *
  * @property int $machine_id
@@ -84,13 +85,18 @@ final class YardLine extends Model
         return self::reckonEach(Machine::query()->where('retired', false), $yard);
     }
 
-    /** @return Builder<Machine> machines without a line for today, or with one reckoned by a season that no longer holds */
+    /**
+     * @return Builder<Machine> machines without a line for today, or with one reckoned by a season that no longer holds
+     */
     private static function stale(Yard $yard): Builder
     {
         $seasons = ClassSeason::query()->where('month', $yard->today()->format('Y-m'))->pluck('hash');
 
         return Machine::query()->where('retired', false)->whereNotExists(fn ($lines) => $lines->from('yard_lines')
-            ->whereColumn('yard_lines.machine_id', 'machines.id')->where('reckoned_on', $yard->today()->format('Y-m-d'))->whereIn('season', $seasons));
+            ->whereColumn('yard_lines.machine_id', 'machines.id')->where(
+                'reckoned_on',
+                $yard->today()->format('Y-m-d'),
+            )->whereIn('season', $seasons));
     }
 
     /**
@@ -103,7 +109,12 @@ final class YardLine extends Model
     {
         $count = 0;
         foreach ($machines->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
-            DB::transaction(fn () => self::reckon(Machine::query()->whereKey($ids)->with('meters', 'rules')->lockForUpdate()->get()->all(), $yard));
+            DB::transaction(
+                fn () => self::reckon(
+                    Machine::query()->whereKey($ids)->with('meters', 'rules')->lockForUpdate()->get()->all(),
+                    $yard,
+                ),
+            );
             $count += $ids->count();
         }
 
@@ -122,10 +133,17 @@ final class YardLine extends Model
                 'season' => $reckoning->season->hash,
                 'state' => $reckoning->state(),
                 'urgency' => array_search($reckoning->state(), array_keys(Headline::WORDS), true),
-                'days_left' => max(-self::NOBODY_CAN_TELL, min(self::NOBODY_CAN_TELL, $reckoning->outlook->expectedDays() ?? self::NOBODY_CAN_TELL)),
+                'days_left' => max(
+                    -self::NOBODY_CAN_TELL,
+                    min(self::NOBODY_CAN_TELL, $reckoning->outlook->expectedDays() ?? self::NOBODY_CAN_TELL),
+                ),
                 'line' => LineShape::of($reckoning),
             ]);
         }
-        self::query()->upsert(array_map(fn (self $line): array => $line->getAttributes(), $lines), ['machine_id'], ['facts_version', 'reckoned_on', 'season', 'state', 'urgency', 'days_left', 'line']);
+        self::query()->upsert(
+            array_map(fn (self $line): array => $line->getAttributes(), $lines),
+            ['machine_id'],
+            ['facts_version', 'reckoned_on', 'season', 'state', 'urgency', 'days_left', 'line'],
+        );
     }
 }

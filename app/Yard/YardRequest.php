@@ -24,16 +24,26 @@ final class YardRequest extends FormRequest
             'severity' => ['sometimes', 'array:'.implode(',', array_column(Severity::cases(), 'value'))],
             'severity.*' => ['array:'.implode(',', array_column(Subject::cases(), 'value'))],
             'severity.*.*' => ['numeric', 'gt:0', 'max:1'],
-            'coldest_night' => ['sometimes', 'nullable', new TypedQuantity('The coldest night', Dimension::Temperature, Unit::DegreeCelsius, most: 90)],
+            'coldest_night' => [
+                'sometimes',
+                'nullable',
+                new TypedQuantity('The coldest night', Dimension::Temperature, Unit::DegreeCelsius, most: 90),
+            ],
             'grease_guns' => ['sometimes', 'array', 'list', 'max:20'],
             'grease_guns.*.name' => ['required', 'string', 'max:40'],
-            'grease_guns.*.ten_strokes' => ['required', new TypedQuantity('What ten strokes weigh', Dimension::Mass, Unit::Gram, most: 1000)],
+            'grease_guns.*.ten_strokes' => [
+                'required',
+                new TypedQuantity('What ten strokes weigh', Dimension::Mass, Unit::Gram, most: 1000),
+            ],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['grease_guns.*.name.required' => 'Give the gun a name.', 'grease_guns.*.ten_strokes.required' => 'Weigh ten strokes.'];
+        return [
+            'grease_guns.*.name.required' => 'Give the gun a name.',
+            'grease_guns.*.ten_strokes.required' => 'Weigh ten strokes.',
+        ];
     }
 }

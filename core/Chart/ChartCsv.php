@@ -8,7 +8,10 @@ use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 
-/** A chart as a CSV file by RFC 4180: a row for each task, a column for each first point, interval and part of the year; {@see ChartReader} reads it back. */
+/**
+ * A chart as a CSV file by RFC 4180: a row for each task, a column for each first point, interval and part of the year;
+ * {@see ChartReader} reads it back.
+ */
 final class ChartCsv
 {
     private const MARK = 'X';
@@ -31,12 +34,17 @@ final class ChartCsv
         foreach ($rows as $row) {
             $marked = self::marked($row, $distance);
             $lines[] = [
-                $row->task, $row->kind->word(), $row->anchor === Anchor::Chart ? 'by the chart' : 'from the day it was done',
+                $row->task, $row->kind->word(), $row->anchor === Anchor::Chart
+                    ? 'by the chart'
+                    : 'from the day it was done',
                 ...array_map(fn (string $heading): string => isset($marked[$heading]) ? self::MARK : '', $headings),
             ];
         }
 
-        return implode('', array_map(fn (array $cells): string => implode(',', array_map(self::cell(...), $cells))."\r\n", $lines));
+        return implode(
+            '',
+            array_map(fn (array $cells): string => implode(',', array_map(self::cell(...), $cells))."\r\n", $lines),
+        );
     }
 
     /** @return array<string, array{int, float}> the headings it is marked under, with what puts them in order */

@@ -13,7 +13,8 @@ use Core\Schedule\Interval;
 use Core\Schedule\Rule;
 
 /**
- * A rulebook as a book prints it: first services, then the points up to the longest interval that fits, then what recurs by other measures. The
+ * A rulebook as a book prints it: first services, then the points up to the longest interval that fits, then what
+ * recurs by other measures. The
  * headings are those that {@see ChartReader} understands.
  */
 final readonly class ChartGrid
@@ -47,7 +48,13 @@ final readonly class ChartGrid
         asort($columns);
         $headings = array_keys($columns);
 
-        return new self($headings, array_map(fn (array $row): array => array_map(fn (string $heading): bool => isset($row[$heading]), $headings), $rows));
+        return new self(
+            $headings,
+            array_map(
+                fn (array $row): array => array_map(fn (string $heading): bool => isset($row[$heading]), $headings),
+                $rows,
+            ),
+        );
     }
 
     /**
@@ -83,7 +90,10 @@ final readonly class ChartGrid
     {
         $marked = [];
         foreach ($rule->first as $first) {
-            $marked["first {$first->inWords($distance)}"] = [0, ($first->length($limit) ?? BigDecimal::zero())->toFloat()];
+            $marked["first {$first->inWords($distance)}"] = [
+                0,
+                ($first->length($limit) ?? BigDecimal::zero())->toFloat(),
+            ];
         }
         $every = $rule->every->length($limit);
         if ($every !== null && $top !== null && $every->isLessThanOrEqualTo($top)) {
@@ -94,7 +104,10 @@ final readonly class ChartGrid
             $marked["every {$rule->every->only($limit)->inWords($distance)}"] = [2, $every->toFloat()];
         }
         foreach (array_filter(Limit::cases(), fn (Limit $other): bool => $other !== $limit && $rule->every->gives($other)) as $place => $other) {
-            $marked["every {$rule->every->only($other)->inWords($distance)}"] = [3 + $place, $rule->every->length($other)?->toFloat() ?? (float) $rule->every->months];
+            $marked["every {$rule->every->only($other)->inWords($distance)}"] = [
+                3 + $place,
+                $rule->every->length($other)?->toFloat() ?? (float) $rule->every->months,
+            ];
         }
         foreach ($rule->windows as $window) {
             $marked[Heading::ofSeason($window)] = [6, (float) str_replace('-', '.', $window->from())];
@@ -123,6 +136,8 @@ final readonly class ChartGrid
 
     private static function point(BigDecimal $at, Limit $limit, MeterUnit $distance): string
     {
-        return $limit === Limit::Hours ? Plain::number($at).' h' : Plain::number($distance->fromReckoned($at))." {$distance->value}";
+        return $limit === Limit::Hours
+            ? Plain::number($at).' h'
+            : Plain::number($distance->fromReckoned($at))." {$distance->value}";
     }
 }

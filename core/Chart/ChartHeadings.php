@@ -26,15 +26,27 @@ final readonly class ChartHeadings
     {
         $headings = array_map(fn (string $text): Heading => Heading::read($text, $unit), $table->headings);
         if (array_filter($headings, fn (Heading $heading): bool => $heading->kind !== HeadingKind::Unknown) === []) {
-            throw new NotAChart('No heading is an interval. Head the columns like 50, every 50 h, first 25 h or yearly.');
+            throw new NotAChart(
+                'No heading is an interval. Head the columns like 50, every 50 h, first 25 h or yearly.',
+            );
         }
         $remarks = [];
         foreach ($headings as $index => $heading) {
-            $hasMarks = array_filter($table->rows, fn (WrittenRow $row): bool => ! MarkWords::isNothing($row->cells[$index])) !== [];
+            $hasMarks = array_filter(
+                $table->rows,
+                fn (WrittenRow $row): bool => ! MarkWords::isNothing($row->cells[$index]),
+            ) !== [];
             if ($heading->readings !== null) {
                 $headings[$index] = self::asked($heading, $heading->readings, $index, $unit, $questions);
             } elseif ($heading->kind === HeadingKind::Unknown && $hasMarks) {
-                $questions->ask(new Question("column:{$index}", "{$heading->name($index)} is no interval that is understood here. Head it like 50, every 50 h, first 25 h, yearly or spring, or leave the column out.", [Questions::LEAVE_OUT => 'Leave it out'], Questions::LEAVE_OUT));
+                $questions->ask(
+                    new Question(
+                        "column:{$index}",
+                        "{$heading->name($index)} is no interval that is understood here. Head it like 50, every 50 h, first 25 h, yearly or spring, or leave the column out.",
+                        [Questions::LEAVE_OUT => 'Leave it out'],
+                        Questions::LEAVE_OUT,
+                    ),
+                );
             }
             if ($heading->remark !== null) {
                 $remarks[] = $heading->remark;
@@ -67,9 +79,21 @@ final readonly class ChartHeadings
     }
 
     /** @param  array{string, string}  $readings */
-    private static function asked(Heading $heading, array $readings, int $index, MeterUnit $unit, Questions $questions): Heading
-    {
-        $answer = $questions->ask(new Question("heading:{$index}", "{$heading->name($index)} can be read two ways. Which is meant?", ['thousands' => $readings[0], 'decimal' => $readings[1]], 'thousands'));
+    private static function asked(
+        Heading $heading,
+        array $readings,
+        int $index,
+        MeterUnit $unit,
+        Questions $questions,
+    ): Heading {
+        $answer = $questions->ask(
+            new Question(
+                "heading:{$index}",
+                "{$heading->name($index)} can be read two ways. Which is meant?",
+                ['thousands' => $readings[0], 'decimal' => $readings[1]],
+                'thousands',
+            ),
+        );
 
         return $answer === null ? $heading : Heading::read($readings[$answer === 'thousands' ? 0 : 1], $unit);
     }

@@ -52,8 +52,11 @@ final class ChartReader
      *
      * @throws NotAChart if no part of it can be a chart
      */
-    public static function read(WrittenTable $table, array $answers = [], MeterUnit $unit = MeterUnit::Hours): ChartReading
-    {
+    public static function read(
+        WrittenTable $table,
+        array $answers = [],
+        MeterUnit $unit = MeterUnit::Hours,
+    ): ChartReading {
         $reader = new self($table, $answers, $unit);
         foreach ($table->rows as $row) {
             $reader->readRow($row);
@@ -67,7 +70,12 @@ final class ChartReader
 
     private function readRow(WrittenRow $row): void
     {
-        $under = fn (\Closure $counts): array => array_filter($row->cells, fn (string $cell, int $index): bool => ! MarkWords::isNothing($cell) && $counts($this->headings->all[$index]->kind), ARRAY_FILTER_USE_BOTH);
+        $under = fn (\Closure $counts): array => array_filter(
+            $row->cells,
+            fn (string $cell, int $index): bool => ! MarkWords::isNothing($cell)
+                && $counts($this->headings->all[$index]->kind),
+            ARRAY_FILTER_USE_BOTH,
+        );
         $marks = $under(fn (HeadingKind $kind): bool => $kind->countsTime());
         foreach (array_keys($under(fn (HeadingKind $kind): bool => $kind === HeadingKind::Walkaround)) as $index) {
             $this->remarks[] = "\"{$row->task}\" is marked {$this->headings->all[$index]->name($index)}: that belongs to the walkaround, not to the rulebook.";
@@ -90,7 +98,11 @@ final class ChartReader
         if ($row->task === '') {
             $this->remarks[] = "Line {$row->line} has no task and no mark.";
         } elseif (! $hasAny) {
-            $this->remarks[] = "Line {$row->line}, \"".mb_substr($row->task, 0, self::LONGEST_TASK).'", has no mark and is taken for a heading.';
+            $this->remarks[] = "Line {$row->line}, \"".mb_substr(
+                $row->task,
+                0,
+                self::LONGEST_TASK,
+            ).'", has no mark and is taken for a heading.';
         }
     }
 
@@ -99,9 +111,39 @@ final class ChartReader
     {
         $cut = mb_substr($row->task, 0, self::LONGEST_TASK);
         $answers = array_filter([
-            $row->task === '' ? $this->questions->ask(new Question("task:{$row->line}", "Line {$row->line} has marks but no task. Name it in the table and paste it again, or leave it out.", [Questions::LEAVE_OUT => 'Leave the line out'], Questions::LEAVE_OUT)) ?? '' : null,
-            $cut === $row->task ? null : $this->questions->ask(new Question("task:{$row->line}", "Line {$row->line}: a task is named in at most ".self::LONGEST_TASK.' letters.', ['cut' => "Call it \"{$cut}\"", Questions::LEAVE_OUT => 'Leave the line out'], 'cut')) ?? '',
-            $row->surplus === 0 ? null : $this->questions->ask(new Question("fields:{$row->line}", "Line {$row->line} has {$row->surplus} more fields than there are headings.", ['cut' => 'Leave the last ones out', Questions::LEAVE_OUT => 'Leave the line out'], 'cut')) ?? '',
+            $row->task === ''
+                ? $this->questions->ask(
+                    new Question(
+                        "task:{$row->line}",
+                        "Line {$row->line} has marks but no task. Name it in the table and paste it again, or leave it out.",
+                        [Questions::LEAVE_OUT => 'Leave the line out'],
+                        Questions::LEAVE_OUT,
+                    ),
+                )
+                ?? ''
+                : null,
+            $cut === $row->task
+                ? null
+                : $this->questions->ask(
+                    new Question(
+                        "task:{$row->line}",
+                        "Line {$row->line}: a task is named in at most ".self::LONGEST_TASK.' letters.',
+                        ['cut' => "Call it \"{$cut}\"", Questions::LEAVE_OUT => 'Leave the line out'],
+                        'cut',
+                    ),
+                )
+                ?? '',
+            $row->surplus === 0
+                ? null
+                : $this->questions->ask(
+                    new Question(
+                        "fields:{$row->line}",
+                        "Line {$row->line} has {$row->surplus} more fields than there are headings.",
+                        ['cut' => 'Leave the last ones out', Questions::LEAVE_OUT => 'Leave the line out'],
+                        'cut',
+                    ),
+                )
+                ?? '',
         ], fn (?string $answer): bool => $answer !== null);
 
         return array_diff($answers, ['cut']) === [] ? $cut : null;
@@ -116,7 +158,15 @@ final class ChartReader
     private function byKind(WrittenRow $row, array $marks): array
     {
         $work = $this->headings->cell(HeadingKind::Work, $row);
-        $given = $work === '' ? null : MarkWords::kind($work) ?? $this->questions->askKind("work:{$row->line}", "Line {$row->line}: \"".mb_substr($work, 0, 40)."\" is no work known here. What is done: {$row->task}?", TaskKind::cases(), MarkWords::guess($row->task));
+        $given = $work === ''
+            ? null
+            : MarkWords::kind($work)
+            ?? $this->questions->askKind(
+                "work:{$row->line}",
+                "Line {$row->line}: \"".mb_substr($work, 0, 40)."\" is no work known here. What is done: {$row->task}?",
+                TaskKind::cases(),
+                MarkWords::guess($row->task),
+            );
         if ($work !== '' && $given === null) {
             return [];
         }
@@ -148,13 +198,23 @@ final class ChartReader
         }
     }
 
-    /** The task's name, told apart from one that stands there already; null where it is left out, or that is still asked. */
+    /**
+     * The task's name, told apart from one that stands there already; null where it is left out, or that is still
+     * asked.
+     */
     private function ownName(WrittenRow $row, string $kind): ?string
     {
         if (! isset($this->rowOf[self::key($row->task, $kind)])) {
             return $row->task;
         }
-        $answer = $this->questions->ask(new Question("twice:{$row->line}", "Line {$row->line}: \"{$row->task}\" stands there twice.", [Questions::LEAVE_OUT => 'Leave the second out', 'both' => 'Keep both'], Questions::LEAVE_OUT));
+        $answer = $this->questions->ask(
+            new Question(
+                "twice:{$row->line}",
+                "Line {$row->line}: \"{$row->task}\" stands there twice.",
+                [Questions::LEAVE_OUT => 'Leave the second out', 'both' => 'Keep both'],
+                Questions::LEAVE_OUT,
+            ),
+        );
 
         return $answer === 'both' ? mb_substr($row->task, 0, self::LONGEST_TASK - 11)." (line {$row->line})" : null;
     }
@@ -163,7 +223,8 @@ final class ChartReader
      * The row that some columns amount to; null where it is left out, or something is still asked.
      *
      * @param  list<int>  $columns
-     * @param  list<int>  $replaced  those where it is replaced, and so not looked at as well: the marks for both together may show the interval
+     * @param  list<int>  $replaced  those where it is replaced, and so not looked at as well: the marks for both
+     *     together may show the interval
      */
     private function row(WrittenRow $written, TaskKind $kind, array $columns, array $replaced, Anchor $anchor): ?ChartRow
     {
@@ -175,7 +236,13 @@ final class ChartReader
                 continue;
             }
             $after = $marked->lastFirst($limit);
-            $inference = $this->infer($written, $marks, $this->headings->under($replaced)->positions($limit), $limit, $after);
+            $inference = $this->infer(
+                $written,
+                $marks,
+                $this->headings->under($replaced)->positions($limit),
+                $limit,
+                $after,
+            );
             if ($inference === null) {
                 return $this->irregular($written, $kind, $marks, $limit);
             }
@@ -192,16 +259,28 @@ final class ChartReader
             }
             $anchor = match (true) {
                 $inference->fromDone => Anchor::FromDone,
-                $inference->every !== null && $again && max([0, $after, ...$inference->first]) % $inference->every !== 0 => Anchor::Chart,
+                $inference->every !== null
+                    && $again
+                    && max([0, $after, ...$inference->first]) % $inference->every !== 0 => Anchor::Chart,
                 default => $anchor,
             };
         }
 
-        return new ChartRow($written->task, $kind, $first, $every, $anchor, $marked->windows(), line: $written->line, condition: $marked->condition());
+        return new ChartRow(
+            $written->task,
+            $kind,
+            $first,
+            $every,
+            $anchor,
+            $marked->windows(),
+            line: $written->line,
+            condition: $marked->condition(),
+        );
     }
 
     /**
-     * By its own marks where these are plain multiples, else by those together with the marks of its replacement, else by a first point and what follows.
+     * By its own marks where these are plain multiples, else by those together with the marks of its replacement, else
+     * by a first point and what follows.
      *
      * @param  non-empty-list<int>  $marks
      * @param  list<int>  $replaced
@@ -235,8 +314,18 @@ final class ChartReader
             return true;
         }
         $answer = $this->questions->ask($inference->open
-            ? new Question('far_end', "{$written->task} is marked at {$at}, and the chart ends before that could show again. What do such marks mean?", ['every' => 'Again and again after as many', 'once' => 'Once only'], 'every')
-            : new Question("once:{$written->line}:{$kind->value}", "{$written->task} is marked at {$at} alone. Once, or again and again?", ['every' => "Again and again, every {$at}", 'once' => 'Once only'], 'every'));
+            ? new Question(
+                'far_end',
+                "{$written->task} is marked at {$at}, and the chart ends before that could show again. What do such marks mean?",
+                ['every' => 'Again and again after as many', 'once' => 'Once only'],
+                'every',
+            )
+            : new Question(
+                "once:{$written->line}:{$kind->value}",
+                "{$written->task} is marked at {$at} alone. Once, or again and again?",
+                ['every' => "Again and again, every {$at}", 'once' => 'Once only'],
+                'every',
+            ));
 
         return $answer === null ? null : $answer === 'every';
     }
@@ -245,11 +334,18 @@ final class ChartReader
     private function irregular(WrittenRow $row, TaskKind $kind, array $marks, Limit $limit): ?ChartRow
     {
         $at = implode(', ', array_map(fn (int $mark): string => $this->inWords($mark, $limit), $marks));
-        $answer = $this->questions->ask(new Question("row:{$row->line}:{$kind->value}", "{$row->task} is marked at {$at}, which is no regular interval. What is meant?",
-            ['once_each' => 'Once at each of these', Questions::LEAVE_OUT => 'Leave the row out']));
+        $answer = $this->questions
+            ->ask(new Question("row:{$row->line}:{$kind->value}", "{$row->task} is marked at {$at}, which is no regular interval. What is meant?",
+                ['once_each' => 'Once at each of these', Questions::LEAVE_OUT => 'Leave the row out']));
 
         return $answer !== 'once_each' ? null
-            : new ChartRow($row->task, $kind, array_map(fn (int $mark): Interval => MarkedColumns::interval($limit, $mark), $marks), new Interval, line: $row->line);
+            : new ChartRow(
+                $row->task,
+                $kind,
+                array_map(fn (int $mark): Interval => MarkedColumns::interval($limit, $mark), $marks),
+                new Interval,
+                line: $row->line,
+            );
     }
 
     private function anchor(WrittenRow $row): Anchor
@@ -260,13 +356,19 @@ final class ChartReader
             '', 'from_done', 'from the day it was done' => Anchor::FromDone,
             'chart', 'by the chart' => Anchor::Chart,
             default => Anchor::tryFrom((string) $this->questions->ask(new Question("counted:{$row->line}", "Line {$row->line}: \"".mb_substr($counted, 0, 40).'" is no way of counting known here. From where is the next one counted?',
-                [Anchor::FromDone->value => 'From the day it was done', Anchor::Chart->value => 'By the chart'], Anchor::FromDone->value))) ?? Anchor::FromDone,
+                [
+                    Anchor::FromDone->value => 'From the day it was done',
+                    Anchor::Chart->value => 'By the chart',
+                ], Anchor::FromDone->value)))
+                    ?? Anchor::FromDone,
         };
     }
 
     private function inWords(int $position, Limit $limit): string
     {
-        return MarkedColumns::interval($limit, $position)->inWords($this->unit->isDistance() ? $this->unit : MeterUnit::Kilometres);
+        return MarkedColumns::interval($limit, $position)->inWords(
+            $this->unit->isDistance() ? $this->unit : MeterUnit::Kilometres,
+        );
     }
 
     private static function key(string $task, string $kind): string

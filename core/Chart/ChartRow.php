@@ -34,7 +34,16 @@ final readonly class ChartRow
 
     public function called(string $task): self
     {
-        return new self($task, $this->kind, $this->first, $this->every, $this->anchor, $this->windows, $this->line, $this->condition);
+        return new self(
+            $task,
+            $this->kind,
+            $this->first,
+            $this->every,
+            $this->anchor,
+            $this->windows,
+            $this->line,
+            $this->condition,
+        );
     }
 
     /** Whether a chart has a mark for it under a heading. */
@@ -44,7 +53,11 @@ final readonly class ChartRow
 
         return match ($heading->kind) {
             HeadingKind::First => array_filter($this->first, $interval->equals(...)) !== [],
-            HeadingKind::Every => array_filter(Limit::cases(), fn (Limit $limit): bool => $interval->gives($limit) && ! $this->every->only($limit)->equals($interval->only($limit))) === [],
+            HeadingKind::Every => array_filter(
+                Limit::cases(),
+                fn (Limit $limit): bool => $interval->gives($limit)
+                    && ! $this->every->only($limit)->equals($interval->only($limit)),
+            ) === [],
             HeadingKind::At => $this->fallsOn($interval),
             HeadingKind::Condition => $this->condition !== null,
             HeadingKind::Season => in_array($heading->season, $this->windows),
@@ -56,8 +69,14 @@ final readonly class ChartRow
     {
         $limit = $point->gives(Limit::Hours) ? Limit::Hours : Limit::Distance;
         [$at, $every] = [$point->length($limit), $this->every->length($limit)];
-        $last = array_reduce($this->first, fn (?BigDecimal $last, Interval $first): ?BigDecimal => $first->length($limit) ?? $last);
+        $last = array_reduce(
+            $this->first,
+            fn (?BigDecimal $last, Interval $first): ?BigDecimal => $first->length($limit) ?? $last,
+        );
 
-        return $at !== null && $every !== null && $at->remainder($every)->isZero() && ($last === null || $at->isGreaterThan($last));
+        return $at !== null
+            && $every !== null
+            && $at->remainder($every)->isZero()
+            && ($last === null || $at->isGreaterThan($last));
     }
 }

@@ -10,7 +10,9 @@ use Core\Machine\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Rule;
 
-/** Tasks down, hours or kilometres across: where each rule falls due when everything is done on time from the beginning. */
+/**
+ * Tasks down, hours or kilometres across: where each rule falls due when everything is done on time from the beginning.
+ */
 final class ColumnChart
 {
     /** More than this nobody can read, nor print. */
@@ -29,18 +31,24 @@ final class ColumnChart
             foreach (self::points($rule, $from, $to, $along) as $point) {
                 $columns[(string) $point->stripTrailingZeros()][] = (string) $name;
                 if (count($columns) > self::MOST_COLUMNS) {
-                    throw new \LengthException('That would be more than '.number_format(self::MOST_COLUMNS).' columns. Ask for a shorter stretch.');
+                    throw new \LengthException(
+                        'That would be more than '.number_format(self::MOST_COLUMNS).' columns. Ask for a shorter stretch.',
+                    );
                 }
             }
         }
-        $columns = array_map(fn (int|string $at): Column => new Column(BigDecimal::of($at), $columns[$at]), array_keys($columns));
+        $columns = array_map(
+            fn (int|string $at): Column => new Column(BigDecimal::of($at), $columns[$at]),
+            array_keys($columns),
+        );
         usort($columns, fn (Column $one, Column $other): int => $one->at->compareTo($other->at));
 
         return $columns;
     }
 
     /**
-     * The points of one rule that lie from one position to another: the first ones, then by its anchor either the multiples of its interval or
+     * The points of one rule that lie from one position to another: the first ones, then by its anchor either the
+     * multiples of its interval or
      * so much again after each.
      *
      * @return iterable<BigDecimal> rising

@@ -12,7 +12,11 @@ use Core\Schedule\YearWindow;
 final readonly class Heading
 {
     /** Parts of the year by their names: common practice, no source. */
-    private const SEASONS = ['spring' => ['03-01', '04-15'], 'autumn' => ['09-15', '10-31'], 'before storage' => ['10-15', '11-30']];
+    private const SEASONS = [
+        'spring' => ['03-01', '04-15'],
+        'autumn' => ['09-15', '10-31'],
+        'before storage' => ['10-15', '11-30'],
+    ];
 
     /** What an unnamed part of the year is headed with. */
     public const UNNAMED = 'season';
@@ -48,7 +52,9 @@ final readonly class Heading
             return self::season($text, $part[1] === self::UNNAMED ? '' : $part[1], $part[2], $part[3]);
         }
 
-        return isset(self::SEASONS[$words]) ? self::season($text, $words, ...self::SEASONS[$words]) : self::ofInterval($text, WrittenInterval::read($words, $usual));
+        return isset(self::SEASONS[$words])
+            ? self::season($text, $words, ...self::SEASONS[$words])
+            : self::ofInterval($text, WrittenInterval::read($words, $usual));
     }
 
     /** The head of a column for a part of the year. */
@@ -76,7 +82,13 @@ final readonly class Heading
             default => HeadingKind::At,
         };
 
-        return new self($kind, $text, $written->interval, remark: $written->taken === null ? null : "\"{$text}\" is taken for {$written->taken}, the earlier.", readings: $written->readings);
+        return new self(
+            $kind,
+            $text,
+            $written->interval,
+            remark: $written->taken === null ? null : "\"{$text}\" is taken for {$written->taken}, the earlier.",
+            readings: $written->readings,
+        );
     }
 
     private static function season(string $text, string $name, string $from, string $to): self

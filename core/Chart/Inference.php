@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Core\Chart;
 
 /**
- * The first points and the interval that a row of marks amounts to. Positions are whole numbers, as {@see MarkedColumns} counts them, so that multiples
+ * The first points and the interval that a row of marks amounts to. Positions are whole numbers, as {@see
+ * MarkedColumns} counts them, so that multiples
  * are exact.
  */
 final readonly class Inference

@@ -17,7 +17,10 @@ final readonly class MarkLegend
     /** @param  list<WrittenRow>  $rows */
     public static function of(array $rows, Questions $questions): self
     {
-        return new self($questions, array_filter($rows, fn (WrittenRow $row): bool => count(self::signs($row->cells)) > 1) !== []);
+        return new self(
+            $questions,
+            array_filter($rows, fn (WrittenRow $row): bool => count(self::signs($row->cells)) > 1) !== [],
+        );
     }
 
     /**
@@ -48,7 +51,12 @@ final readonly class MarkLegend
                 $hasOneSign && $alone !== null => $alone,
                 $hasOneSign && MarkWords::kindIn($row->task) !== null => MarkWords::kindIn($row->task),
                 $this->signsDiffer => $this->meaning($sign),
-                default => $this->questions->askKind("work:{$row->line}", "What is done: {$row->task}?", TaskKind::cases(), MarkWords::guess($row->task)),
+                default => $this->questions->askKind(
+                    "work:{$row->line}",
+                    "What is done: {$row->task}?",
+                    TaskKind::cases(),
+                    MarkWords::guess($row->task),
+                ),
             };
         }
 
@@ -60,19 +68,39 @@ final readonly class MarkLegend
         $letter = mb_strtoupper(trim($mark));
         $kinds = MarkWords::mayMean($mark);
 
-        return $this->questions->askKind("letter:{$letter}", "What does {$letter} mean in this chart?", $kinds, $kinds[0] ?? TaskKind::Inspect);
+        return $this->questions->askKind(
+            "letter:{$letter}",
+            "What does {$letter} mean in this chart?",
+            $kinds,
+            $kinds[0] ?? TaskKind::Inspect,
+        );
     }
 
     private function meaning(string $sign): ?TaskKind
     {
-        return $this->questions->askKind("mark:{$sign}", "What does {$sign} mean in this chart?", TaskKind::cases(), MarkWords::guessSign($sign));
+        return $this->questions->askKind(
+            "mark:{$sign}",
+            "What does {$sign} mean in this chart?",
+            TaskKind::cases(),
+            MarkWords::guessSign($sign),
+        );
     }
 
     private function odd(WrittenRow $row, int $index, string $mark): ?string
     {
-        $kinds = array_combine(array_column(TaskKind::cases(), 'value'), array_map(fn (TaskKind $kind): string => $kind->word(), TaskKind::cases()));
+        $kinds = array_combine(
+            array_column(TaskKind::cases(), 'value'),
+            array_map(fn (TaskKind $kind): string => $kind->word(), TaskKind::cases()),
+        );
 
-        return $this->questions->ask(new Question("cell:{$row->line}:{$index}", "Line {$row->line}, {$row->task}: \"".mb_substr($mark, 0, 40).'" is no mark known here. What is meant?', [Questions::LEAVE_OUT => 'Nothing, leave it out', ...$kinds], Questions::LEAVE_OUT));
+        return $this->questions->ask(
+            new Question(
+                "cell:{$row->line}:{$index}",
+                "Line {$row->line}, {$row->task}: \"".mb_substr($mark, 0, 40).'" is no mark known here. What is meant?',
+                [Questions::LEAVE_OUT => 'Nothing, leave it out', ...$kinds],
+                Questions::LEAVE_OUT,
+            ),
+        );
     }
 
     /**

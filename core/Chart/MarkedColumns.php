@@ -10,7 +10,10 @@ use Core\Machine\Limit;
 use Core\Schedule\Interval;
 use Core\Schedule\YearWindow;
 
-/** Some columns of a chart, and what marks under them say. Positions are whole numbers of so small a part of an hour or kilometre that hundredths of a mile are exact. */
+/**
+ * Some columns of a chart, and what marks under them say. Positions are whole numbers of so small a part of an hour or
+ * kilometre that hundredths of a mile are exact.
+ */
 final readonly class MarkedColumns
 {
     private const DECIMALS = 8;
@@ -23,13 +26,21 @@ final readonly class MarkedColumns
     /** @return list<Interval> */
     public function first(): array
     {
-        return array_values(array_filter(array_map(fn (Heading $heading): ?Interval => $heading->interval, $this->of(HeadingKind::First))));
+        return array_values(
+            array_filter(
+                array_map(fn (Heading $heading): ?Interval => $heading->interval, $this->of(HeadingKind::First)),
+            ),
+        );
     }
 
     /** @return list<YearWindow> */
     public function windows(): array
     {
-        return array_values(array_filter(array_map(fn (Heading $heading): ?YearWindow => $heading->season, $this->of(HeadingKind::Season))));
+        return array_values(
+            array_filter(
+                array_map(fn (Heading $heading): ?YearWindow => $heading->season, $this->of(HeadingKind::Season)),
+            ),
+        );
     }
 
     /** What must be found, in the heading's own words; null where no such column is among them. */
@@ -73,7 +84,14 @@ final readonly class MarkedColumns
     /** The last first point marked; 0 for none. */
     public function lastFirst(Limit $limit): int
     {
-        return array_reduce($this->first(), fn (int $last, Interval $first): int => max($last, self::position($first->length($limit) ?? BigDecimal::zero())), 0);
+        return array_reduce(
+            $this->first(),
+            fn (int $last, Interval $first): int => max(
+                $last,
+                self::position($first->length($limit) ?? BigDecimal::zero()),
+            ),
+            0,
+        );
     }
 
     public static function interval(Limit $limit, int $position): Interval

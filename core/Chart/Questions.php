@@ -35,7 +35,10 @@ final class Questions
     /** @param  list<TaskKind>  $kinds */
     public function askKind(string $id, string $ask, array $kinds, TaskKind $suggested): ?TaskKind
     {
-        $options = array_combine(array_map(fn (TaskKind $kind): string => $kind->value, $kinds), array_map(fn (TaskKind $kind): string => $kind->word(), $kinds));
+        $options = array_combine(
+            array_map(fn (TaskKind $kind): string => $kind->value, $kinds),
+            array_map(fn (TaskKind $kind): string => $kind->word(), $kinds),
+        );
 
         return TaskKind::tryFrom($this->ask(new Question($id, $ask, $options, $suggested->value)) ?? '');
     }

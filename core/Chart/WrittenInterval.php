@@ -12,12 +12,21 @@ use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;
 
 /**
- * An interval as manuals head their columns with: `100 h`, `Every 200 Hrs.`, `Every 100 h or yearly`, `First 20-25 h`, `100 h/1600 mi`, `6 months (100 h)`, `Daily`.
+ * An interval as manuals head their columns with: `100 h`, `Every 200 Hrs.`, `Every 100 h or yearly`, `First 20-25 h`,
+ * `100 h/1600 mi`, `6 months (100 h)`, `Daily`.
  */
 final readonly class WrittenInterval
 {
     private const MONTHS = [
-        'monthly' => 1, 'month' => 1, 'quarterly' => 3, 'half-yearly' => 6, 'half yearly' => 6, 'twice a year' => 6, 'semi-annually' => 6, 'semiannually' => 6, 'six-monthly' => 6,
+        'monthly' => 1,
+        'month' => 1,
+        'quarterly' => 3,
+        'half-yearly' => 6,
+        'half yearly' => 6,
+        'twice a year' => 6,
+        'semi-annually' => 6,
+        'semiannually' => 6,
+        'six-monthly' => 6,
         'yearly' => 12, 'annually' => 12, 'annual' => 12, 'once a year' => 12, 'year' => 12, 'every second year' => 24,
     ];
 
@@ -46,8 +55,22 @@ final readonly class WrittenInterval
     public static function read(string $words, MeterUnit $usual): self
     {
         $plain = strtr($words, ['–' => '-', '—' => '-']);
-        $plain = preg_replace(['/,? ?\(?whichever (comes|occurs|is) (first|sooner|earlier)\)?/', '/\b(operating|engine|service|running) (?=h)/', '/ of (operation|use|running)\b/', '/(?<=[a-z])\.(?= |$|\)|\/)/'], '', $plain) ?? '';
-        preg_match('/^(?<lead>(?:after |at )?(?:the )?(?:first|initial|break-?in)(?: at)?|after every|every|each|after|at)?:? ?(?<rest>.*)$/', $plain, $part);
+        $plain = preg_replace(
+            [
+                '/,? ?\(?whichever (comes|occurs|is) (first|sooner|earlier)\)?/',
+                '/\b(operating|engine|service|running) (?=h)/',
+                '/ of (operation|use|running)\b/',
+                '/(?<=[a-z])\.(?= |$|\)|\/)/',
+            ],
+            '',
+            $plain,
+        )
+            ?? '';
+        preg_match(
+            '/^(?<lead>(?:after |at )?(?:the )?(?:first|initial|break-?in)(?: at)?|after every|every|each|after|at)?:? ?(?<rest>.*)$/',
+            $plain,
+            $part,
+        );
         [$lead, $rest] = [$part['lead'] ?? '', trim($part['rest'] ?? '')];
         $isFirst = (bool) preg_match('/first|initial|break/', $lead);
         $recurs = (bool) preg_match('/every|each/', $lead);
@@ -60,14 +83,25 @@ final readonly class WrittenInterval
             try {
                 $length = self::length($each, $usual);
             } catch (TwoWays $asked) {
-                return new self(readings: array_map(fn (string $number): string => str_replace(self::number($each), $number, $words), $asked->readings));
+                return new self(
+                    readings: array_map(
+                        fn (string $number): string => str_replace(self::number($each), $number, $words),
+                        $asked->readings,
+                    ),
+                );
             }
             if ($length === null) {
                 return new self;
             }
             $recurs = $recurs || isset(self::MONTHS[$each]);
-            $interval = new Interval($length->hours ?? $interval->hours, $length->km ?? $interval->km, $length->months ?? $interval->months);
-            $taken = preg_match('/^([\d.,]+) ?(?:-|to) ?[\d.,]+ ?([a-z]*)$/', $each, $range) ? trim("{$range[1]} ".($range[2] ?: $usual->value)) : $taken;
+            $interval = new Interval(
+                $length->hours ?? $interval->hours,
+                $length->km ?? $interval->km,
+                $length->months ?? $interval->months,
+            );
+            $taken = preg_match('/^([\d.,]+) ?(?:-|to) ?[\d.,]+ ?([a-z]*)$/', $each, $range)
+                ? trim("{$range[1]} ".($range[2] ?: $usual->value))
+                : $taken;
         }
 
         return $interval->isEmpty() ? new self : new self($interval, $isFirst, $recurs && ! $isFirst, taken: $taken);
@@ -87,7 +121,9 @@ final readonly class WrittenInterval
             return null;
         }
         try {
-            $amount = in_array($part[1], ['a', 'one'], true) ? BigDecimal::one() : WrittenNumber::ofMeter($part[1])->toBigDecimal()->stripTrailingZeros();
+            $amount = in_array($part[1], ['a', 'one'], true)
+                ? BigDecimal::one()
+                : WrittenNumber::ofMeter($part[1])->toBigDecimal()->stripTrailingZeros();
         } catch (TwoWays $asked) {
             throw $asked;
         } catch (Unreadable) {
@@ -101,9 +137,16 @@ final readonly class WrittenInterval
         return match (true) {
             (bool) preg_match('/^(h|hr|hrs|hours?)$/', $part[2] ?: $usual->value) => new Interval(hours: $amount),
             (bool) preg_match('/^(km|kms|kilomet(er|re)s?)$/', $part[2] ?: $usual->value) => new Interval(km: $amount),
-            (bool) preg_match('/^(mi|miles?)$/', $part[2] ?: $usual->value) => new Interval(km: MeterUnit::Miles->toReckoned($amount)),
-            $isWhole && preg_match('/^(mo|mos|mths?|months?)$/', $part[2]) && $amount->isLessThanOrEqualTo(1200) => new Interval(months: $amount->toInt()),
-            $isWhole && preg_match('/^(y|yr|yrs|years?)$/', $part[2]) && $amount->isLessThanOrEqualTo(100) => new Interval(months: 12 * $amount->toInt()),
+            (bool) preg_match(
+                '/^(mi|miles?)$/',
+                $part[2] ?: $usual->value,
+            ) => new Interval(km: MeterUnit::Miles->toReckoned($amount)),
+            $isWhole
+                && preg_match('/^(mo|mos|mths?|months?)$/', $part[2])
+                && $amount->isLessThanOrEqualTo(1200) => new Interval(months: $amount->toInt()),
+            $isWhole
+                && preg_match('/^(y|yr|yrs|years?)$/', $part[2])
+                && $amount->isLessThanOrEqualTo(100) => new Interval(months: 12 * $amount->toInt()),
             default => null,
         };
     }

@@ -38,13 +38,20 @@ final readonly class WrittenTable
             throw new NotAChart('Nothing was pasted.');
         }
         if (count($lines) < 2 || max(array_map(count(...), $lines)) < 2) {
-            throw new NotAChart('A chart has headings above, like 50, 100, 200, and a row for each task. Copy the headings too.');
+            throw new NotAChart(
+                'A chart has headings above, like 50, 100, 200, and a row for each task. Copy the headings too.',
+            );
         }
         $width = count($lines[array_key_first($lines)]);
         $rows = [];
         foreach ($lines as $line => $cells) {
             $surplus = count(array_filter(array_slice($cells, $width), fn (string $cell): bool => $cell !== ''));
-            $rows[] = new WrittenRow($line, $cells[0], array_pad(array_slice($cells, 1, $width - 1), $width - 1, ''), $surplus);
+            $rows[] = new WrittenRow(
+                $line,
+                $cells[0],
+                array_pad(array_slice($cells, 1, $width - 1), $width - 1, ''),
+                $surplus,
+            );
         }
         $headings = array_shift($rows);
         if (count($rows) > self::MOST_ROWS || $width > self::MOST_COLUMNS) {
@@ -57,7 +64,10 @@ final readonly class WrittenTable
     private static function separator(string $text): string
     {
         $head = strtok($text, "\n") ?: '';
-        $counts = array_map(fn (string $mark): int => substr_count($head, $mark), ["\t" => "\t", ';' => ';', ',' => ',']);
+        $counts = array_map(
+            fn (string $mark): int => substr_count($head, $mark),
+            ["\t" => "\t", ';' => ';', ',' => ','],
+        );
         arsort($counts);
 
         return (string) array_key_first($counts);
@@ -75,7 +85,10 @@ final readonly class WrittenTable
         $quoted = '"(?:[^"]|"")*"';
         preg_match_all('/(?:'.$quoted.'|[^"\r\n]|")*+(?:\r\n|\r|\n|\z)/', $text, $found);
         foreach ($found[0] as $line) {
-            $cells = array_map(fn (?string $cell): string => self::bare((string) $cell), str_getcsv(rtrim($line, "\r\n"), $separator, '"', ''));
+            $cells = array_map(
+                fn (?string $cell): string => self::bare((string) $cell),
+                str_getcsv(rtrim($line, "\r\n"), $separator, '"', ''),
+            );
             if (implode('', $cells) !== '') {
                 $lines[$number] = $cells;
             }

@@ -12,7 +12,8 @@ final class Gaussian
     private const DEPTH_OF_FRACTION = 80;
 
     /**
-     * exp(x²)·erfc(x) for x ≥ 0, to about 13 figures. Source: NIST Digital Library of Mathematical Functions, 7.6.2 (series) and 7.9.1 (continued fraction).
+     * exp(x²)·erfc(x) for x ≥ 0, to about 13 figures. Source: NIST Digital Library of Mathematical Functions, 7.6.2
+     * (series) and 7.9.1 (continued fraction).
      */
     public static function scaledErfc(float $x): float
     {

@@ -7,7 +7,8 @@ namespace Core\Forecast;
 /**
  * When a use that drifts and wanders first reaches a level: the first-passage time of a Brownian motion with drift.
  *
- * Distribution function: Φ(√(λ/t)(t/μ−1)) + e^(2λ/μ) Φ(−√(λ/t)(t/μ+1)). Source: Chhikara and Folks, The Inverse Gaussian Distribution, 1989 (value from memory).
+ * Distribution function: Φ(√(λ/t)(t/μ−1)) + e^(2λ/μ) Φ(−√(λ/t)(t/μ+1)). Source: Chhikara and Folks, The Inverse
+ * Gaussian Distribution, 1989 (value from memory).
  */
 final readonly class InverseGaussian
 {
@@ -59,11 +60,16 @@ final readonly class InverseGaussian
 
     public function density(float $time): float
     {
-        return $time <= 0 ? 0.0 : sqrt($this->shape / (2 * M_PI * $time ** 3)) * exp(-$this->shape * ($time - $this->mean) ** 2 / (2 * $this->mean ** 2 * $time));
+        return $time <= 0
+            ? 0.0
+            : sqrt($this->shape / (2 * M_PI * $time ** 3)) * exp(
+                -$this->shape * ($time - $this->mean) ** 2 / (2 * $this->mean ** 2 * $time),
+            );
     }
 
     /**
-     * The time by which a share of first passages has happened: Newton's steps from a lognormal guess, halved back or doubled whenever they leave what is
+     * The time by which a share of first passages has happened: Newton's steps from a lognormal guess, halved back or
+     * doubled whenever they leave what is
      * known to hold it.
      *
      * @param  float  $share  above 0 and below 1
@@ -89,7 +95,10 @@ final readonly class InverseGaussian
         return $time;
     }
 
-    /** The same share of the lognormal distribution of the same mean and variance; its normal deviate after Tukey, good to a hundredth. */
+    /**
+     * The same share of the lognormal distribution of the same mean and variance; its normal deviate after Tukey, good
+     * to a hundredth.
+     */
     private function guess(float $share): float
     {
         $spread = log(1 + $this->mean / $this->shape);

@@ -8,11 +8,15 @@ use Core\Measure\Day;
 use Core\Meter\Reading;
 
 /**
- * What a machine had run, in order: the last reading of each day; of a long history only its first reading and the last of each week, which tells as much.
+ * What a machine had run, in order: the last reading of each day; of a long history only its first reading and the last
+ * of each week, which tells as much.
  */
 final class MeterHistory
 {
-    /** Days without any use from which a machine stands, and from which no season explains it: common practice, no source. */
+    /**
+     * Days without any use from which a machine stands, and from which no season explains it: common practice, no
+     * source.
+     */
     private const STANDS_FROM = 60;
 
     private const NO_SEASON_FROM = 300;
@@ -26,7 +30,9 @@ final class MeterHistory
     /** @var list<array{int, int, float}>|null once they were asked for */
     private ?array $usedGains = null;
 
-    /** @param  list<array{int, float}>  $readings  day counted from 1 January 1970, and what the machine had run by then */
+    /**
+     * @param  list<array{int, float}>  $readings  day counted from 1 January 1970, and what the machine had run by then
+     */
     private function __construct(public readonly array $readings)
     {
     }
@@ -87,7 +93,10 @@ final class MeterHistory
         return $this->readings[count($this->readings) - 1] ?? throw new \LogicException('There is no reading.');
     }
 
-    /** @return list<array{int, int, float}> from day, to day, gained; what a meter seems to have lost counts as nothing gained */
+    /**
+     * @return list<array{int, int, float}> from day, to day, gained; what a meter seems to have lost counts as nothing
+     *     gained
+     */
     public function gains(): array
     {
         if ($this->gains !== null) {
@@ -105,7 +114,8 @@ final class MeterHistory
     }
 
     /**
-     * The gains that tell how it is used. A long stretch without any is left out where no season explains it: where it lasted nearly a year, or where less than a
+     * The gains that tell how it is used. A long stretch without any is left out where no season explains it: where it
+     * lasted nearly a year, or where less than a
      * year is known and it has been used again since. That it stood then says nothing of how it is used now.
      *
      * @return list<array{int, int, float}>
@@ -143,7 +153,10 @@ final class MeterHistory
         return $last - $since >= self::STANDS_FROM ? $last - $since : 0;
     }
 
-    /** The most it was run in a week lately, at that time of the last year, or on the whole; null where that is not known. */
+    /**
+     * The most it was run in a week lately, at that time of the last year, or on the whole; null where that is not
+     * known.
+     */
     public function usualPerWeek(int $day): ?float
     {
         $rates = [];
@@ -160,7 +173,8 @@ final class MeterHistory
     /** @param  list<array{int, int, float}>  $idle  gains of nothing, one after the other */
     private static function isStanding(array $idle, bool $isYoung): bool
     {
-        return $idle !== [] && $idle[count($idle) - 1][1] - $idle[0][0] >= ($isYoung ? self::STANDS_FROM : self::NO_SEASON_FROM);
+        return $idle !== []
+            && $idle[count($idle) - 1][1] - $idle[0][0] >= ($isYoung ? self::STANDS_FROM : self::NO_SEASON_FROM);
     }
 
     /**

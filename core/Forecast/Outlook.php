@@ -30,9 +30,19 @@ final readonly class Outlook
      * @param  Usage|null  $km  how the kilometres come, where that is known
      * @param  MeterUnit  $distance  the unit that distances are told in
      */
-    public static function of(array $tasks, ?Usage $hours, ?Usage $km, \DateTimeImmutable $today, MeterUnit $distance = MeterUnit::Kilometres): self
-    {
-        usort($tasks, fn (TaskStanding $one, TaskStanding $other): int => $one->comesBefore($other) ? -1 : (int) $other->comesBefore($one));
+    public static function of(
+        array $tasks,
+        ?Usage $hours,
+        ?Usage $km,
+        \DateTimeImmutable $today,
+        MeterUnit $distance = MeterUnit::Kilometres,
+    ): self {
+        usort(
+            $tasks,
+            fn (TaskStanding $one, TaskStanding $other): int => $one->comesBefore($other)
+                ? -1
+                : (int) $other->comesBefore($one),
+        );
 
         return new self($tasks, $hours, $km, $today, $distance);
     }
@@ -61,13 +71,21 @@ final readonly class Outlook
             return 'The rulebook is empty, so nothing can fall due.';
         }
         if ($leading->standing->state === State::Unknown) {
-            $unknown = array_filter($this->tasks, fn (TaskStanding $task): bool => $task->standing->state === State::Unknown);
+            $unknown = array_filter(
+                $this->tasks,
+                fn (TaskStanding $task): bool => $task->standing->state === State::Unknown,
+            );
 
-            return count($unknown) === 1 ? "{$leading->task->name}: ".Plain::within($leading->standing->why($this->distance))
+            return count($unknown) === 1
+                ? "{$leading->task->name}: ".Plain::within($leading->standing->why($this->distance))
                 : Plain::count(count($unknown), 'task').' have no history. Say when each was last done, or do it now.';
         }
 
-        return rtrim("{$leading->task->name}: ".Plain::within($leading->standing->why($this->distance))." {$this->expected($leading)}");
+        return rtrim(
+            "{$leading->task->name}: ".Plain::within(
+                $leading->standing->why($this->distance),
+            )." {$this->expected($leading)}",
+        );
     }
 
     private function expected(TaskStanding $leading): string
@@ -84,7 +102,9 @@ final readonly class Outlook
         $today = Day::number($this->today);
         $rate = Plain::number($unit->fromReckoned(BigDecimal::of(sprintf('%.1F', $use->perWeek($today)))));
         $unread = $use->unreadDays($today);
-        $guess = $unread <= Usage::STALE_DAYS ? '' : ' Nobody has read this meter for '.Plain::count($unread, 'day').', so this is a guess.';
+        $guess = $unread <= Usage::STALE_DAYS
+            ? ''
+            : ' Nobody has read this meter for '.Plain::count($unread, 'day').', so this is a guess.';
 
         return "At {$rate} {$unit->value} a week now that is {$leading->when->inWords($this->today)}.{$guess}";
     }

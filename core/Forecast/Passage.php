@@ -7,7 +7,10 @@ namespace Core\Forecast;
 use Core\Measure\Day;
 use Core\Measure\Plain;
 
-/** The day on which a point is reached: as likely as not by p50, one time in ten by p10 and nine in ten by p90. Days are counted from 1 January 1970. */
+/**
+ * The day on which a point is reached: as likely as not by p50, one time in ten by p10 and nine in ten by p90. Days are
+ * counted from 1 January 1970.
+ */
 final readonly class Passage
 {
     public function __construct(
@@ -24,7 +27,8 @@ final readonly class Passage
     }
 
     /**
-     * The first of several points of one machine. Its meters run together, so whichever is early finds the others early too.
+     * The first of several points of one machine. Its meters run together, so whichever is early finds the others early
+     * too.
      *
      * @param  non-empty-list<self>  $passages
      */
@@ -32,7 +36,11 @@ final readonly class Passage
     {
         $first = $passages[0];
         foreach ($passages as $passage) {
-            $first = new self(min($first->p10, $passage->p10), min($first->p50, $passage->p50), min($first->p90, $passage->p90));
+            $first = new self(
+                min($first->p10, $passage->p10),
+                min($first->p50, $passage->p50),
+                min($first->p90, $passage->p90),
+            );
         }
 
         return $first;

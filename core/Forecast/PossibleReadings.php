@@ -30,7 +30,12 @@ final readonly class PossibleReadings
             $after = $readings[$index + 1] ?? null;
             if ($before === null || $reading[1] < $before[1] || self::fit($before, $reading, $mostPerDay)) {
                 $kept[] = $reading;
-            } elseif ($after !== null && ! self::fit($before, $after, $mostPerDay) && self::fit($reading, $after, $mostPerDay) && self::fit($kept[count($kept) - 2] ?? null, $reading, $mostPerDay)) {
+            } elseif (
+                $after !== null
+                && ! self::fit($before, $after, $mostPerDay)
+                && self::fit($reading, $after, $mostPerDay)
+                && self::fit($kept[count($kept) - 2] ?? null, $reading, $mostPerDay)
+            ) {
                 $leftOut[] = $before;
                 $kept = [...array_slice($kept, 0, -1), $reading];
             } else {
@@ -47,6 +52,7 @@ final readonly class PossibleReadings
      */
     private static function fit(?array $before, array $after, float $mostPerDay): bool
     {
-        return $before === null || ($after[1] >= $before[1] && $mostPerDay * ($after[0] - $before[0] + 1) >= $after[1] - $before[1]);
+        return $before === null
+            || ($after[1] >= $before[1] && $mostPerDay * ($after[0] - $before[0] + 1) >= $after[1] - $before[1]);
     }
 }

@@ -32,8 +32,14 @@ final readonly class Rail
      * @param  Usage|null  $use  in the rail's unit, where that is known
      * @param  MeterUnit  $distance  the unit that distances are told in
      */
-    public static function of(RailUnit $unit, BigDecimal $now, array $tasks, ?Usage $use, \DateTimeImmutable $today, MeterUnit $distance = MeterUnit::Kilometres): self
-    {
+    public static function of(
+        RailUnit $unit,
+        BigDecimal $now,
+        array $tasks,
+        ?Usage $use,
+        \DateTimeImmutable $today,
+        MeterUnit $distance = MeterUnit::Kilometres,
+    ): self {
         $to = $now->plus($unit->ahead());
         $together = [];
         foreach ($tasks as $task) {
@@ -57,14 +63,23 @@ final readonly class Rail
         if ($onRail === null || $task->standing->state->isMoreUrgentThan($onRail->state())) {
             $at = $task->when === null ? null : self::positionOn($task->when->p50, $unit, $use);
 
-            return $at === null || $at->isGreaterThan($to) ? [] : [new RailMark($task, $at, $at, $task->standing->state, byDate: true)];
+            return $at === null
+                || $at->isGreaterThan($to)
+                ? []
+                : [new RailMark($task, $at, $at, $task->standing->state, byDate: true)];
         }
         $marks = [];
         $every = $task->standing->rule->every->length($unit->limit());
         $at = $onRail->at;
         while ($at->isLessThanOrEqualTo($to) && count($marks) < self::MOST_STAKES_OF_ONE_TASK) {
             $again = $marks !== [];
-            $marks[] = new RailMark($task, $at, $at->minus($onRail->early), $again ? State::Fresh : $task->standing->state, again: $again);
+            $marks[] = new RailMark(
+                $task,
+                $at,
+                $at->minus($onRail->early),
+                $again ? State::Fresh : $task->standing->state,
+                again: $again,
+            );
             if ($every === null) {
                 break;
             }
@@ -75,9 +90,20 @@ final readonly class Rail
     }
 
     /** @param  non-empty-list<RailMark>  $marks */
-    private static function stake(array $marks, ?Usage $use, RailUnit $unit, \DateTimeImmutable $today, MeterUnit $distance): Stake
-    {
-        usort($marks, fn (RailMark $one, RailMark $other): int => $other->intervalLength($unit->limit()) <=> $one->intervalLength($unit->limit()));
+    private static function stake(
+        array $marks,
+        ?Usage $use,
+        RailUnit $unit,
+        \DateTimeImmutable $today,
+        MeterUnit $distance,
+    ): Stake {
+        usort(
+            $marks,
+            fn (
+                RailMark $one,
+                RailMark $other,
+            ): int => $other->intervalLength($unit->limit()) <=> $one->intervalLength($unit->limit()),
+        );
         $widest = $marks[0];
         $earlyFrom = $widest->earlyFrom;
         $state = $widest->state;
@@ -110,7 +136,8 @@ final readonly class Rail
     }
 
     /**
-     * Where the machine will probably stand between the first and the last likely day; on a day that is certain, between the least and the most it may have run.
+     * Where the machine will probably stand between the first and the last likely day; on a day that is certain,
+     * between the least and the most it may have run.
      *
      * @return array{BigDecimal, BigDecimal}|null
      */
@@ -119,7 +146,9 @@ final readonly class Rail
         if ($use === null) {
             return null;
         }
-        [$low, $high] = $when->isCertain() ? $use->rangeBy($when->p50) : [$use->runBy($when->p10), $use->runBy($when->p90)];
+        [$low, $high] = $when->isCertain()
+            ? $use->rangeBy($when->p50)
+            : [$use->runBy($when->p10), $use->runBy($when->p90)];
 
         return [self::position($low), self::position($high)];
     }

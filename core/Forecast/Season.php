@@ -8,7 +8,8 @@ use Core\Measure\Day;
 use Core\Schedule\YearWindow;
 
 /**
- * How a year's use is spread over its weeks, and the clock that runs by it: fast in the busy weeks, nearly standing in the idle ones. Over a whole
+ * How a year's use is spread over its weeks, and the clock that runs by it: fast in the busy weeks, nearly standing in
+ * the idle ones. Over a whole
  * year the clock runs as many weeks as the calendar.
  */
 final readonly class Season
@@ -25,7 +26,9 @@ final readonly class Season
     /** A week in which it is known to stand. */
     private const RESTS = 0.0005;
 
-    /** @var list<float> clock weeks run since the beginning of the year, at the beginning of each part and at its end */
+    /**
+     * @var list<float> clock weeks run since the beginning of the year, at the beginning of each part and at its end
+     */
     private array $run;
 
     /** @param  list<float>  $weights  52, the use of each part of the year against the average of 1, January first */
@@ -78,9 +81,18 @@ final readonly class Season
         if ($windows === []) {
             return $this;
         }
-        $rests = fn (int $part): bool => array_filter($windows, fn (YearWindow $window): bool => $window->holds(Day::of((int) (self::DAYS_IN_PART * ($part + 0.5))))) !== [];
+        $rests = fn (int $part): bool => array_filter(
+            $windows,
+            fn (YearWindow $window): bool => $window->holds(Day::of((int) (self::DAYS_IN_PART * ($part + 0.5)))),
+        ) !== [];
 
-        return new self(array_map(fn (float $weight, int $part): float => $rests($part) ? self::RESTS : $weight, $this->weights, array_keys($this->weights)));
+        return new self(
+            array_map(
+                fn (float $weight, int $part): float => $rests($part) ? self::RESTS : $weight,
+                $this->weights,
+                array_keys($this->weights),
+            ),
+        );
     }
 
     /** Which of the 52 parts of the year a day lies in. */

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Core\Forecast;
 
 /**
- * How use is spread over the year, learned week by week from what one machine did, or a whole class: each week's mean use and how many years it
+ * How use is spread over the year, learned week by week from what one machine did, or a whole class: each week's mean
+ * use and how many years it
  * was seen in, smoothed over its neighbours.
  */
 final readonly class SeasonalUse
@@ -43,7 +44,8 @@ final readonly class SeasonalUse
     }
 
     /**
-     * The season of a class: every machine's, each scaled to an average week of 1, so that the hard-worked ones do not drown the others.
+     * The season of a class: every machine's, each scaled to an average week of 1, so that the hard-worked ones do not
+     * drown the others.
      *
      * @param  list<MeterHistory>  $histories
      */

@@ -18,7 +18,8 @@ final readonly class Stake
      * @param  bool  $again  only repetitions beyond a task's next point fall due here
      * @param  bool  $byDate  placed where the machine will probably be on a date, not where the meter must stand
      * @param  Passage|null  $when  the day it falls due, as surely as that is known
-     * @param  array{BigDecimal, BigDecimal}|null  $band  between which positions the rail will probably stand on that day; null where that is certain or not told
+     * @param  array{BigDecimal, BigDecimal}|null  $band  between which positions the rail will probably stand on that
+     *     day; null where that is certain or not told
      * @param  non-empty-list<Task>  $tasks  the one with the longest interval first
      * @param  string|null  $interval  the longest interval in words
      */

@@ -38,7 +38,9 @@ final readonly class TaskStanding
             $reached = ! $point->remaining()->isPositive();
             $use = $point->limit === Limit::Distance ? $km : $hours;
             $passages[] = match (true) {
-                $point->limit === Limit::Date => $reached ? Passage::on($point->at->toInt()) : Passage::on($point->at->toInt())->notBefore($today),
+                $point->limit === Limit::Date => $reached
+                    ? Passage::on($point->at->toInt())
+                    : Passage::on($point->at->toInt())->notBefore($today),
                 $reached => $use?->passage($point->at) ?? Passage::on($today),
                 default => $use?->passageFrom($today, $point->at),
             };
@@ -46,10 +48,17 @@ final readonly class TaskStanding
         $passages = array_values(array_filter($passages));
         $this->when = $passages === [] ? null : Passage::firstOf($passages);
         $this->expectedDays = $this->when === null ? null : $this->when->p50 - $today;
-        $this->order = [-$standing->state->rank(), $this->expectedDays ?? PHP_INT_MAX, -$standing->shareUsed()->toFloat()];
+        $this->order = [
+            -$standing->state->rank(),
+            $this->expectedDays ?? PHP_INT_MAX,
+            -$standing->shareUsed()->toFloat(),
+        ];
     }
 
-    /** Whether a keeper should look at this one before another: the more urgent state, then the sooner, then the more used. */
+    /**
+     * Whether a keeper should look at this one before another: the more urgent state, then the sooner, then the more
+     * used.
+     */
     public function comesBefore(self $other): bool
     {
         return $this->order < $other->order;

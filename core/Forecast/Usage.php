@@ -9,20 +9,28 @@ use Core\Measure\Day;
 use Core\Schedule\YearWindow;
 
 /**
- * How a machine is used, learned from its readings: so much in an average week, spread over the year by its season, wandering by so much. It tells
+ * How a machine is used, learned from its readings: so much in an average week, spread over the year by its season,
+ * wandering by so much. It tells
  * on which day a point will be reached, and how surely.
  *
- * Three things are not known of the days ahead, and each widens them: how the weeks wander (the first passage of a drifting use is inverse Gaussian on the
- * season's clock), how much this year and the next are used against former ones ({@see YearlyUse}), and how early or late the season comes.
+ * Three things are not known of the days ahead, and each widens them: how the weeks wander (the first passage of a
+ * drifting use is inverse Gaussian on the
+ * season's clock), how much this year and the next are used against former ones ({@see YearlyUse}), and how early or
+ * late the season comes.
  */
 final class Usage
 {
-    /** Clock weeks of an ordinary wander that stand in where few weeks are known, and that wander as a share of a week's use: common practice, no source. */
+    /**
+     * Clock weeks of an ordinary wander that stand in where few weeks are known, and that wander as a share of a week's
+     * use: common practice, no source.
+     */
     private const SUPPOSED_WEEKS = 6;
 
     private const SUPPOSED_WANDER = 0.6;
 
-    /** Days by which a year's season may come early (below nothing) or late, each as likely: common practice, no source. */
+    /**
+     * Days by which a year's season may come early (below nothing) or late, each as likely: common practice, no source.
+     */
     private const SHIFTS = [-20, 0, 20];
 
     /** Of the machines whose winters nobody has seen, one in three stands then: common practice, no source. */
@@ -34,7 +42,10 @@ final class Usage
     /** Shares of chances at which the days are tried, with their normal deviates. */
     private const DEVIATES = [-1.383, -0.6745, -0.2104, 0.2104, 0.6745, 1.383];
 
-    /** Where less than a year was seen, the weeks of the next season may differ by this share; by so much of it where its class lends one. */
+    /**
+     * Where less than a year was seen, the weeks of the next season may differ by this share; by so much of it where
+     * its class lends one.
+     */
     private const UNSEEN_SEASON = 1.5;
 
     private const LENT = 0.3;
@@ -115,8 +126,15 @@ final class Usage
         $knownDays = $readOn - $history->gains()[0][0];
         $isUnknown = $lent === null && $resting === [] && $knownDays < 365;
 
-        return new self($season, YearlyUse::of($years, self::year($readOn), $wander), $isUnknown ? $season->restingIn([YearWindow::between(...self::WINTER)]) : null, $variance,
-            self::UNSEEN_SEASON * max(0.0, 1 - $knownDays / 365) * ($lent === null ? 1 : self::LENT), $readOn, $run, $knownDays, count($gains), $history->standsFor());
+        return new self($season, YearlyUse::of($years, self::year($readOn), $wander), $isUnknown ? $season->restingIn(
+            [YearWindow::between(...self::WINTER)],
+        ) : null, $variance,
+            self::UNSEEN_SEASON * max(0.0, 1 - $knownDays / 365) * ($lent === null ? 1 : self::LENT),
+            $readOn,
+            $run,
+            $knownDays,
+            count($gains),
+            $history->standsFor());
     }
 
     /**
@@ -172,7 +190,8 @@ final class Usage
     }
 
     /**
-     * The same told on a day: never of days gone by. Where nobody has read the meter for long, or the machine has stood for long, it may have stood ever since.
+     * The same told on a day: never of days gone by. Where nobody has read the meter for long, or the machine has stood
+     * for long, it may have stood ever since.
      */
     public function passageFrom(int $today, BigDecimal|float $at): ?Passage
     {
@@ -189,7 +208,9 @@ final class Usage
         return (new Passage($passage->p10, $passage->p50, $last))->notBefore($today);
     }
 
-    /** The day on which it will probably have run so much, without telling how surely; null where that is too far off. */
+    /**
+     * The day on which it will probably have run so much, without telling how surely; null where that is too far off.
+     */
     public function expectedDay(BigDecimal $at): ?int
     {
         $left = $at->toFloat() - $this->run;
@@ -198,7 +219,9 @@ final class Usage
             return null;
         }
         $thisYear = $this->gain($this->newYear);
-        [$from, $weeks] = $left <= $thisYear ? [$this->readOn, $left / $this->use->level] : [$this->newYear, ($left - $thisYear) / $this->use->later];
+        [$from, $weeks] = $left <= $thisYear
+            ? [$this->readOn, $left / $this->use->level]
+            : [$this->newYear, ($left - $thisYear) / $this->use->later];
 
         return $this->dayOf($this->season, $this->season->clock($from) + $weeks);
     }
@@ -210,11 +233,16 @@ final class Usage
             return null;
         }
         if ($left <= 0) {
-            return Passage::on($this->dayOf($this->season, $this->season->clock($this->readOn) + $left / $this->use->level));
+            return Passage::on(
+                $this->dayOf($this->season, $this->season->clock($this->readOn) + $left / $this->use->level),
+            );
         }
         $first = InverseGaussian::firstPassage($left, $this->use->level, $this->variance);
         $median = $first->quantile(0.5);
-        $wander = [log($median / $first->quantile(0.1)) / self::TENTH, log($first->quantile(0.9) / $median) / self::TENTH];
+        $wander = [
+            log($median / $first->quantile(0.1)) / self::TENTH,
+            log($first->quantile(0.9) / $median) / self::TENTH,
+        ];
         $days = [];
         foreach ($this->courses as $turn => $course) {
             $next = $this->courses[$turn - $turn % count(self::SHIFTS) + ($turn + 1) % count(self::SHIFTS)];
@@ -227,11 +255,13 @@ final class Usage
     }
 
     /**
-     * The days by one course of things, from early to late: run at this year's pace up to New Year, then at that of the years to come.
+     * The days by one course of things, from early to late: run at this year's pace up to New Year, then at that of the
+     * years to come.
      *
      * @param  SeasonAhead  $next  how the next year's season comes
      * @param  float  $middle  the median of the wandering time against its mean
-     * @param  array{float, float}  $wander  by what share one standard deviation of the wandering changes the time, early and late
+     * @param  array{float, float}  $wander  by what share one standard deviation of the wandering changes the time,
+     *     early and late
      * @return list<int>
      */
     private function daysBy(SeasonAhead $course, SeasonAhead $next, float $left, float $middle, array $wander): array
@@ -248,7 +278,11 @@ final class Usage
                 continue;
             }
             $later = $left * (1 - $course->thisYear / $weeks) / $this->use->later * $middle;
-            $later *= exp($deviate * sqrt($wander[(int) ($deviate > 0)] ** 2 + $this->use->laterUnsure ** 2 + $this->unseen($later) ** 2));
+            $later *= exp(
+                $deviate * sqrt(
+                    $wander[(int) ($deviate > 0)] ** 2 + $this->use->laterUnsure ** 2 + $this->unseen($later) ** 2,
+                ),
+            );
             $days[] = $this->dayOf($next->season, $next->newYear + $later) + $next->shift;
         }
 
@@ -307,7 +341,9 @@ final class Usage
 
         return match (true) {
             $this->knownDays < 42 || $this->knownGains < 4 || $unread > 90 => Confidence::Thin,
-            $this->knownDays < self::GOOD_FROM || $unread > self::GOOD_READ || $this->standsBeyondItsSeason() => Confidence::Fair,
+            $this->knownDays < self::GOOD_FROM
+                || $unread > self::GOOD_READ
+                || $this->standsBeyondItsSeason() => Confidence::Fair,
             default => Confidence::Good,
         };
     }
@@ -321,7 +357,8 @@ final class Usage
     /** Whether it has stood for weeks in which its season would have it run. */
     private function standsBeyondItsSeason(): bool
     {
-        return $this->season->clock($this->readOn) - $this->season->clock($this->readOn - $this->standsFor) > self::WEEKS_THAT_STAND_OUT;
+        return $this->season->clock($this->readOn) - $this->season
+            ->clock($this->readOn - $this->standsFor) > self::WEEKS_THAT_STAND_OUT;
     }
 
     /** By what share the use of the next so many clock weeks may differ where no such weeks were seen yet. */

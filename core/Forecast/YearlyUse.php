@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Core\Forecast;
 
 /**
- * How much a machine is used in a clock week, this year and in years to come. Each year's use differs from the next; what this year has shown so far tells of
+ * How much a machine is used in a clock week, this year and in years to come. Each year's use differs from the next;
+ * what this year has shown so far tells of
  * the rest of it, what all years have shown of those to come.
  *
  * Normal means with a known prior, as in Gelman and others, Bayesian Data Analysis, 2.5 (value from memory).
@@ -80,7 +81,10 @@ final readonly class YearlyUse
             return self::YEAR_TO_YEAR;
         }
         foreach ($told as [$gain, $weeks]) {
-            $squares += max(0.0, ($gain / $weeks / $usual - 1) ** 2 - $wander / $weeks) * count($told) / (count($told) - 1);
+            $squares += max(
+                0.0,
+                ($gain / $weeks / $usual - 1) ** 2 - $wander / $weeks,
+            ) * count($told) / (count($told) - 1);
         }
 
         return sqrt($squares / (self::SUPPOSED_YEARS + count($told)));

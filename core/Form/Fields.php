@@ -13,7 +13,8 @@ use Core\Measure\Unreadable;
 use Core\Measure\WrittenNumber;
 
 /**
- * The fields given to a calculator, read as the kinds that it asks for. What cannot be read is noted beside its name; {@see self::complete()}
+ * The fields given to a calculator, read as the kinds that it asks for. What cannot be read is noted beside its name;
+ * {@see self::complete()}
  * then refuses the lot, so that every fault is told at once.
  */
 final class Fields
@@ -29,8 +30,11 @@ final class Fields
     private array $inner = [];
 
     /** @param  array<mixed>  $given */
-    public function __construct(private readonly array $given, private readonly string $path = '', ?Faults $faults = null)
-    {
+    public function __construct(
+        private readonly array $given,
+        private readonly string $path = '',
+        ?Faults $faults = null,
+    ) {
         $this->faults = $faults ?? new Faults;
     }
 
@@ -200,12 +204,20 @@ final class Fields
             if (is_string($given) || ($assumed !== null && (is_int($given) || is_float($given)))) {
                 return Quantity::parse(is_string($given) ? $given : self::decimal($given), $assumed);
             }
-            if (is_array($given) && is_string($given['unit'] ?? null) && is_scalar($given['value'] ?? null) && ! is_bool($given['value'])) {
+            if (
+                is_array($given)
+                && is_string($given['unit'] ?? null)
+                && is_scalar($given['value'] ?? null)
+                && ! is_bool($given['value'])
+            ) {
                 foreach (array_diff(array_keys($given), ['value', 'unit', 'display']) as $unknown) {
                     $this->fault("{$name}.{$unknown}", self::UNKNOWN);
                 }
 
-                return Quantity::of(WrittenNumber::ofProgram(self::decimal($given['value'])), Unit::tryFrom($given['unit']) ?? Unit::named($given['unit']));
+                return Quantity::of(
+                    WrittenNumber::ofProgram(self::decimal($given['value'])),
+                    Unit::tryFrom($given['unit']) ?? Unit::named($given['unit']),
+                );
             }
             throw new Unreadable(ucfirst($what).' is written with its unit, like "1 3/4 qt", or as {"value", "unit"}.');
         } catch (Unreadable $unreadable) {
@@ -229,7 +241,10 @@ final class Fields
         }
         $quantity = $this->quantity($name, $what, $assumed);
         if ($quantity !== null && $quantity->unit->dimension() !== $dimension) {
-            $this->fault($name, ucfirst($what)." is a {$dimension->value}, and {$quantity->inWords()} is a {$quantity->unit->dimension()->value}.");
+            $this->fault(
+                $name,
+                ucfirst($what)." is a {$dimension->value}, and {$quantity->inWords()} is a {$quantity->unit->dimension()->value}.",
+            );
 
             return null;
         }
@@ -244,7 +259,10 @@ final class Fields
         }
         $given = $this->given($name);
         try {
-            return is_string($given) ? Unit::tryFrom($given) ?? Unit::named($given) : throw new Unreadable(ucfirst($what).' is the name of a unit.');
+            return is_string($given)
+                ? Unit::tryFrom($given)
+                ?? Unit::named($given)
+                : throw new Unreadable(ucfirst($what).' is the name of a unit.');
         } catch (Unreadable $unreadable) {
             $this->fault($name, $unreadable->getMessage());
 
@@ -267,8 +285,14 @@ final class Fields
             return null;
         }
         $given = $this->given($name);
-        if (is_string($given) && preg_match('/^(\d{4})-(\d{2})-(\d{2})(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:?\d{2})?)?$/', $given, $part)
-            && checkdate((int) $part[2], (int) $part[3], (int) $part[1]) && (int) $part[1] >= 1900 && (int) $part[1] < 2200) {
+        if (is_string($given) && preg_match(
+            '/^(\d{4})-(\d{2})-(\d{2})(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:?\d{2})?)?$/',
+            $given,
+            $part,
+        )
+            && checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+                && (int) $part[1] >= 1900
+                && (int) $part[1] < 2200) {
             try {
                 return new \DateTimeImmutable($given, new \DateTimeZone('UTC'));
             } catch (\Exception) {
@@ -299,7 +323,13 @@ final class Fields
         }
         $choice = is_string($given) ? $default::tryFrom($given) : null;
         if ($choice === null) {
-            $this->fault($name, ucfirst($what).' is one of '.implode(', ', array_map(fn (\BackedEnum $case): string => (string) $case->value, $default::cases())).'.');
+            $this->fault(
+                $name,
+                ucfirst($what).' is one of '.implode(
+                    ', ',
+                    array_map(fn (\BackedEnum $case): string => (string) $case->value, $default::cases()),
+                ).'.',
+            );
         }
 
         return $choice ?? $default;

@@ -20,7 +20,11 @@ final class HalfTyped
         } catch (BadInput $bad) {
             $missing = array_flip($bad->missing);
 
-            return ['answer' => null, 'missing' => array_intersect_key($bad->errors, $missing), 'wrong' => array_diff_key($bad->errors, $missing)];
+            return [
+                'answer' => null,
+                'missing' => array_intersect_key($bad->errors, $missing),
+                'wrong' => array_diff_key($bad->errors, $missing),
+            ];
         }
     }
 }

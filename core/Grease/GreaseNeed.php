@@ -38,7 +38,10 @@ final readonly class GreaseNeed
     /** What one stroke of a gun gives, from the weight of ten. */
     public static function perStroke(Quantity $tenStrokes): Quantity
     {
-        return Quantity::of($tenStrokes->to(Unit::Gram)->value->multipliedBy(BigRational::nd(1, self::WEIGHED)), Unit::Gram);
+        return Quantity::of(
+            $tenStrokes->to(Unit::Gram)->value->multipliedBy(BigRational::nd(1, self::WEIGHED)),
+            Unit::Gram,
+        );
     }
 
     public function inWords(): string

@@ -26,11 +26,20 @@ final readonly class PointStanding
      * @param  list<Greased>  $greased  in any order
      * @param  Rule|null  $rule  of the task that the point is greased by; null where none says when
      * @param  Point|null  $start  where the rule counts from where nobody has greased it yet
-     * @param  \DateTimeImmutable|null  $refused  the last day on which the grease did not go in, if it has not gone in since
-     * @param  State|null  $withHost  what its task says where it is done in the course of another: it waits for that one, whenever it was greased
+     * @param  \DateTimeImmutable|null  $refused  the last day on which the grease did not go in, if it has not gone in
+     *     since
+     * @param  State|null  $withHost  what its task says where it is done in the course of another: it waits for that
+     *     one, whenever it was greased
      */
-    public static function of(GreasePoint $point, array $greased, ?Rule $rule, ?Point $start, Point $now, ?\DateTimeImmutable $refused = null, ?State $withHost = null): self
-    {
+    public static function of(
+        GreasePoint $point,
+        array $greased,
+        ?Rule $rule,
+        ?Point $start,
+        Point $now,
+        ?\DateTimeImmutable $refused = null,
+        ?State $withHost = null,
+    ): self {
         $strokes = new Strokes($point, $greased, $rule->every ?? new Interval);
         $enough = $strokes->lastEnough();
         $standing = $rule === null ? null : Standing::of($rule, $start, $enough === null ? [] : [$enough->point], $now);
@@ -53,13 +62,21 @@ final readonly class PointStanding
     {
         $days = $refused === null || $now->date === null ? null : (int) $refused->diff($now->date)->days;
 
-        return $days === null ? '' : 'The grease did not go in '.($days === 0 ? 'today' : Plain::count($days, 'day').' ago').'. ';
+        return $days === null
+            ? ''
+            : 'The grease did not go in '.($days === 0 ? 'today' : Plain::count($days, 'day').' ago').'. ';
     }
 
     private static function since(Greased $last, ?Rule $rule, Point $now): string
     {
-        $ago = $now->date === null || $last->point->date === null ? '' : ' '.Plain::count((int) $last->point->date->diff($now->date)->days, 'day').' ago';
-        $run = $last->hours() === null || $now->hours === null ? '' : ', '.Plain::number($now->hours->minus($last->hours())).' h since';
+        $ago = $now->date === null
+            || $last->point->date === null
+            ? ''
+            : ' '.Plain::count((int) $last->point->date->diff($now->date)->days, 'day').' ago';
+        $run = $last->hours() === null
+            || $now->hours === null
+            ? ''
+            : ', '.Plain::number($now->hours->minus($last->hours())).' h since';
 
         return Plain::count($last->strokes, 'stroke')."{$ago}{$run}; ".($rule === null ? 'no rule says how often.' : ($rule->inWords() ?: 'with another task').'.');
     }

@@ -37,7 +37,10 @@ final readonly class Strokes
     {
         $strokes = 0;
         foreach ($this->greased as $one) {
-            $strokes += $one === $greased || ($one->at <= $greased->at && $this->isShortlyBefore($one, $greased)) ? $one->strokes : 0;
+            $strokes += $one === $greased
+                || ($one->at <= $greased->at && $this->isShortlyBefore($one, $greased))
+                ? $one->strokes
+                : 0;
         }
 
         return $strokes;
@@ -64,7 +67,10 @@ final readonly class Strokes
     {
         $share = BigRational::of(self::TOGETHER);
         if ($this->every->hours !== null && $one->hours() !== null && $other->hours() !== null) {
-            return $other->hours()->minus($one->hours())->toBigRational()->isLessThan($share->multipliedBy($this->every->hours));
+            return $other->hours()
+                ->minus($one->hours())
+                ->toBigRational()
+                ->isLessThan($share->multipliedBy($this->every->hours));
         }
         if ($this->every->months === null) {
             return Day::number($one->at) === Day::number($other->at);

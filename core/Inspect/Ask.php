@@ -66,6 +66,15 @@ final readonly class Ask
 
     public function ifAny(): self
     {
-        return new self($this->name, $this->label, $this->kind, true, $this->dimension, $this->unit, $this->options, $this->like);
+        return new self(
+            $this->name,
+            $this->label,
+            $this->kind,
+            true,
+            $this->dimension,
+            $this->unit,
+            $this->options,
+            $this->like,
+        );
     }
 }

@@ -11,8 +11,21 @@ use Core\Schedule\YearWindow;
 /**
  * One thing that is looked at on a walk round a machine.
  *
- * @phpstan-type CheckValues array{spot?: string, title?: string, place?: string, how?: string, fine?: string, rounds?: list<RoundKind>, degrees?: list<Degree>, measurement?: Measurement|null,
- *     limits?: array<string, string>, limitSource?: LimitSource, window?: YearWindow|null, after?: string|null, caution?: string}
+ * @phpstan-type CheckValues array{
+ *     spot?: string,
+ *     title?: string,
+ *     place?: string,
+ *     how?: string,
+ *     fine?: string,
+ *     rounds?: list<RoundKind>,
+ *     degrees?: list<Degree>,
+ *     measurement?: Measurement|null,
+ *     limits?: array<string, string>,
+ *     limitSource?: LimitSource,
+ *     window?: YearWindow|null,
+ *     after?: string|null,
+ *     caution?: string,
+ * }
  */
 final readonly class Check
 {
@@ -56,10 +69,15 @@ final readonly class Check
     /** Whether it tells how high a fluid stands. */
     public function readsLevel(): bool
     {
-        return $this->seesLevel || $this->measurement === Measurement::Level || $this->measurement === Measurement::CellWater;
+        return $this->seesLevel
+            || $this->measurement === Measurement::Level
+            || $this->measurement === Measurement::CellWater;
     }
 
-    /** Whether a round of a kind asks for it on a day. What is read only within minutes of a run is not read on a morning round. */
+    /**
+     * Whether a round of a kind asks for it on a day. What is read only within minutes of a run is not read on a
+     * morning round.
+     */
     public function isAsked(RoundKind $round, \DateTimeImmutable $day): bool
     {
         if ($round === RoundKind::Daily && isset($this->limits['latest_minutes'])) {
@@ -92,7 +110,10 @@ final readonly class Check
      */
     public function leftUndone(array $entered): array
     {
-        return $this->putBack === '' || ($entered[self::PUT_BACK] ?? false) === true ? [] : [self::PUT_BACK => ["Before anything else: {$this->putBack}. Tick it when that is done."]];
+        return $this->putBack === ''
+            || ($entered[self::PUT_BACK] ?? false) === true
+            ? []
+            : [self::PUT_BACK => ["Before anything else: {$this->putBack}. Tick it when that is done."]];
     }
 
     /**
@@ -108,7 +129,8 @@ final readonly class Check
             throw new BadInput(['values' => ["{$this->title} is looked at, not measured."]]);
         }
 
-        return $this->measurement->instrument()->judge(new Fields($entered), new Fields($this->limits, 'limits.'), $occasion);
+        return $this->measurement->instrument()
+            ->judge(new Fields($entered), new Fields($this->limits, 'limits.'), $occasion);
     }
 
     /** Its limit made ready for where nobody can ask; null where it takes more than adding and comparing. */
@@ -116,7 +138,9 @@ final readonly class Check
     {
         $instrument = $this->measurement?->instrument();
         try {
-            return $instrument instanceof JudgedQuickly ? $instrument->quickLimit(new Fields($this->limits, 'limits.')) : null;
+            return $instrument instanceof JudgedQuickly
+                ? $instrument->quickLimit(new Fields($this->limits, 'limits.'))
+                : null;
         } catch (BadInput) {
             return null;
         }

@@ -26,17 +26,31 @@ final readonly class Condition
      * @param  bool  $justFilled  foam is air for now
      * @return non-empty-list<self>
      */
-    public static function of(CompartmentKind $kind, array $seen, bool $firstService = false, bool $justFilled = false): array
-    {
+    public static function of(
+        CompartmentKind $kind,
+        array $seen,
+        bool $firstService = false,
+        bool $justFilled = false,
+    ): array {
         $together = self::together($kind, $seen);
-        $alone = $together === null ? $seen : array_filter($seen, fn (Seen $one): bool => ! in_array($one, [Seen::FuelSmell, Seen::Overfull], true));
+        $alone = $together === null
+            ? $seen
+            : array_filter($seen, fn (Seen $one): bool => ! in_array($one, [Seen::FuelSmell, Seen::Overfull], true));
         $conditions = $together === null ? [] : [$together->reading => $together];
         foreach ($alone as $one) {
             $condition = self::alone(FluidKind::in($kind), $one, $firstService, $justFilled);
             $conditions[$condition->reading] ??= $condition;
         }
-        usort($conditions, fn (self $one, self $other): int => [$other->verdict->rank(), $one->reading] <=> [$one->verdict->rank(), $other->reading]);
-        $causes = array_values(array_filter($conditions, fn (self $condition): bool => $condition->reading !== self::NORMAL));
+        usort(
+            $conditions,
+            fn (self $one, self $other): int => [
+                $other->verdict->rank(),
+                $one->reading,
+            ] <=> [$one->verdict->rank(), $other->reading],
+        );
+        $causes = array_values(
+            array_filter($conditions, fn (self $condition): bool => $condition->reading !== self::NORMAL),
+        );
 
         assert($conditions !== []);
 
@@ -50,8 +64,14 @@ final readonly class Condition
      */
     private static function together(CompartmentKind $kind, array $seen): ?self
     {
-        return $kind === CompartmentKind::Engine && in_array(Seen::FuelSmell, $seen, true) && in_array(Seen::Overfull, $seen, true)
-            ? new self('fuel in the oil', Verdict::StandDown, 'Do not run it. Mend the pump or carburettor that lets it in, then change the oil.')
+        return $kind === CompartmentKind::Engine
+            && in_array(Seen::FuelSmell, $seen, true)
+            && in_array(Seen::Overfull, $seen, true)
+            ? new self(
+                'fuel in the oil',
+                Verdict::StandDown,
+                'Do not run it. Mend the pump or carburettor that lets it in, then change the oil.',
+            )
             : null;
     }
 
@@ -60,8 +80,15 @@ final readonly class Condition
         $isOil = in_array($fluid, [FluidKind::EngineOil, FluidKind::GearOil, FluidKind::HydraulicOil], true);
 
         return match (true) {
-            $seen === Seen::Foam && $justFilled => new self('air from filling', Verdict::Watch, 'Let it stand, or run it as its book says, until the foam is gone; then look again.'),
-            $seen === Seen::Grey && $firstService && $isOil => new self('break-in metal', Verdict::Watch, 'Change it, check again at the next service.'),
+            $seen === Seen::Foam
+                && $justFilled => new self(
+                    'air from filling',
+                    Verdict::Watch,
+                    'Let it stand, or run it as its book says, until the foam is gone; then look again.',
+                ),
+            $seen === Seen::Grey
+                && $firstService
+                && $isOil => new self('break-in metal', Verdict::Watch, 'Change it, check again at the next service.'),
             default => new self(...$fluid->condition($seen)),
         };
     }

@@ -36,19 +36,32 @@ final readonly class Consumption
      * @param  BigDecimal  $from  hours from which it was followed
      * @param  BigDecimal  $to  above it
      */
-    public static function of(array $topUps, BigDecimal $from, BigDecimal $to, ?Quantity $limit, Quantity $nothing): self
-    {
+    public static function of(
+        array $topUps,
+        BigDecimal $from,
+        BigDecimal $to,
+        ?Quantity $limit,
+        Quantity $nothing,
+    ): self {
         $span = $to->minus($from);
         $total = array_reduce($topUps, fn (Quantity $sum, array $topUp): Quantity => $sum->plus($topUp[1]), $nothing);
         $rate = Quantity::of($total->value->multipliedBy(100)->dividedBy($span), $total->unit);
         $trend = self::trend(self::stretches($topUps, $from, $nothing));
         $verdict = match (true) {
             $limit !== null && $rate->compareTo($limit) > 0 => Verdict::Act,
-            $trend === ConsumptionTrend::Rising, $limit !== null && $rate->si()->isGreaterThan($limit->si()->multipliedBy(BigRational::of(self::NEAR))) => Verdict::Watch,
+            $trend === ConsumptionTrend::Rising, $limit !== null
+                && $rate->si()->isGreaterThan(
+                    $limit->si()->multipliedBy(BigRational::of(self::NEAR)),
+                ) => Verdict::Watch,
             default => Verdict::Fit,
         };
 
-        return new self($rate, $trend, $verdict, "{$total->display()} in ".Plain::number($span)." h is {$rate->display()} per 100 h".", {$trend->label()}".($limit === null ? '.' : "; at most {$limit->inWords()} is right."));
+        return new self(
+            $rate,
+            $trend,
+            $verdict,
+            "{$total->display()} in ".Plain::number($span)." h is {$rate->display()} per 100 h".", {$trend->label()}".($limit === null ? '.' : "; at most {$limit->inWords()} is right."),
+        );
     }
 
     /**

@@ -16,6 +16,10 @@ final readonly class Degree
     /** @return non-empty-list<self> where a check tells of none of its own */
     public static function usual(): array
     {
-        return [new self('Not right, but it can wait', Verdict::Watch), new self('Must be seen to', Verdict::Act), new self('Not safe to use', Verdict::StandDown)];
+        return [
+            new self('Not right, but it can wait', Verdict::Watch),
+            new self('Must be seen to', Verdict::Act),
+            new self('Not safe to use', Verdict::StandDown),
+        ];
     }
 }

@@ -22,7 +22,10 @@ final readonly class Finding
      */
     public static function ofOneThing(array $sightings): array
     {
-        usort($sightings, fn (Sighting $one, Sighting $other): int => [$one->at, $one->id] <=> [$other->at, $other->id]);
+        usort(
+            $sightings,
+            fn (Sighting $one, Sighting $other): int => [$one->at, $one->id] <=> [$other->at, $other->id],
+        );
         $findings = [];
         $seen = [];
         foreach ($sightings as $sighting) {

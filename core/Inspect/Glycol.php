@@ -7,7 +7,8 @@ namespace Core\Inspect;
 use Brick\Math\BigRational;
 
 /**
- * Down to which temperature a mix of glycol and water stays free of ice, between the points of the handbook's table by volume
+ * Down to which temperature a mix of glycol and water stays free of ice, between the points of the handbook's table by
+ * volume
  * (ASHRAE Handbook, Fundamentals, physical properties of secondary coolants; values from memory).
  */
 enum Glycol: string
@@ -22,8 +23,37 @@ enum Glycol: string
     public function table(): array
     {
         return match ($this) {
-            self::Ethylene => [['0', '0'], ['4.4', '-1.4'], ['8.9', '-3.2'], ['13.6', '-5.4'], ['18.1', '-7.8'], ['22.9', '-10.7'], ['27.7', '-14.1'], ['32.6', '-17.9'], ['37.5', '-22.3'], ['42.5', '-27.5'], ['47.5', '-33.8'], ['52.7', '-41.1'], ['57.8', '-48.3'], ['60', '-51.5']],
-            self::Propylene => [['0', '0'], ['4.8', '-1.6'], ['9.6', '-3.3'], ['14.5', '-5.1'], ['19.4', '-7.1'], ['24.4', '-9.6'], ['29.4', '-12.7'], ['34.4', '-16.4'], ['39.6', '-21.1'], ['44.7', '-26.7'], ['49.9', '-33.5'], ['55', '-41.6'], ['60', '-51.1']],
+            self::Ethylene => [
+                ['0', '0'],
+                ['4.4', '-1.4'],
+                ['8.9', '-3.2'],
+                ['13.6', '-5.4'],
+                ['18.1', '-7.8'],
+                ['22.9', '-10.7'],
+                ['27.7', '-14.1'],
+                ['32.6', '-17.9'],
+                ['37.5', '-22.3'],
+                ['42.5', '-27.5'],
+                ['47.5', '-33.8'],
+                ['52.7', '-41.1'],
+                ['57.8', '-48.3'],
+                ['60', '-51.5'],
+            ],
+            self::Propylene => [
+                ['0', '0'],
+                ['4.8', '-1.6'],
+                ['9.6', '-3.3'],
+                ['14.5', '-5.1'],
+                ['19.4', '-7.1'],
+                ['24.4', '-9.6'],
+                ['29.4', '-12.7'],
+                ['34.4', '-16.4'],
+                ['39.6', '-21.1'],
+                ['44.7', '-26.7'],
+                ['49.9', '-33.5'],
+                ['55', '-41.6'],
+                ['60', '-51.1'],
+            ],
         };
     }
 
@@ -41,10 +71,14 @@ enum Glycol: string
                 $span = BigRational::of($point[0])->minus($before[0]);
 
                 return $span->isZero() ? BigRational::zero()
-                    : $percent->minus($before[0])->dividedBy($span)->multipliedBy(BigRational::of($point[1])->minus($before[1]))->plus($before[1]);
+                    : $percent->minus($before[0])->dividedBy($span)->multipliedBy(
+                        BigRational::of($point[1])->minus($before[1]),
+                    )->plus($before[1]);
             }
             $before = $point;
         }
-        throw new \DomainException('Glycol is reckoned from 0 to '.self::MOST.' % by volume; beyond that it protects less again.');
+        throw new \DomainException(
+            'Glycol is reckoned from 0 to '.self::MOST.' % by volume; beyond that it protects less again.',
+        );
     }
 }

@@ -27,7 +27,9 @@ enum LevelMethod: string
     public function label(LevelMark $mark): string
     {
         return match (true) {
-            $this === self::LevelPlug => $mark === LevelMark::Full ? 'at the threads, or just running' : 'below the threads',
+            $this === self::LevelPlug => $mark === LevelMark::Full
+                ? 'at the threads, or just running'
+                : 'below the threads',
             $this === self::Line && $mark === LevelMark::Full => 'at the line',
             default => $mark->label(),
         };

@@ -25,22 +25,45 @@ final readonly class LevelProtocol
     ) {
     }
 
-    /** What has to be done, or said, before a reading taken like another counts; empty where it does. What nobody said is not assumed. */
+    /**
+     * What has to be done, or said, before a reading taken like another counts; empty where it does. What nobody said
+     * is not assumed.
+     */
     public function asksOf(self $actual, bool $onSlope): string
     {
-        return $onSlope ? 'Park it level: on a slope the level lies. Then read again.' : $this->wrongIn($actual) ?? $this->missingIn($actual) ?? '';
+        return $onSlope
+            ? 'Park it level: on a slope the level lies. Then read again.'
+            : $this->wrongIn($actual)
+            ?? $this->missingIn($actual)
+            ?? '';
     }
 
     private function wrongIn(self $actual): ?string
     {
         return match (true) {
-            $this->engine === 'idling' && $actual->engine === 'off' => 'Start the engine and let it idle: stopped, this one reads over full.',
-            $this->engine === 'off' && $actual->engine === 'idling' => 'Stop the engine'.($this->waitMinutes > 0 ? ", wait {$this->waitMinutes} min" : '').' and read again.',
-            $this->warmth() !== null && $actual->warmth() !== null && $actual->warmth() > $this->warmth() => "Let it cool until it is {$this->temperature}: it is read {$this->temperature}, and warm fluid stands higher.",
-            $this->warmth() !== null && $actual->warmth() !== null && $actual->warmth() < $this->warmth() => "Run it until it is {$this->temperature}: it is read {$this->temperature}, and read sooner it shows low.",
-            $this->waitMinutes !== null && $actual->waitMinutes !== null && $actual->waitMinutes < $this->waitMinutes => 'Wait '.($this->waitMinutes - $actual->waitMinutes).' min more: it has not run down yet.',
-            $this->latestMinutes !== null && $actual->waitMinutes !== null && $actual->waitMinutes > $this->latestMinutes => "Run it again and read within {$this->latestMinutes} min: later this one shows far above full, which is normal there.",
-            $this->held !== null && $actual->held !== null && $actual->held !== $this->held => $this->held === 'rested' ? 'Wipe the stick and only rest it on its threads.' : 'Wipe the stick and screw it right in.',
+            $this->engine === 'idling'
+                && $actual->engine === 'off' => 'Start the engine and let it idle: stopped, this one reads over full.',
+            $this->engine === 'off'
+                && $actual->engine === 'idling' => 'Stop the engine'.($this->waitMinutes > 0 ? ", wait {$this->waitMinutes} min" : '').' and read again.',
+            $this->warmth() !== null && $actual
+                ->warmth() !== null && $actual
+                ->warmth() > $this
+                ->warmth() => "Let it cool until it is {$this->temperature}: it is read {$this->temperature}, and warm fluid stands higher.",
+            $this->warmth() !== null && $actual
+                ->warmth() !== null && $actual
+                ->warmth() < $this
+                ->warmth() => "Run it until it is {$this->temperature}: it is read {$this->temperature}, and read sooner it shows low.",
+            $this->waitMinutes !== null
+                && $actual->waitMinutes !== null
+                && $actual->waitMinutes < $this->waitMinutes => 'Wait '.($this->waitMinutes - $actual->waitMinutes).' min more: it has not run down yet.',
+            $this->latestMinutes !== null
+                && $actual->waitMinutes !== null
+                && $actual->waitMinutes > $this->latestMinutes => "Run it again and read within {$this->latestMinutes} min: later this one shows far above full, which is normal there.",
+            $this->held !== null
+                && $actual->held !== null
+                && $actual->held !== $this->held => $this->held === 'rested'
+                ? 'Wipe the stick and only rest it on its threads.'
+                : 'Wipe the stick and screw it right in.',
             default => null,
         };
     }
@@ -50,8 +73,10 @@ final readonly class LevelProtocol
         return match (true) {
             $this->engine !== null && $actual->engine === null => 'Say whether the engine was off or idling.',
             $this->temperature !== null && $actual->temperature === null => 'Say whether it was cold, warm or hot.',
-            ($this->waitMinutes !== null || $this->latestMinutes !== null) && $actual->waitMinutes === null => 'Say how many minutes it had stood.',
-            $this->held !== null && $actual->held === null => 'Say whether the stick was rested on its threads or screwed in.',
+            ($this->waitMinutes !== null || $this->latestMinutes !== null)
+                && $actual->waitMinutes === null => 'Say how many minutes it had stood.',
+            $this->held !== null
+                && $actual->held === null => 'Say whether the stick was rested on its threads or screwed in.',
             default => null,
         };
     }
@@ -70,7 +95,9 @@ final readonly class LevelProtocol
                 default => null,
             },
             match ($this->held) {
-                'rested' => 'stick wiped and rested on its threads', 'screwed' => 'stick wiped and screwed in', default => null
+                'rested' => 'stick wiped and rested on its threads',
+                'screwed' => 'stick wiped and screwed in',
+                default => null
             },
         ]));
     }

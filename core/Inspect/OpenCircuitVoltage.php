@@ -7,7 +7,8 @@ namespace Core\Inspect;
 use Brick\Math\BigRational;
 
 /**
- * State of charge of a rested lead-acid battery by its open-circuit voltage, per cell, between the points of the usual table for 12 V batteries near 25 °C
+ * State of charge of a rested lead-acid battery by its open-circuit voltage, per cell, between the points of the usual
+ * table for 12 V batteries near 25 °C
  * (as published by battery makers' associations; values from memory).
  */
 enum OpenCircuitVoltage: string
@@ -43,7 +44,9 @@ enum OpenCircuitVoltage: string
         foreach ($this->table() as $charge => $at) {
             if ($asTwelve->isLessThanOrEqualTo($at)) {
                 return $lower === null ? BigRational::zero()
-                    : $asTwelve->minus($lower[1])->dividedBy(BigRational::of($at)->minus($lower[1]))->multipliedBy($charge - $lower[0])->plus($lower[0]);
+                    : $asTwelve->minus($lower[1])->dividedBy(
+                        BigRational::of($at)->minus($lower[1]),
+                    )->multipliedBy($charge - $lower[0])->plus($lower[0]);
             }
             $lower = [$charge, $at];
         }

@@ -9,7 +9,8 @@ use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
 /**
- * A limit made ready for where nobody can ask: what was entered, added up in whole numbers of a small unit, falls into the first band that it lies below.
+ * A limit made ready for where nobody can ask: what was entered, added up in whole numbers of a small unit, falls into
+ * the first band that it lies below.
  */
 final readonly class QuickLimit
 {
@@ -17,9 +18,11 @@ final readonly class QuickLimit
     public const PER_UNIT = 6400;
 
     /**
-     * @param  non-empty-array<string, int>  $fields  what is entered, each with the sign it is added with; only how far the sum lies from nothing counts
+     * @param  non-empty-array<string, int>  $fields  what is entered, each with the sign it is added with; only how far
+     *     the sum lies from nothing counts
      * @param  Unit  $unit  in which each must be entered
-     * @param  non-empty-list<array{int|null, Verdict, string}>  $bands  below how many small units, the verdict, its words; the last has no end
+     * @param  non-empty-list<array{int|null, Verdict, string}>  $bands  below how many small units, the verdict, its
+     *     words; the last has no end
      * @param  list<string>  $unless  what else may be entered, and asks for more than this limit knows
      */
     public function __construct(

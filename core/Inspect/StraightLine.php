@@ -33,7 +33,13 @@ final readonly class StraightLine
         $count = count($points);
         $x = $y = $xx = $xy = $yy = BigDecimal::zero();
         foreach ($points as [$px, $py]) {
-            [$x, $y, $xx, $xy, $yy] = [$x->plus($px), $y->plus($py), $xx->plus($px->multipliedBy($px)), $xy->plus($px->multipliedBy($py)), $yy->plus($py->multipliedBy($py))];
+            [$x, $y, $xx, $xy, $yy] = [
+                $x->plus($px),
+                $y->plus($py),
+                $xx->plus($px->multipliedBy($px)),
+                $xy->plus($px->multipliedBy($py)),
+                $yy->plus($py->multipliedBy($py)),
+            ];
         }
         if ($count === 0) {
             return null;
@@ -47,7 +53,15 @@ final readonly class StraightLine
         $slope = $together->dividedBy($spreadX)->simplified();
         $spreadY = BigRational::of($yy)->minus($meanY->multipliedBy($y));
 
-        return new self($count, $slope, $meanY->minus($slope->multipliedBy($meanX))->simplified(), $meanX->simplified(), $meanY->simplified(), $spreadX, $spreadY->minus($slope->multipliedBy($together))->simplified());
+        return new self(
+            $count,
+            $slope,
+            $meanY->minus($slope->multipliedBy($meanX))->simplified(),
+            $meanX->simplified(),
+            $meanY->simplified(),
+            $spreadX,
+            $spreadY->minus($slope->multipliedBy($together))->simplified(),
+        );
     }
 
     public function degreesOfFreedom(): int
@@ -63,7 +77,9 @@ final readonly class StraightLine
 
     public function slopeError(): ?BigDecimal
     {
-        return $this->count < 3 ? null : self::root($this->residual->dividedBy($this->degreesOfFreedom())->dividedBy($this->spreadX));
+        return $this->count < 3
+            ? null
+            : self::root($this->residual->dividedBy($this->degreesOfFreedom())->dividedBy($this->spreadX));
     }
 
     public function interceptError(): ?BigDecimal
@@ -71,7 +87,9 @@ final readonly class StraightLine
         if ($this->count < 3) {
             return null;
         }
-        $share = $this->meanX->multipliedBy($this->meanX)->dividedBy($this->spreadX)->plus(BigRational::nd(1, $this->count));
+        $share = $this->meanX->multipliedBy($this->meanX)
+            ->dividedBy($this->spreadX)
+            ->plus(BigRational::nd(1, $this->count));
 
         return self::root($this->residual->dividedBy($this->degreesOfFreedom())->multipliedBy($share));
     }
@@ -88,7 +106,8 @@ final readonly class StraightLine
     }
 
     /**
-     * Between which x the next point of this kind comes to a value, by the prediction interval turned round (Fieller's theorem).
+     * Between which x the next point of this kind comes to a value, by the prediction interval turned round (Fieller's
+     * theorem).
      *
      * @param  float  $within  the probability on either side, `0.9` for tenths
      * @return array{float, float}|null  null where the points do not tell
@@ -99,14 +118,22 @@ final readonly class StraightLine
             return null;
         }
         $quantile = BigRational::of(sprintf('%.15F', (new StudentT($this->degreesOfFreedom()))->quantile($within)));
-        $reach = $quantile->multipliedBy($quantile)->multipliedBy($this->residual)->dividedBy($this->degreesOfFreedom());
+        $reach = $quantile->multipliedBy($quantile)
+            ->multipliedBy($this->residual)
+            ->dividedBy($this->degreesOfFreedom());
         $fall = $this->meanY->minus($y);
         $steepness = $this->slope->multipliedBy($this->slope)->minus($reach->dividedBy($this->spreadX));
         if (! $steepness->isPositive()) {
             return null;
         }
         // The root of the quadratic's discriminant, its terms put together so that none of them cancel.
-        $apart = self::root($reach->multipliedBy($steepness->multipliedBy(BigRational::nd($this->count + 1, $this->count))->plus($fall->multipliedBy($fall)->dividedBy($this->spreadX))));
+        $apart = self::root(
+            $reach->multipliedBy(
+                $steepness->multipliedBy(BigRational::nd($this->count + 1, $this->count))->plus(
+                    $fall->multipliedBy($fall)->dividedBy($this->spreadX),
+                ),
+            ),
+        );
         $middle = $this->slope->multipliedBy($fall)->negated();
         $at = fn (BigRational $above): float => $this->meanX->plus($above->dividedBy($steepness))->toFloat();
 
@@ -119,7 +146,9 @@ final readonly class StraightLine
         $deviation = $this->residualDeviation()?->toFloat();
 
         return $deviation === null ? null
-            : (new StudentT($this->degreesOfFreedom()))->quantile($within) * $deviation * sqrt(1 + 1 / $this->count + ($x - $this->meanX->toFloat()) ** 2 / $this->spreadX->toFloat());
+            : (new StudentT($this->degreesOfFreedom()))->quantile($within) * $deviation * sqrt(
+                1 + 1 / $this->count + ($x - $this->meanX->toFloat()) ** 2 / $this->spreadX->toFloat(),
+            );
     }
 
     private static function root(BigRational $square): BigDecimal

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
-/** Student's t distribution, by the continued fraction of the incomplete beta function (Abramowitz and Stegun, 26.7.1 and 26.5.8). */
+/**
+ * Student's t distribution, by the continued fraction of the incomplete beta function (Abramowitz and Stegun, 26.7.1
+ * and 26.5.8).
+ */
 final readonly class StudentT
 {
     private const TINY = 1e-300;
@@ -47,7 +50,9 @@ final readonly class StudentT
         if ($x > ($a + 1) / ($a + $b + 2)) {
             return 1 - self::incompleteBeta(1 - $x, $b, $a);
         }
-        $front = exp($a * log($x) + $b * log(1 - $x) + self::logGamma($a + $b) - self::logGamma($a) - self::logGamma($b)) / $a;
+        $front = exp(
+            $a * log($x) + $b * log(1 - $x) + self::logGamma($a + $b) - self::logGamma($a) - self::logGamma($b),
+        ) / $a;
         [$c, $d] = [1.0, 1 / self::away(1 - ($a + $b) * $x / ($a + 1))];
         $fraction = $d;
         for ($m = 1; $m <= 500; $m++) {

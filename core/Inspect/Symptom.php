@@ -37,14 +37,24 @@ enum Symptom: string
     public function pointsTo(Spot $spot): bool
     {
         return match ($this) {
-            self::LowPower => $spot->kind === SpotKind::Part && in_array($spot->subject, [Subject::Fuel, Subject::AirCleaner], true),
+            self::LowPower => $spot->kind === SpotKind::Part
+                && in_array($spot->subject, [Subject::Fuel, Subject::AirCleaner], true),
             self::WeakDrive => $spot->subject === Subject::Hydraulics
-                && ($spot->kind === SpotKind::Part || $spot->kind === SpotKind::Compartment || $spot->role === OpeningRole::Strainer),
+                && (
+                    $spot->kind === SpotKind::Part
+                    || $spot->kind === SpotKind::Compartment
+                    || $spot->role === OpeningRole::Strainer
+                ),
             self::Backfiring => $spot->subject === Subject::Ignition && $spot->kind === SpotKind::Part,
             self::Grime => in_array($spot->key, ['shocks', 'loader', 'lift_arms', 'steering'], true),
-            self::HardLever => in_array($spot->key, ['steering_boosters', 'lever_shafts', 'lever_pivots', 'levers'], true),
+            self::HardLever => in_array(
+                $spot->key,
+                ['steering_boosters', 'lever_shafts', 'lever_pivots', 'levers'],
+                true,
+            ),
             self::LevelRising => $spot->kind === SpotKind::Compartment && $spot->subject === Subject::EngineOil,
-            self::WaterCrossed => $spot->kind === SpotKind::Compartment && in_array($spot->subject, [Subject::GearOil, Subject::Hydraulics, Subject::EngineOil], true),
+            self::WaterCrossed => $spot->kind === SpotKind::Compartment
+                && in_array($spot->subject, [Subject::GearOil, Subject::Hydraulics, Subject::EngineOil], true),
         };
     }
 

@@ -39,24 +39,51 @@ final readonly class WearTrend
      * @param  BigDecimal  $limit  in the same unit
      * @param  bool  $falls  whether the part wears down to the limit, or grows up to it
      * @param  MeterUnit  $along  what the first of each point counts: hours or kilometres
-     * @param  BigRational|null  $resolution  the coarsest step the measurements were written in; half of it is the least that they may be off by
+     * @param  BigRational|null  $resolution  the coarsest step the measurements were written in; half of it is the
+     *     least that they may be off by
      */
-    public static function of(array $points, BigDecimal $limit, bool $falls, MeterUnit $along = MeterUnit::Hours, ?BigRational $resolution = null): self
-    {
+    public static function of(
+        array $points,
+        BigDecimal $limit,
+        bool $falls,
+        MeterUnit $along = MeterUnit::Hours,
+        ?BigRational $resolution = null,
+    ): self {
         usort($points, fn (array $one, array $other): int => $one[0]->compareTo($other[0]));
         [$hours, $last] = $points[array_key_last($points)];
         $beyond = $falls ? $last->isLessThan($limit) : $last->isGreaterThan($limit);
         $line = StraightLine::through($points);
         if ($line === null || $line->count < 2) {
-            return new self(null, null, null, null, $beyond ? Verdict::Act : Verdict::Fit, $beyond ? 'It is beyond its limit.' : 'Measured at one meter reading only: two are needed to see it wear.');
+            return new self(
+                null,
+                null,
+                null,
+                null,
+                $beyond ? Verdict::Act : Verdict::Fit,
+                $beyond
+                    ? 'It is beyond its limit.'
+                    : 'Measured at one meter reading only: two are needed to see it wear.',
+            );
         }
         $wears = $falls ? $line->slope->isNegative() : $line->slope->isPositive();
         if (! $wears) {
-            return new self($line, null, null, null, $beyond ? Verdict::Act : Verdict::Fit, ($beyond ? 'It is beyond its limit. ' : '').'It does not wear as far as these measurements tell.');
+            return new self(
+                $line,
+                null,
+                null,
+                null,
+                $beyond ? Verdict::Act : Verdict::Fit,
+                ($beyond ? 'It is beyond its limit. ' : '').'It does not wear as far as these measurements tell.',
+            );
         }
         $middle = $line->reaches($limit->toBigRational());
         assert($middle !== null);
-        $between = self::atLeast($line->reachesBetween($limit->toBigRational(), self::TENTHS), $middle, $line->slope, $resolution ?? BigRational::zero());
+        $between = self::atLeast(
+            $line->reachesBetween($limit->toBigRational(), self::TENTHS),
+            $middle,
+            $line->slope,
+            $resolution ?? BigRational::zero(),
+        );
         $nearest = $between[0] ?? $middle->toFloat();
         $verdict = match (true) {
             $beyond => Verdict::Act,
@@ -64,7 +91,14 @@ final readonly class WearTrend
             default => Verdict::Fit,
         };
 
-        return new self($line, $between[0] ?? null, $middle, $between[1] ?? null, $verdict, self::why($line, $beyond, $between, $middle, $along->value));
+        return new self(
+            $line,
+            $between[0] ?? null,
+            $middle,
+            $between[1] ?? null,
+            $verdict,
+            self::why($line, $beyond, $between, $middle, $along->value),
+        );
     }
 
     /**
@@ -77,19 +111,30 @@ final readonly class WearTrend
     {
         $half = $resolution->dividedBy(2)->dividedBy($slope->abs());
 
-        return $between === null ? null : [min($between[0], $middle->minus($half)->toFloat()), max($between[1], $middle->plus($half)->toFloat())];
+        return $between === null
+            ? null
+            : [min($between[0], $middle->minus($half)->toFloat()), max($between[1], $middle->plus($half)->toFloat())];
     }
 
     /** @param  array{float, float}|null  $between */
-    private static function why(StraightLine $line, bool $beyond, ?array $between, BigRational $middle, string $unit): string
-    {
+    private static function why(
+        StraightLine $line,
+        bool $beyond,
+        ?array $between,
+        BigRational $middle,
+        string $unit,
+    ): string {
         $hours = fn (float $hours): string => number_format(max(0, $hours));
 
         return match (true) {
             $beyond => 'It is beyond its limit.',
             $between !== null => "By {$line->count} measurements it reaches the limit between {$hours($between[0])} and {$hours($between[1])} {$unit}, most likely near {$hours($middle->toFloat())} {$unit}.",
-            $line->count < 3 => 'By two measurements it reaches the limit near '.Plain::number($middle->toScale(0, RoundingMode::HALF_UP))." {$unit}; a third is needed to say how sure that is.",
-            default => "By {$line->count} measurements it reaches the limit near ".Plain::number($middle->toScale(0, RoundingMode::HALF_UP))." {$unit}, but they scatter too widely to say between which.",
+            $line->count < 3 => 'By two measurements it reaches the limit near '.Plain::number(
+                $middle->toScale(0, RoundingMode::HALF_UP),
+            )." {$unit}; a third is needed to say how sure that is.",
+            default => "By {$line->count} measurements it reaches the limit near ".Plain::number(
+                $middle->toScale(0, RoundingMode::HALF_UP),
+            )." {$unit}, but they scatter too widely to say between which.",
         };
     }
 }

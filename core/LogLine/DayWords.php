@@ -6,14 +6,32 @@ namespace Core\LogLine;
 
 use Core\Measure\Plain;
 
-/** The ways of naming a day in a log line: today, yesterday, `2 days ago`, a weekday (the last one gone by), `14 may`, `14 may 2025`, `14.5.`, `5/14`, `2026-05-14`. */
+/**
+ * The ways of naming a day in a log line: today, yesterday, `2 days ago`, a weekday (the last one gone by), `14 may`,
+ * `14 may 2025`, `14.5.`, `5/14`, `2026-05-14`.
+ */
 final readonly class DayWords
 {
     private const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
 
-    private const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
+    private const MONTHS = [
+        'january',
+        'february',
+        'march',
+        'april',
+        'may',
+        'june',
+        'july',
+        'august',
+        'september',
+        'october',
+        'november',
+        'december',
+    ];
 
-    /** A day without its year is not taken for one that lies farther back than so many days: common practice, no source. */
+    /**
+     * A day without its year is not taken for one that lies farther back than so many days: common practice, no source.
+     */
     private const SURELY_MEANT = 270;
 
     public function __construct(private \DateTimeImmutable $today)
@@ -22,16 +40,22 @@ final readonly class DayWords
 
     /**
      * @param  list<string>  $words
-     * @return array{\DateTimeImmutable|null, string, list<string>} the day, null where none is named, the words that name it, and the others
+     * @return array{\DateTimeImmutable|null, string, list<string>} the day, null where none is named, the words that
+     *     name it, and the others
      *
      * @throws NotUnderstood if the day is none of the calendar, has not come yet, or may be of this year or the last
      */
     public function take(array $words): array
     {
         foreach (array_keys($words) as $at) {
-            [$day, $length] = $this->dayAt(array_map(fn (string $word): string => mb_strtolower(rtrim($word, ',')), array_slice($words, $at, 3)));
+            [$day, $length] = $this->dayAt(
+                array_map(fn (string $word): string => mb_strtolower(rtrim($word, ',')), array_slice($words, $at, 3)),
+            );
             if ($day !== null) {
-                $named = implode(' ', array_map(fn (string $word): string => rtrim($word, ','), array_splice($words, $at, $length)));
+                $named = implode(
+                    ' ',
+                    array_map(fn (string $word): string => rtrim($word, ','), array_splice($words, $at, $length)),
+                );
                 if ($day > $this->today) {
                     throw new NotUnderstood(Plain::quoted($named).' is '.Plain::day($day).', which has not come yet.');
                 }
@@ -56,13 +80,32 @@ final readonly class DayWords
         return match (true) {
             $word === 'today' => [$this->today, 1],
             $word === 'yesterday' => [$this->today->modify('-1 day'), 1],
-            preg_match('/^\d{1,3}$/', $word) === 1 && preg_match('/^(day|week)s?$/', $next, $part) === 1 && $third === 'ago' => [$this->today->modify("-{$word} {$part[1]}s"), 3],
-            preg_match('/^(\d{4})-(\d{1,2})-(\d{1,2})$/', $word, $part) === 1 => [$this->day((int) $part[1], (int) $part[2], (int) $part[3], $word), 1],
-            preg_match('/^(\d{1,2})\.(\d{1,2})\.(\d{4})?$/', $word, $part) === 1 => [$this->recent((int) $part[2], (int) $part[1], $word, isset($part[3]) ? (int) $part[3] : null), 1],
-            preg_match('~^([1-9]\d?)/([1-9]\d?)(?:/(\d{4}))?$~', $word, $part) === 1 => [$this->slashed((int) $part[1], (int) $part[2], $word, isset($part[3]) ? (int) $part[3] : null), 1],
+            preg_match('/^\d{1,3}$/', $word) === 1
+                && preg_match('/^(day|week)s?$/', $next, $part) === 1
+                && $third === 'ago' => [$this->today->modify("-{$word} {$part[1]}s"), 3],
+            preg_match('/^(\d{4})-(\d{1,2})-(\d{1,2})$/', $word, $part) === 1 => [
+                $this->day((int) $part[1], (int) $part[2], (int) $part[3], $word),
+                1,
+            ],
+            preg_match('/^(\d{1,2})\.(\d{1,2})\.(\d{4})?$/', $word, $part) === 1 => [
+                $this->recent((int) $part[2], (int) $part[1], $word, isset($part[3]) ? (int) $part[3] : null),
+                1,
+            ],
+            preg_match('~^([1-9]\d?)/([1-9]\d?)(?:/(\d{4}))?$~', $word, $part) === 1 => [
+                $this->slashed((int) $part[1], (int) $part[2], $word, isset($part[3]) ? (int) $part[3] : null),
+                1,
+            ],
             ($weekday = self::named(self::WEEKDAYS, $word)) !== null => [$this->weekday($weekday), 1],
-            preg_match('/^\d{1,2}$/', $word) === 1 && ($month = self::named(self::MONTHS, $next)) !== null => [$this->recent($month + 1, (int) $word, implode(' ', array_slice($words, 0, $length)), $year), $length],
-            ($month = self::named(self::MONTHS, $word)) !== null && preg_match('/^\d{1,2}$/', $next) === 1 => [$this->recent($month + 1, (int) $next, implode(' ', array_slice($words, 0, $length)), $year), $length],
+            preg_match('/^\d{1,2}$/', $word) === 1
+                && ($month = self::named(self::MONTHS, $next)) !== null => [
+                    $this->recent($month + 1, (int) $word, implode(' ', array_slice($words, 0, $length)), $year),
+                    $length,
+                ],
+            ($month = self::named(self::MONTHS, $word)) !== null
+                && preg_match('/^\d{1,2}$/', $next) === 1 => [
+                    $this->recent($month + 1, (int) $next, implode(' ', array_slice($words, 0, $length)), $year),
+                    $length,
+                ],
             default => [null, 0],
         };
     }
@@ -75,16 +118,22 @@ final readonly class DayWords
     }
 
     /**
-     * `5/14` is the fourteenth of May, whichever number stands first; where both could be the month, the two days are asked about.
+     * `5/14` is the fourteenth of May, whichever number stands first; where both could be the month, the two days are
+     * asked about.
      *
      * @throws NotUnderstood
      */
     private function slashed(int $one, int $other, string $written, ?int $year): \DateTimeImmutable
     {
         if ($one > 12 || $other > 12 || $one === $other) {
-            return $one > 12 ? $this->recent($other, $one, $written, $year) : $this->recent($one, $other, $written, $year);
+            return $one > 12
+                ? $this->recent($other, $one, $written, $year)
+                : $this->recent($one, $other, $written, $year);
         }
-        $days = array_map(fn (array $monthAndDay): string => "{$monthAndDay[1]} ".self::MONTHS[$monthAndDay[0] - 1].($year === null ? '' : " {$year}"), [[$other, $one], [$one, $other]]);
+        $days = array_map(
+            fn (array $monthAndDay): string => "{$monthAndDay[1]} ".self::MONTHS[$monthAndDay[0] - 1].($year === null ? '' : " {$year}"),
+            [[$other, $one], [$one, $other]],
+        );
         throw new NotUnderstood(Plain::quoted($written)." can be read two ways. Write {$days[0]} or {$days[1]}.");
     }
 
@@ -99,10 +148,19 @@ final readonly class DayWords
             return $this->day($year, $month, $day, $written);
         }
         $thisYear = (int) $this->today->format('Y');
-        $found = $this->day($month === 2 && $day === 29 ? $this->leapYear($thisYear) : $thisYear, $month, $day, $written);
-        $last = $found > $this->today ? $this->day((int) $found->format('Y') - ($month === 2 && $day === 29 ? 4 : 1), $month, $day, $written) : $found;
+        $found = $this->day(
+            $month === 2 && $day === 29 ? $this->leapYear($thisYear) : $thisYear,
+            $month,
+            $day,
+            $written,
+        );
+        $last = $found > $this->today
+            ? $this->day((int) $found->format('Y') - ($month === 2 && $day === 29 ? 4 : 1), $month, $day, $written)
+            : $found;
         if ($last->diff($this->today)->days > self::SURELY_MEANT) {
-            throw new NotUnderstood(Plain::quoted($written).' would be '.Plain::day($last).'. Write its year if that is meant.');
+            throw new NotUnderstood(
+                Plain::quoted($written).' would be '.Plain::day($last).'. Write its year if that is meant.',
+            );
         }
 
         return $last;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Core\LogLine;
 
-/** A log line that cannot be carried out as it stands. The message says what is missing; suggestions are whole lines that would do. */
+/**
+ * A log line that cannot be carried out as it stands. The message says what is missing; suggestions are whole lines
+ * that would do.
+ */
 final class NotUnderstood extends \InvalidArgumentException
 {
     /** @param  list<string>  $suggestions */

@@ -14,13 +14,21 @@ use Core\Measure\WrittenNumber;
 use Core\Meter\MeterUnit;
 
 /**
- * Reads the one-line log: a machine, what its meter or both its meters show, and if need be units and a day, in any order. The grammar is set out in docs/log-line.md.
+ * Reads the one-line log: a machine, what its meter or both its meters show, and if need be units and a day, in any
+ * order. The grammar is set out in docs/log-line.md.
  */
 final readonly class Parser
 {
     private const UNITS = [
-        'h' => MeterUnit::Hours, 'hr' => MeterUnit::Hours, 'hrs' => MeterUnit::Hours, 'hour' => MeterUnit::Hours, 'hours' => MeterUnit::Hours,
-        'km' => MeterUnit::Kilometres, 'mi' => MeterUnit::Miles, 'mile' => MeterUnit::Miles, 'miles' => MeterUnit::Miles,
+        'h' => MeterUnit::Hours,
+        'hr' => MeterUnit::Hours,
+        'hrs' => MeterUnit::Hours,
+        'hour' => MeterUnit::Hours,
+        'hours' => MeterUnit::Hours,
+        'km' => MeterUnit::Kilometres,
+        'mi' => MeterUnit::Miles,
+        'mile' => MeterUnit::Miles,
+        'miles' => MeterUnit::Miles,
     ];
 
     private const FILLERS = ['at', 'on', 'is', 'now', 'shows', 'read'];
@@ -45,11 +53,15 @@ final readonly class Parser
         [$machineId, $words] = $this->takeMachine($words);
         [$day, $dayWords, $words] = (new DayWords($this->today))->take($words);
         [$written, $words] = $this->takeValues($words);
-        $words = array_values(array_filter($words, fn (string $word): bool => ! in_array(mb_strtolower($word), self::FILLERS, true)));
+        $words = array_values(
+            array_filter($words, fn (string $word): bool => ! in_array(mb_strtolower($word), self::FILLERS, true)),
+        );
         $name = $this->names[$machineId];
         $line = fn (string $value): string => implode(' ', array_filter([mb_strtolower($name), $value, $dayWords]));
         if ($words !== []) {
-            throw new NotUnderstood(Plain::quoted(implode(' ', $words)).' is not understood here. After the machine comes what its meter shows, like '.$line('412.6').'.');
+            throw new NotUnderstood(
+                Plain::quoted(implode(' ', $words)).' is not understood here. After the machine comes what its meter shows, like '.$line('412.6').'.',
+            );
         }
         if ($written === []) {
             throw new NotUnderstood("What does {$name}'s meter show? Add it to the line, like ".$line('412.6').'.');
@@ -67,16 +79,40 @@ final readonly class Parser
      */
     private function values(array $written, \Closure $line): array
     {
-        if (count($written) > 2 || (count($written) === 2 && ($written[0][1] === null || $written[1][1] === null || $written[0][1]->isDistance() === $written[1][1]->isDistance()))) {
-            throw new NotUnderstood('Two values are an hour meter\'s and an odometer\'s, each with its unit, like '.$line('412.6 h 8120 km').'.');
+        if (
+            count($written) > 2
+            || (
+                count($written) === 2
+                && (
+                    $written[0][1] === null
+                    || $written[1][1] === null
+                    || $written[0][1]->isDistance() === $written[1][1]->isDistance()
+                )
+            )
+        ) {
+            throw new NotUnderstood(
+                'Two values are an hour meter\'s and an odometer\'s, each with its unit, like '.$line('412.6 h 8120 km').'.',
+            );
         }
         $values = [];
         foreach ($written as $index => [$number, $unit]) {
             try {
                 $values[] = new LoggedValue($this->value($number), $number, str_starts_with($number, '+'), $unit);
             } catch (TwoWays $asked) {
-                $with = fn (string $reading): string => $line(implode(' ', array_map(fn (array $each, int $at): string => ($at === $index ? (str_starts_with($number, '+') ? '+' : '').self::toHundredths($reading) : $each[0]).($each[1] === null ? '' : " {$each[1]->value}"), $written, array_keys($written))));
-                throw new NotUnderstood(Plain::quoted($number).' can be read two ways.', array_map($with, $asked->readings));
+                $with = fn (string $reading): string => $line(
+                    implode(
+                        ' ',
+                        array_map(
+                            fn (array $each, int $at): string => ($at === $index ? (str_starts_with($number, '+') ? '+' : '').self::toHundredths($reading) : $each[0]).($each[1] === null ? '' : " {$each[1]->value}"),
+                            $written,
+                            array_keys($written),
+                        ),
+                    ),
+                );
+                throw new NotUnderstood(
+                    Plain::quoted($number).' can be read two ways.',
+                    array_map($with, $asked->readings),
+                );
             } catch (Unreadable $unreadable) {
                 throw new NotUnderstood($unreadable->getMessage());
             }
@@ -89,7 +125,10 @@ final readonly class Parser
     private function value(string $word): BigDecimal
     {
         if (preg_match('/^([+]?)(\d{1,5}):([0-5]\d)$/', $word, $part)) {
-            return BigRational::nd((int) $part[2] * 60 + (int) $part[3], 60)->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
+            return BigRational::nd(
+                (int) $part[2] * 60 + (int) $part[3],
+                60,
+            )->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
         }
         $value = WrittenNumber::ofMeter($word);
         if ($value->isNegative()) {
@@ -106,7 +145,8 @@ final readonly class Parser
 
     /**
      * @param  list<string>  $words
-     * @return array{list<array{string, MeterUnit|null}>, list<string>} numbers with the units that stand at or after them, and the other words
+     * @return array{list<array{string, MeterUnit|null}>, list<string>} numbers with the units that stand at or after
+     *     them, and the other words
      */
     private function takeValues(array $words): array
     {
@@ -117,7 +157,10 @@ final readonly class Parser
             [$number, $unitOfIt] = end($values) ?: ['', $unit];
             if ($unit !== null && $unitOfIt === null) {
                 $values = [...array_slice($values, 0, -1), [$number, $unit]];
-            } elseif (preg_match('~^([+\-]?[\d.,:/½⅓⅔¼¾⅛⅜⅝⅞\']*\d[\d.,:/\']*)(\p{L}*)$~u', $word, $part) && ($part[2] === '' || isset(self::UNITS[mb_strtolower($part[2])]))) {
+            } elseif (
+                preg_match('~^([+\-]?[\d.,:/½⅓⅔¼¾⅛⅜⅝⅞\']*\d[\d.,:/\']*)(\p{L}*)$~u', $word, $part)
+                && ($part[2] === '' || isset(self::UNITS[mb_strtolower($part[2])]))
+            ) {
                 $values[] = [$part[1], self::UNITS[mb_strtolower($part[2])] ?? null];
             } else {
                 $rest[] = $word;
@@ -139,19 +182,30 @@ final readonly class Parser
     {
         for ($length = count($words); $length > 0; $length--) {
             for ($at = 0; $at + $length <= count($words); $at++) {
-                $id = array_search(mb_strtolower(implode(' ', array_slice($words, $at, $length))), array_map(mb_strtolower(...), $this->names), true);
+                $id = array_search(
+                    mb_strtolower(implode(' ', array_slice($words, $at, $length))),
+                    array_map(mb_strtolower(...), $this->names),
+                    true,
+                );
                 if ($id !== false) {
                     return [(string) $id, self::without($words, $at, $length)];
                 }
             }
         }
         foreach ($words as $at => $word) {
-            $begun = array_filter($this->names, fn (string $name): bool => mb_strlen($word) >= 2 && str_starts_with(mb_strtolower($name), mb_strtolower($word)));
+            $begun = array_filter(
+                $this->names,
+                fn (string $name): bool => mb_strlen($word) >= 2
+                    && str_starts_with(mb_strtolower($name), mb_strtolower($word)),
+            );
             if (count($begun) === 1) {
                 return [(string) array_key_first($begun), self::without($words, $at, 1)];
             }
             if ($begun !== []) {
-                throw new NotUnderstood(Plain::quoted($word).' could be '.self::listed(array_values($begun)).'.', self::rewritten($words, $at, array_values($begun)));
+                throw new NotUnderstood(
+                    Plain::quoted($word).' could be '.self::listed(array_values($begun)).'.',
+                    self::rewritten($words, $at, array_values($begun)),
+                );
             }
         }
 
@@ -167,14 +221,19 @@ final readonly class Parser
             }
             $close = $this->namesLike(mb_strtolower($word));
             if ($close !== []) {
-                return new NotUnderstood('No machine is called '.Plain::quoted($word).'. Did you mean '.self::listed($close).'?', self::rewritten($words, $at, $close));
+                return new NotUnderstood(
+                    'No machine is called '.Plain::quoted($word).'. Did you mean '.self::listed($close).'?',
+                    self::rewritten($words, $at, $close),
+                );
             }
         }
 
         return new NotUnderstood('No machine of this yard is named in '.Plain::quoted(implode(' ', $words)).'.');
     }
 
-    /** @return list<string> the names that at most two slips of a finger tell from a word, and of these the most alike */
+    /**
+     * @return list<string> the names that at most two slips of a finger tell from a word, and of these the most alike
+     */
     private function namesLike(string $word): array
     {
         $alike = [];
@@ -205,7 +264,10 @@ final readonly class Parser
      */
     private static function rewritten(array $words, int $at, array $names): array
     {
-        return array_map(fn (string $name): string => implode(' ', array_replace($words, [$at => mb_strtolower($name)])), array_slice($names, 0, 5));
+        return array_map(
+            fn (string $name): string => implode(' ', array_replace($words, [$at => mb_strtolower($name)])),
+            array_slice($names, 0, 5),
+        );
     }
 
     /** @param  list<string>  $names */

@@ -58,7 +58,16 @@ enum ActKind: string
     public static function at(SpotKind $spot): array
     {
         return match ($spot) {
-            SpotKind::Compartment => [self::Looked, self::Measured, self::ToppedUp, self::Changed, self::Drained, self::Filled, self::Sampled, self::Cleaned],
+            SpotKind::Compartment => [
+                self::Looked,
+                self::Measured,
+                self::ToppedUp,
+                self::Changed,
+                self::Drained,
+                self::Filled,
+                self::Sampled,
+                self::Cleaned,
+            ],
             SpotKind::Opening => [self::Looked, self::Cleaned, self::Closed, self::Drained, self::Replaced],
             SpotKind::Part => [self::Looked, self::Measured, self::Cleaned, self::Adjusted, self::Replaced],
             SpotKind::GreasePoint => [self::Looked, self::Cleaned, self::Lubricated, self::Replaced],

@@ -8,7 +8,8 @@ use Brick\Math\BigDecimal;
 use Core\Measure\Plain;
 
 /**
- * When a task was last done: in each dimension at the least of its spots' newest acts that meet it. A spot that has none leaves the whole undone.
+ * When a task was last done: in each dimension at the least of its spots' newest acts that meet it. A spot that has
+ * none leaves the whole undone.
  */
 final readonly class Done
 {
@@ -18,7 +19,8 @@ final readonly class Done
      * @param  Point|null  $point  null where a spot has none
      * @param  \DateTimeImmutable|null  $at  the moment at which the last of its spots was done
      * @param  list<string>  $lacking  the names of the spots that have none
-     * @param  list<string>  $behind  the names of the spots done before the newest of them, which the whole is counted from
+     * @param  list<string>  $behind  the names of the spots done before the newest of them, which the whole is counted
+     *     from
      */
     private function __construct(
         public ?Point $point,
@@ -47,10 +49,19 @@ final readonly class Done
         $last = max(array_map(fn (array $one): string => $one[1]->date?->format('Y-m-d') ?? '', $done));
         $behind = array_filter($done, fn (array $one): bool => ($one[1]->date?->format('Y-m-d') ?? '') < $last);
 
-        return new self(self::least(array_column($done, 1)), min(array_column($done, 0)), count($spots), [], array_values(array_intersect_key($spots, $behind)));
+        return new self(
+            self::least(array_column($done, 1)),
+            min(array_column($done, 0)),
+            count($spots),
+            [],
+            array_values(array_intersect_key($spots, $behind)),
+        );
     }
 
-    /** `12 of 14 are on record; never: king pin, left.`, `13 of 14 were done later; left: clutch hub.`; empty where all were done together, or none. */
+    /**
+     * `12 of 14 are on record; never: king pin, left.`, `13 of 14 were done later; left: clutch hub.`; empty where all
+     * were done together, or none.
+     */
     public function apart(): string
     {
         $left = $this->lacking === [] ? $this->behind : $this->lacking;
@@ -58,7 +69,10 @@ final readonly class Done
         if ($left === [] || $others === 0) {
             return '';
         }
-        $names = implode(', ', array_map(Plain::within(...), array_slice($left, 0, self::NAMES_TOLD))).(count($left) > self::NAMES_TOLD ? ' and '.(count($left) - self::NAMES_TOLD).' more' : '');
+        $names = implode(
+            ', ',
+            array_map(Plain::within(...), array_slice($left, 0, self::NAMES_TOLD)),
+        ).(count($left) > self::NAMES_TOLD ? ' and '.(count($left) - self::NAMES_TOLD).' more' : '');
 
         return "{$others} of {$this->spots} ".match (true) {
             $this->lacking !== [] => ($others === 1 ? 'is' : 'are')." on record; never: {$names}.",
@@ -76,7 +90,10 @@ final readonly class Done
         $met = Meets::of($task->kind);
         $at = $point = null;
         foreach ($acts as $act) {
-            if (! isset($met[$act->kind->value]) || ! $met[$act->kind->value][0]->holds($task, $act->check, $act->fit, $levelChecks)) {
+            if (
+                ! isset($met[$act->kind->value])
+                || ! $met[$act->kind->value][0]->holds($task, $act->check, $act->fit, $levelChecks)
+            ) {
                 continue;
             }
             $at = max($at, $act->at);
@@ -88,9 +105,16 @@ final readonly class Done
 
     private static function greatest(Point $one, Point $other): Point
     {
-        $later = fn (?BigDecimal $one, ?BigDecimal $other): ?BigDecimal => $one === null || $other?->isGreaterThan($one) === true ? $other : $one;
+        $later = fn (?BigDecimal $one, ?BigDecimal $other): ?BigDecimal => $one === null
+            || $other?->isGreaterThan($one) === true
+            ? $other
+            : $one;
 
-        return new Point($later($one->hours, $other->hours), $later($one->km, $other->km), max($one->date, $other->date));
+        return new Point(
+            $later($one->hours, $other->hours),
+            $later($one->km, $other->km),
+            max($one->date, $other->date),
+        );
     }
 
     /** @param  non-empty-list<Point>  $points */

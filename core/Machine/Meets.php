@@ -7,7 +7,8 @@ namespace Core\Machine;
 /**
  * Which act meets which task at the same spot. Common practice, no source.
  *
- * What was not done, was read the wrong way, or only put right what had been found meets nothing; neither does a fluid drained alone or filled alone, nor
+ * What was not done, was read the wrong way, or only put right what had been found meets nothing; neither does a fluid
+ * drained alone or filled alone, nor
  * an opening that was closed.
  */
 enum Meets
@@ -26,14 +27,19 @@ enum Meets
     /** The name of a level told without a check. */
     public const LEVEL = 'level';
 
-    /** @return array<string, array{self, string}> by the act's value: under what condition it meets such a task, and why */
+    /**
+     * @return array<string, array{self, string}> by the act's value: under what condition it meets such a task, and why
+     */
     public static function of(TaskKind $task): array
     {
         return match ($task) {
             TaskKind::Replace => [
                 'replaced' => [self::Always, 'a new part is a new part'],
                 'changed' => [self::Always, 'a fluid that is changed is new'],
-                'filled' => [self::Always, 'filled after it ran out of every drain, within one entry or job, it is new; else the act does not stand for it'],
+                'filled' => [
+                    self::Always,
+                    'filled after it ran out of every drain, within one entry or job, it is new; else the act does not stand for it',
+                ],
             ],
             TaskKind::Inspect => [
                 'looked' => [self::ByItsCheck, 'it was looked at, whatever was seen: a finding says the rest'],
@@ -53,7 +59,10 @@ enum Meets
                 'measured' => [self::FitByItsCheck, 'found right, there is nothing to adjust'],
             ],
             TaskKind::Lubricate => [
-                'lubricated' => [self::Always, 'it had enough: its strokes within a quarter of its interval, or its end sign'],
+                'lubricated' => [
+                    self::Always,
+                    'it had enough: its strokes within a quarter of its interval, or its end sign',
+                ],
             ],
             TaskKind::CheckLevel => [
                 'looked' => [self::ByLevelCheck, 'its level was looked at'],
@@ -78,7 +87,10 @@ enum Meets
             self::ByItsCheck => $task->check === null || $task->check === $by,
             self::UnlessCheckNamed => $task->check === null,
             self::FitByItsCheck => $task->check !== null && $task->check === $by && $fit,
-            self::ByLevelCheck => $task->check === null ? $by === self::LEVEL || in_array($by, $levelChecks, true) : $task->check === $by,
+            self::ByLevelCheck => $task->check === null
+                ? $by === self::LEVEL
+                || in_array($by, $levelChecks, true)
+                : $task->check === $by,
         };
     }
 

@@ -8,7 +8,8 @@ namespace Core\Machine;
 final class OneOccasion
 {
     /**
-     * Whether each act stands for a task: done and usable; a top-up unless its level was read the wrong way on the same occasion; a filling where the same
+     * Whether each act stands for a task: done and usable; a top-up unless its level was read the wrong way on the same
+     * occasion; a filling where the same
      * occasion drained its compartment at every drain. Greasing is judged by its point instead.
      *
      * @param  list<ActDone>  $acts  that were not struck
@@ -19,11 +20,15 @@ final class OneOccasion
     {
         $drained = $misread = [];
         foreach ($acts as $act) {
-            $drained[$act->spot] = ($drained[$act->spot] ?? false) || ($act->kind === ActKind::Drained && $act->outcome === Outcome::Done);
+            $drained[$act->spot] = ($drained[$act->spot] ?? false)
+                || ($act->kind === ActKind::Drained && $act->outcome === Outcome::Done);
             $misread[$act->spot] = ($misread[$act->spot] ?? false) || $act->outcome === Outcome::Unusable;
         }
         $ranOut = fn (string $compartment): bool => ($drained[$compartment] ?? false)
-            || (($drains[$compartment] ?? []) !== [] && array_filter($drains[$compartment], fn (string $drain): bool => ! ($drained[$drain] ?? false)) === []);
+            || (
+                ($drains[$compartment] ?? []) !== []
+                && array_filter($drains[$compartment], fn (string $drain): bool => ! ($drained[$drain] ?? false)) === []
+            );
         $stands = [];
         foreach ($acts as $act) {
             $stands[$act->id] = $act->outcome === Outcome::Done && match ($act->kind) {

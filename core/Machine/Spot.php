@@ -13,7 +13,8 @@ final readonly class Spot
      * @param  string  $reach  how one gets at it, and what has to come off
      * @param  string  $trick  what works there
      * @param  string|null  $parent  the key of the compartment that an opening, a filter or a strainer belongs to
-     * @param  array{int, int}  $mark  where it stands on the machine's plate, in hundredths of its width and height, nose to the left
+     * @param  array{int, int}  $mark  where it stands on the machine's plate, in hundredths of its width and height,
+     *     nose to the left
      */
     public function __construct(
         public string $key,

@@ -4,15 +4,45 @@ declare(strict_types=1);
 
 namespace Core\Machine;
 
-/** Which spots a task's words probably mean, while somebody types it or pastes a chart. The keeper confirms: nothing else is ever told from words. */
+/**
+ * Which spots a task's words probably mean, while somebody types it or pastes a chart. The keeper confirms: nothing
+ * else is ever told from words.
+ */
 final class SpotWords
 {
     private const SAME = [
-        'air filter' => 'air cleaner', 'air element' => 'air cleaner', 'gearbox' => 'gear case', 'differential' => 'axle', 'radiator fluid' => 'coolant',
-        'antifreeze' => 'coolant', 'hydro ' => 'hydrostatic ', 'fan belt' => 'alternator belt', 'nipples' => 'points', 'tires' => 'tyres',
+        'air filter' => 'air cleaner',
+        'air element' => 'air cleaner',
+        'gearbox' => 'gear case',
+        'differential' => 'axle',
+        'radiator fluid' => 'coolant',
+        'antifreeze' => 'coolant',
+        'hydro ' => 'hydrostatic ',
+        'fan belt' => 'alternator belt',
+        'nipples' => 'points',
+        'tires' => 'tyres',
     ];
 
-    private const IDLE = ['the', 'a', 'of', 'all', 'and', 'with', 'its', 'both', 'new', 'replace', 'change', 'check', 'inspect', 'clean', 'adjust', 'grease', 'lubricate', 'level'];
+    private const IDLE = [
+        'the',
+        'a',
+        'of',
+        'all',
+        'and',
+        'with',
+        'its',
+        'both',
+        'new',
+        'replace',
+        'change',
+        'check',
+        'inspect',
+        'clean',
+        'adjust',
+        'grease',
+        'lubricate',
+        'level',
+    ];
 
     /** The least share of its words that a spot must answer. */
     private const LIKELY = 0.6;
@@ -39,7 +69,11 @@ final class SpotWords
     /** Whether every grease point is meant. */
     public static function meanAllPoints(string $words, TaskKind $kind): bool
     {
-        return $kind === TaskKind::Lubricate && preg_match('/\b(all|every|points|nipples|chassis)\b|^\s*(grease|lubricate|lubrication|greasing)\s*$/i', $words) === 1;
+        return $kind === TaskKind::Lubricate
+            && preg_match(
+                '/\b(all|every|points|nipples|chassis)\b|^\s*(grease|lubricate|lubrication|greasing)\s*$/i',
+                $words,
+            ) === 1;
     }
 
     /**
@@ -50,7 +84,12 @@ final class SpotWords
      */
     public static function likeliest(string $words, TaskKind $kind, array $spots): array
     {
-        $exact = array_values(array_filter($spots, fn (Spot $spot): bool => self::plain($spot->name) === self::plain($words) && self::suits($kind, $spot)));
+        $exact = array_values(
+            array_filter(
+                $spots,
+                fn (Spot $spot): bool => self::plain($spot->name) === self::plain($words) && self::suits($kind, $spot),
+            ),
+        );
         if ($exact !== []) {
             return $exact;
         }
@@ -83,7 +122,9 @@ final class SpotWords
         return match (true) {
             $kind === TaskKind::Lubricate => SpotKind::GreasePoint,
             $kind === TaskKind::CheckLevel, $kind === TaskKind::Sample => SpotKind::Compartment,
-            $kind === TaskKind::Replace => preg_match('/\b(oil|fluid|coolant|water)s?$/i', trim($words)) === 1 ? SpotKind::Compartment : SpotKind::Part,
+            $kind === TaskKind::Replace => preg_match('/\b(oil|fluid|coolant|water)s?$/i', trim($words)) === 1
+                ? SpotKind::Compartment
+                : SpotKind::Part,
             default => SpotKind::Plain,
         };
     }
@@ -133,7 +174,10 @@ final class SpotWords
     /** @return list<string> */
     private static function tokens(string $words): array
     {
-        $tokens = array_map(fn (string $word): string => strlen($word) > 3 ? rtrim($word, 's') : $word, preg_split('/[^\p{L}\p{N}-]+/u', $words, flags: PREG_SPLIT_NO_EMPTY) ?: []);
+        $tokens = array_map(
+            fn (string $word): string => strlen($word) > 3 ? rtrim($word, 's') : $word,
+            preg_split('/[^\p{L}\p{N}-]+/u', $words, flags: PREG_SPLIT_NO_EMPTY) ?: [],
+        );
 
         return array_values(array_diff($tokens, self::IDLE));
     }

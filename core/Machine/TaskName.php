@@ -17,7 +17,10 @@ final class TaskName
         $names = [];
         foreach ($spots as $spot) {
             $first = $names[0] ?? '';
-            $name = $first !== '' && str_starts_with(mb_strtolower($spot->name), mb_strtolower($first).' ') ? mb_substr($spot->name, mb_strlen($first) + 1) : $spot->name;
+            $name = $first !== ''
+                && str_starts_with(mb_strtolower($spot->name), mb_strtolower($first).' ')
+                ? mb_substr($spot->name, mb_strlen($first) + 1)
+                : $spot->name;
             $names[] = $names === [] ? $name : Plain::within($name);
         }
         $last = array_pop($names) ?? '';

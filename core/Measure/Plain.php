@@ -60,6 +60,8 @@ final class Plain
     /** The first letter small, as within a sentence; `PTO` stays. */
     public static function within(string $words): string
     {
-        return preg_match('/^\p{Lu}{2}/u', $words) === 1 ? $words : mb_strtolower(mb_substr($words, 0, 1)).mb_substr($words, 1);
+        return preg_match('/^\p{Lu}{2}/u', $words) === 1
+            ? $words
+            : mb_strtolower(mb_substr($words, 0, 1)).mb_substr($words, 1);
     }
 }

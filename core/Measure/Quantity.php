@@ -47,7 +47,11 @@ final readonly class Quantity
             return $together;
         }
         if (! preg_match('~^\s*([+\-−–]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞](?:[\d\s.,/⁄½⅓⅔¼¾⅛⅜⅝⅞\x{00A0}\x{202F}\']|-(?=\d))*)(.*?)\s*$~u', $written, $part)) {
-            throw new Unreadable(trim($written) === '' ? 'An amount is missing.' : Plain::quoted($written).' is not an amount. Write a number and a unit, like 1 3/4 qt.');
+            throw new Unreadable(
+                trim($written) === ''
+                    ? 'An amount is missing.'
+                    : Plain::quoted($written).' is not an amount. Write a number and a unit, like 1 3/4 qt.',
+            );
         }
         [, $number, $word] = $part;
         if (preg_match("/('+)\s*$/u", $number, $marks)) {
@@ -55,7 +59,9 @@ final readonly class Quantity
         }
         $unit = $word === '' ? $assumed : Unit::named($word);
         if ($unit === null) {
-            throw new Unreadable('The unit is missing after '.trim(Plain::quoted($number), '"').'. Write it like 1 3/4 qt.');
+            throw new Unreadable(
+                'The unit is missing after '.trim(Plain::quoted($number), '"').'. Write it like 1 3/4 qt.',
+            );
         }
 
         return self::of(WrittenNumber::parse($number), $unit);
@@ -72,7 +78,10 @@ final readonly class Quantity
         if ($large === null || $small === null || $large->dimension() !== $small->dimension()) {
             return null;
         }
-        [$much, $rest] = [self::of(WrittenNumber::parse($part[1]), $large), self::of(WrittenNumber::parse($part[3]), $small)];
+        [$much, $rest] = [
+            self::of(WrittenNumber::parse($part[1]), $large),
+            self::of(WrittenNumber::parse($part[3]), $small),
+        ];
 
         return $rest->compareTo(self::of(1, $large)) < 0 ? $much->plus($rest) : null;
     }
@@ -156,7 +165,14 @@ final readonly class Quantity
     private function refuseOtherThan(Dimension $dimension): void
     {
         if ($this->unit->dimension() !== $dimension) {
-            throw new Unreadable(sprintf('%s is a %s, not a %s.', $this->inOwnUnit(), $this->unit->dimension()->value, $dimension->value));
+            throw new Unreadable(
+                sprintf(
+                    '%s is a %s, not a %s.',
+                    $this->inOwnUnit(),
+                    $this->unit->dimension()->value,
+                    $dimension->value,
+                ),
+            );
         }
     }
 

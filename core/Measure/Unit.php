@@ -9,7 +9,8 @@ use Brick\Math\BigRational;
 /**
  * A unit a keeper reads or pours in.
  *
- * Factors are exact where the unit is defined exactly: NIST Special Publication 811 (2008), appendix B.8 and its footnotes
+ * Factors are exact where the unit is defined exactly: NIST Special Publication 811 (2008), appendix B.8 and its
+ * footnotes
  * (inch 25.4 mm, pound 0.453 592 37 kg, standard gravity 9.806 65 m/s², US gallon 231 in³, imperial gallon 4.546 09 L).
  */
 enum Unit: string
@@ -63,11 +64,36 @@ enum Unit: string
     public function dimension(): Dimension
     {
         return match ($this) {
-            self::Litre, self::Decilitre, self::Centilitre, self::Millilitre, self::UsGallon, self::UsQuart, self::UsPint, self::UsFluidOunce,
-            self::ImperialGallon, self::ImperialQuart, self::ImperialPint, self::ImperialFluidOunce => Dimension::Volume,
-            self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Thou, self::Foot, self::Kilometre, self::Mile => Dimension::Length,
-            self::Kilopascal, self::Megapascal, self::Bar, self::PoundPerSquareInch, self::KilogramForcePerSquareCentimetre => Dimension::Pressure,
-            self::NewtonMetre, self::NewtonCentimetre, self::FootPound, self::InchPound, self::KilogramForceMetre => Dimension::Torque,
+            self::Litre,
+            self::Decilitre,
+            self::Centilitre,
+            self::Millilitre,
+            self::UsGallon,
+            self::UsQuart,
+            self::UsPint,
+            self::UsFluidOunce,
+            self::ImperialGallon,
+            self::ImperialQuart,
+            self::ImperialPint,
+            self::ImperialFluidOunce => Dimension::Volume,
+            self::Millimetre,
+            self::Centimetre,
+            self::Metre,
+            self::Inch,
+            self::Thou,
+            self::Foot,
+            self::Kilometre,
+            self::Mile => Dimension::Length,
+            self::Kilopascal,
+            self::Megapascal,
+            self::Bar,
+            self::PoundPerSquareInch,
+            self::KilogramForcePerSquareCentimetre => Dimension::Pressure,
+            self::NewtonMetre,
+            self::NewtonCentimetre,
+            self::FootPound,
+            self::InchPound,
+            self::KilogramForceMetre => Dimension::Torque,
             self::Newton, self::PoundForce, self::KilogramForce => Dimension::Force,
             self::DegreeCelsius, self::DegreeFahrenheit => Dimension::Temperature,
             self::Volt => Dimension::Voltage,
@@ -116,7 +142,14 @@ enum Unit: string
             self::Hour => '3600',
             self::Minute => '60',
             self::Day => '86400',
-            self::Metre, self::NewtonMetre, self::Newton, self::DegreeCelsius, self::Volt, self::Ampere, self::Kilogram, self::Second => '1',
+            self::Metre,
+            self::NewtonMetre,
+            self::Newton,
+            self::DegreeCelsius,
+            self::Volt,
+            self::Ampere,
+            self::Kilogram,
+            self::Second => '1',
         });
     }
 
@@ -157,9 +190,31 @@ enum Unit: string
     public function places(): int
     {
         return match ($this) {
-            self::Millilitre, self::Centilitre, self::Thou, self::NewtonCentimetre, self::Kilopascal, self::InchPound, self::Newton, self::Gram, self::Second, self::DegreeFahrenheit, self::DegreeCelsius => 0,
-            self::Decilitre, self::Millimetre, self::Centimetre, self::PoundPerSquareInch, self::NewtonMetre, self::FootPound, self::PoundForce,
-            self::Kilometre, self::Mile, self::Hour, self::Minute, self::Ounce, self::UsFluidOunce, self::ImperialFluidOunce => 1,
+            self::Millilitre,
+            self::Centilitre,
+            self::Thou,
+            self::NewtonCentimetre,
+            self::Kilopascal,
+            self::InchPound,
+            self::Newton,
+            self::Gram,
+            self::Second,
+            self::DegreeFahrenheit,
+            self::DegreeCelsius => 0,
+            self::Decilitre,
+            self::Millimetre,
+            self::Centimetre,
+            self::PoundPerSquareInch,
+            self::NewtonMetre,
+            self::FootPound,
+            self::PoundForce,
+            self::Kilometre,
+            self::Mile,
+            self::Hour,
+            self::Minute,
+            self::Ounce,
+            self::UsFluidOunce,
+            self::ImperialFluidOunce => 1,
             self::Inch => 3,
             default => 2,
         };
@@ -171,7 +226,12 @@ enum Unit: string
         return match ($this) {
             self::Litre => self::UsQuart,
             self::Decilitre, self::Centilitre, self::Millilitre => self::UsFluidOunce,
-            self::UsGallon, self::UsQuart, self::UsPint, self::ImperialGallon, self::ImperialQuart, self::ImperialPint => self::Litre,
+            self::UsGallon,
+            self::UsQuart,
+            self::UsPint,
+            self::ImperialGallon,
+            self::ImperialQuart,
+            self::ImperialPint => self::Litre,
             self::UsFluidOunce, self::ImperialFluidOunce => self::Millilitre,
             self::Millimetre => self::Inch,
             self::Centimetre => self::Inch,
@@ -180,7 +240,10 @@ enum Unit: string
             self::Foot => self::Metre,
             self::Kilometre => self::Mile,
             self::Mile => self::Kilometre,
-            self::Kilopascal, self::Megapascal, self::Bar, self::KilogramForcePerSquareCentimetre => self::PoundPerSquareInch,
+            self::Kilopascal,
+            self::Megapascal,
+            self::Bar,
+            self::KilogramForcePerSquareCentimetre => self::PoundPerSquareInch,
             self::PoundPerSquareInch => self::Kilopascal,
             self::NewtonMetre, self::KilogramForceMetre => self::FootPound,
             self::NewtonCentimetre => self::InchPound,
@@ -204,11 +267,13 @@ enum Unit: string
      */
     public static function named(string $word): self
     {
-        return self::fromWord($word) ?? throw new Unreadable(UnitWords::whichIs($word) ?? Plain::quoted($word).' is not a unit known here.');
+        return self::fromWord($word)
+            ?? throw new Unreadable(UnitWords::whichIs($word) ?? Plain::quoted($word).' is not a unit known here.');
     }
 
     /**
-     * The unit a person means by a word, or null where the word is none. US measures unless "imp" or "imperial" stands before them.
+     * The unit a person means by a word, or null where the word is none. US measures unless "imp" or "imperial" stands
+     * before them.
      */
     public static function fromWord(string $word): ?self
     {

@@ -10,12 +10,23 @@ use Brick\Math\BigRational;
 /**
  * A number as a person writes it: `1.75`, `1,75`, `1 3/4`, `1¾`, `1-3/4`, `3/4`, `1,204.3`, `1 204,3`, `-12`.
  *
- * A single comma or dot is the decimal mark, except before exactly three digits, where it could as well set thousands apart; and `13/4` could be 1 3/4. What
+ * A single comma or dot is the decimal mark, except before exactly three digits, where it could as well set thousands
+ * apart; and `13/4` could be 1 3/4. What
  * can be read two ways is refused with both.
  */
 final class WrittenNumber
 {
-    private const VULGAR = ['½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8'];
+    private const VULGAR = [
+        '½' => '1/2',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+    ];
 
     private const LONGEST = 32;
 
@@ -47,7 +58,8 @@ final class WrittenNumber
     }
 
     /**
-     * A value off a meter, or an interval. These have hundredths at most, so a comma before three digits can only set thousands apart; a dot there is
+     * A value off a meter, or an interval. These have hundredths at most, so a comma before three digits can only set
+     * thousands apart; a dot there is
      * asked about.
      *
      * @throws Unreadable as {@see self::parse()}
@@ -64,7 +76,9 @@ final class WrittenNumber
      */
     public static function ofProgram(string $written): BigRational
     {
-        return preg_match('/^-?\d{1,30}(\.\d{1,30})?$/', $written) ? self::modest(BigRational::of($written)) : self::parse($written);
+        return preg_match('/^-?\d{1,30}(\.\d{1,30})?$/', $written)
+            ? self::modest(BigRational::of($written))
+            : self::parse($written);
     }
 
     private static function modest(BigRational $value): BigRational
@@ -101,11 +115,17 @@ final class WrittenNumber
      */
     public static function resolution(string $written): BigRational
     {
-        $written = strtr($written, array_map(fn (string $fraction): string => " {$fraction}", self::VULGAR) + ['⁄' => '/']);
+        $written = strtr(
+            $written,
+            array_map(fn (string $fraction): string => " {$fraction}", self::VULGAR) + ['⁄' => '/'],
+        );
 
         return match (true) {
             preg_match('~\d\s*/\s*0*([1-9]\d{0,9})~', $written, $part) === 1 => BigRational::nd(1, $part[1]),
-            preg_match('/\d[.,](\d{1,20})(?!\d)/', $written, $part) === 1 => BigRational::nd(1, BigInteger::of(10)->power(strlen($part[1]))),
+            preg_match('/\d[.,](\d{1,20})(?!\d)/', $written, $part) === 1 => BigRational::nd(
+                1,
+                BigInteger::of(10)->power(strlen($part[1])),
+            ),
             default => BigRational::one(),
         };
     }
@@ -115,10 +135,16 @@ final class WrittenNumber
     {
         for ($digits = 1; $digits < strlen($numerator); $digits++) {
             [$whole, $rest] = [substr($numerator, 0, $digits), substr($numerator, $digits)];
-            if (! str_starts_with($rest, '0') && (int) $rest < (int) $denominator && (int) $numerator > (int) $denominator) {
+            if (
+                ! str_starts_with($rest, '0')
+                && (int) $rest < (int) $denominator
+                && (int) $numerator > (int) $denominator
+            ) {
                 $quotient = intdiv((int) $numerator, (int) $denominator);
                 throw new Unreadable(sprintf('"%s/%s" can be read two ways. Write %s %s/%s or %s.', $numerator, $denominator, $whole, $rest, $denominator,
-                    (int) $numerator % (int) $denominator === 0 ? $quotient : sprintf('%d %d/%s', $quotient, (int) $numerator % (int) $denominator, $denominator)));
+                    (int) $numerator % (int) $denominator === 0
+                        ? $quotient
+                        : sprintf('%d %d/%s', $quotient, (int) $numerator % (int) $denominator, $denominator)));
             }
         }
     }

@@ -9,7 +9,8 @@ use Brick\Math\RoundingMode;
 use Core\Measure\Plain;
 
 /**
- * The number to set on a machine's own countdown so that it rings no later than the next due point: the remaining hours, rounded down to what
+ * The number to set on a machine's own countdown so that it rings no later than the next due point: the remaining
+ * hours, rounded down to what
  * the display can take (common practice, no source).
  */
 final readonly class Countdown
@@ -32,18 +33,35 @@ final readonly class Countdown
         if (! $remaining->isPositive()) {
             $passed = $remaining->isZero() ? 'is reached' : "was passed {$left} h ago";
 
-            return new self($remaining, BigDecimal::zero(), $meter, "The point at {$due} {$passed} at {$now}: do the work, then set the next.");
+            return new self(
+                $remaining,
+                BigDecimal::zero(),
+                $meter,
+                "The point at {$due} {$passed} at {$now}: do the work, then set the next.",
+            );
         }
         $set = self::multiple($remaining, $step, RoundingMode::DOWN);
         $ringsAt = $meter->plus($set);
         $why = "{$due} − {$now} leaves {$left} h";
         if ($set->isZero()) {
-            return new self($remaining, $set, $ringsAt, "{$why}, less than the display's step of ".Plain::number($step).': do the work now.');
+            return new self(
+                $remaining,
+                $set,
+                $ringsAt,
+                "{$why}, less than the display's step of ".Plain::number($step).': do the work now.',
+            );
         }
         $why .= '; set '.Plain::number($set).', which rings at '.Plain::number($ringsAt);
         $roundGuess = self::multiple($remaining, $step->multipliedBy(5), RoundingMode::UP);
         $late = $roundGuess->minus($remaining);
-        $why .= $late->isZero() ? '.' : sprintf('. Setting %s would ring at %s, %s h late.', Plain::number($roundGuess), Plain::number($meter->plus($roundGuess)), Plain::number($late));
+        $why .= $late->isZero()
+            ? '.'
+            : sprintf(
+                '. Setting %s would ring at %s, %s h late.',
+                Plain::number($roundGuess),
+                Plain::number($meter->plus($roundGuess)),
+                Plain::number($late),
+            );
 
         return new self($remaining, $set, $ringsAt, $why);
     }

@@ -8,7 +8,8 @@ use Brick\Math\BigDecimal;
 use Core\Measure\Plain;
 
 /**
- * Whether a reading can be right, given the one before it. A machine cannot gain more hours than there were, and a meter does not run
+ * Whether a reading can be right, given the one before it. A machine cannot gain more hours than there were, and a
+ * meter does not run
  * backwards: a lower value is a slip, a meter that has counted to its end, or a new meter.
  */
 final readonly class Judgement
@@ -35,16 +36,27 @@ final readonly class Judgement
      * @param  Reading|null  $previous  the last reading before it, null for a meter's first
      * @param  int  $mostPerDay  the most this meter can gain in a day
      * @param  \DateTimeImmutable|null  $now  later readings are of the future; null leaves that unjudged
-     * @param  float|(\Closure(): (float|null))|null  $perWeek  what is usual for the machine, where that is known; a closure is asked only where it matters
+     * @param  float|(\Closure(): (float|null))|null  $perWeek  what is usual for the machine, where that is known; a
+     *     closure is asked only where it matters
      *
      * @throws \InvalidArgumentException if the reading is older than the one it is held against
      */
-    public static function of(?Reading $previous, Reading $reading, int $mostPerDay = 24, ?\DateTimeImmutable $now = null, MeterUnit $unit = MeterUnit::Hours, float|\Closure|null $perWeek = null): self
-    {
+    public static function of(
+        ?Reading $previous,
+        Reading $reading,
+        int $mostPerDay = 24,
+        ?\DateTimeImmutable $now = null,
+        MeterUnit $unit = MeterUnit::Hours,
+        float|\Closure|null $perWeek = null,
+    ): self {
         $gained = $previous === null ? BigDecimal::zero() : $reading->value->minus($previous->value);
         $value = Plain::number($reading->value);
         if ($now !== null && $reading->at > $now) {
-            return new self(ReadingKind::Future, $gained, "{$value} would have been read on ".Plain::day($reading->at).', which has not come yet.');
+            return new self(
+                ReadingKind::Future,
+                $gained,
+                "{$value} would have been read on ".Plain::day($reading->at).', which has not come yet.',
+            );
         }
         if ($previous === null) {
             return new self(ReadingKind::Ok, $gained, "{$value} is the first reading.");
@@ -59,22 +71,82 @@ final readonly class Judgement
             return new self(ReadingKind::Repeat, $gained, "{$value} is what it showed on {$day}; nothing was run.");
         }
         $usual = fn (): ?float => $perWeek instanceof \Closure ? $perWeek() : $perWeek;
-        $slip = fn (): Slip => Slip::in($reading, $previous->value, $days, $mostPerDay, self::places($previous, $unit), $usual());
+        $slip = fn (): Slip => Slip::in(
+            $reading,
+            $previous->value,
+            $days,
+            $mostPerDay,
+            self::places($previous, $unit),
+            $usual(),
+        );
         if ($gained->isNegative()) {
             $over = self::gainedOver($previous, $reading);
             if ($over !== null && ! self::exceeds($over, $previous, $reading, $days, $mostPerDay)) {
-                return new self(ReadingKind::RolledOver, $over, sprintf('%s is less than %s on %s: the meter may have counted to its end and begun again, which would be %s %s %s.', $value, $before, $day, Plain::number($over), $unit->value, $previous->spanUntil($reading)));
+                return new self(
+                    ReadingKind::RolledOver,
+                    $over,
+                    sprintf(
+                        '%s is less than %s on %s: the meter may have counted to its end and begun again, which would be %s %s %s.',
+                        $value,
+                        $before,
+                        $day,
+                        Plain::number($over),
+                        $unit->value,
+                        $previous->spanUntil($reading),
+                    ),
+                );
             }
 
-            return new self(ReadingKind::Lower, $gained, sprintf('%s is %s %s less than %s on %s: a slip, or a new meter.', $value, Plain::number($gained->abs()), $unit->value, $before, $day), $slip());
+            return new self(
+                ReadingKind::Lower,
+                $gained,
+                sprintf(
+                    '%s is %s %s less than %s on %s: a slip, or a new meter.',
+                    $value,
+                    Plain::number($gained->abs()),
+                    $unit->value,
+                    $before,
+                    $day,
+                ),
+                $slip(),
+            );
         }
-        $difference = sprintf('%s is %s %s more than %s on %s', $value, Plain::number($gained), $unit->value, $before, $day);
+        $difference = sprintf(
+            '%s is %s %s more than %s on %s',
+            $value,
+            Plain::number($gained),
+            $unit->value,
+            $before,
+            $day,
+        );
         if (self::exceeds($gained, $previous, $reading, $days, $mostPerDay)) {
-            return new self(ReadingKind::TooFast, $gained, sprintf('%s, %s; at most %s %s can be gained in a day.', $difference, $previous->spanUntil($reading), number_format($mostPerDay), $unit->value), $slip());
+            return new self(
+                ReadingKind::TooFast,
+                $gained,
+                sprintf(
+                    '%s, %s; at most %s %s can be gained in a day.',
+                    $difference,
+                    $previous->spanUntil($reading),
+                    number_format($mostPerDay),
+                    $unit->value,
+                ),
+                $slip(),
+            );
         }
         $usually = $gained->toFloat() > self::NEVER_FAR * $mostPerDay ? $usual() : null;
         if ($usually !== null && $gained->toFloat() > self::FAR_ABOVE * $usually * max(1, $days) / 7) {
-            return new self(ReadingKind::Ok, $gained, sprintf('%s, %s: far above the %s %s a week that is usual. Is that so?', $difference, $previous->spanUntil($reading), Plain::number(BigDecimal::of(sprintf('%.1F', $usually))), $unit->value), isFarAboveUsual: true);
+            return new self(
+                ReadingKind::Ok,
+                $gained,
+                sprintf(
+                    '%s, %s: far above the %s %s a week that is usual. Is that so?',
+                    $difference,
+                    $previous->spanUntil($reading),
+                    Plain::number(BigDecimal::of(sprintf('%.1F', $usually))),
+                    $unit->value,
+                ),
+                isFarAboveUsual: true,
+            );
         }
 
         return new self(ReadingKind::Ok, $gained, $difference.'.');
@@ -98,9 +170,16 @@ final readonly class Judgement
     }
 
     /** A meter shows whole steps of its last digit, so what it gained may look one step more than what was run. */
-    private static function exceeds(BigDecimal $gained, Reading $previous, Reading $reading, float $days, int $mostPerDay): bool
-    {
-        $lastDigit = BigDecimal::one()->withPointMovedLeft(max(1, $previous->value->getScale(), $reading->value->getScale()));
+    private static function exceeds(
+        BigDecimal $gained,
+        Reading $previous,
+        Reading $reading,
+        float $days,
+        int $mostPerDay,
+    ): bool {
+        $lastDigit = BigDecimal::one()->withPointMovedLeft(
+            max(1, $previous->value->getScale(), $reading->value->getScale()),
+        );
         $most = BigDecimal::of(sprintf('%.6F', $days * $mostPerDay));
 
         return $gained->isGreaterThanOrEqualTo($most->plus($lastDigit));

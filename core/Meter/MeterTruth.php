@@ -7,7 +7,10 @@ namespace Core\Meter;
 use Brick\Math\BigDecimal;
 use Core\Measure\Plain;
 
-/** Whether a used machine's meter probably tells the truth, from what was seen on it. Common practice, no source: signs are weighed by a person, and only counted here. */
+/**
+ * Whether a used machine's meter probably tells the truth, from what was seen on it. Common practice, no source: signs
+ * are weighed by a person, and only counted here.
+ */
 final readonly class MeterTruth
 {
     private function __construct(public int $for, public int $against, public string $why)

@@ -16,7 +16,10 @@ enum MeterUnit: string
     case Kilometres = 'km';
     case Miles = 'mi';
 
-    /** The most a machine can gain in a day: 24 engine hours, or a distance beyond any working day (common practice, no source). */
+    /**
+     * The most a machine can gain in a day: 24 engine hours, or a distance beyond any working day (common practice, no
+     * source).
+     */
     public function mostPerDay(): int
     {
         return match ($this) {
@@ -34,7 +37,9 @@ enum MeterUnit: string
     /** A value of this unit in the unit the rules reckon in: hours stay hours, distances become kilometres, exactly. */
     public function toReckoned(BigDecimal $value): BigDecimal
     {
-        return $this === self::Miles ? Quantity::of($value, Unit::Mile)->to(Unit::Kilometre)->value->toBigDecimal() : $value;
+        return $this === self::Miles
+            ? Quantity::of($value, Unit::Mile)->to(Unit::Kilometre)->value->toBigDecimal()
+            : $value;
     }
 
     /** A reckoned value back in this unit, rounded to thousandths of it. */

@@ -41,6 +41,10 @@ final readonly class Reading
     {
         $days = $this->daysUntil($later);
 
-        return $days < 2 && ! $this->dayOnly && ! $later->dayOnly ? 'within '.Plain::number(BigDecimal::of(sprintf('%.1F', $days * 24))).' h' : 'within '.Plain::count((int) ceil($days), 'day');
+        return $days < 2
+            && ! $this->dayOnly
+            && ! $later->dayOnly
+            ? 'within '.Plain::number(BigDecimal::of(sprintf('%.1F', $days * 24))).' h'
+            : 'within '.Plain::count((int) ceil($days), 'day');
     }
 }

@@ -23,7 +23,8 @@ final readonly class Reminder
     }
 
     /**
-     * What is wrong with it, held against the rulebook's next point: it rings too late, or by more than the display's step too early.
+     * What is wrong with it, held against the rulebook's next point: it rings too late, or by more than the display's
+     * step too early.
      *
      * @param  BigDecimal|null  $nextDue  what the meter will show at the next point, null where none is ahead
      * @param  BigDecimal  $meter  what it shows now
@@ -40,7 +41,8 @@ final readonly class Reminder
 
         return match (true) {
             $late->isPositive() => "The machine's own reminder rings at {$amount($rings)}, {$amount($late)} after the rulebook's {$amount($nextDue)}.",
-            $rings->isLessThanOrEqualTo($meter) && $nextDue->isGreaterThan($meter) => "The machine's own reminder rang at {$amount($rings)}; the rulebook's next point is {$amount($nextDue)}. Set it again.",
+            $rings->isLessThanOrEqualTo($meter)
+                && $nextDue->isGreaterThan($meter) => "The machine's own reminder rang at {$amount($rings)}; the rulebook's next point is {$amount($nextDue)}. Set it again.",
             $late->abs()->isGreaterThanOrEqualTo($step) => "The machine's own reminder rings at {$amount($rings)}, {$amount($late->abs())} before the rulebook's {$amount($nextDue)}.",
             default => null,
         };

@@ -7,7 +7,10 @@ namespace Core\Meter;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 
-/** What a machine had run at any moment between two of its readings: along the straight line, flat after the last, unknown before the first. */
+/**
+ * What a machine had run at any moment between two of its readings: along the straight line, flat after the last,
+ * unknown before the first.
+ */
 final readonly class RunBetween
 {
     /** A meter is read to the tenth, and what lies between two readings is known no better. */
@@ -27,7 +30,9 @@ final readonly class RunBetween
         if ($span <= 0) {
             return $this->before->value;
         }
-        $share = $this->after->value->minus($this->before->value)->multipliedBy($gone)->dividedBy($span, self::PLACES, RoundingMode::HALF_UP);
+        $share = $this->after->value->minus($this->before->value)
+            ->multipliedBy($gone)
+            ->dividedBy($span, self::PLACES, RoundingMode::HALF_UP);
 
         return $this->before->value->plus($share)->stripTrailingZeros();
     }

@@ -7,8 +7,10 @@ namespace Core\Meter;
 use Brick\Math\BigDecimal;
 
 /**
- * What was probably meant by a mistyped reading: every value that one slip of a finger turns into what was typed, that the meter can show and that the machine
- * can have reached, weighed by how common the slip is and how usual the gain would be. The weights are common practice, no source.
+ * What was probably meant by a mistyped reading: every value that one slip of a finger turns into what was typed, that
+ * the meter can show and that the machine
+ * can have reached, weighed by how common the slip is and how usual the gain would be. The weights are common practice,
+ * no source.
  */
 final class Slip
 {
@@ -31,7 +33,18 @@ final class Slip
     private const NEIGHBOUR_INSTEAD = 0.3;
 
     /** Keys beside and above each other on a row of digits and on a pad of twelve. */
-    private const NEIGHBOURS = ['0' => '9128', '1' => '204', '2' => '1350', '3' => '246', '4' => '15357', '5' => '2468', '6' => '35579', '7' => '648', '8' => '57790', '9' => '8606'];
+    private const NEIGHBOURS = [
+        '0' => '9128',
+        '1' => '204',
+        '2' => '1350',
+        '3' => '246',
+        '4' => '15357',
+        '5' => '2468',
+        '6' => '35579',
+        '7' => '648',
+        '8' => '57790',
+        '9' => '8606',
+    ];
 
     /** How often a gain has nothing to do with what is usual. */
     private const LONG_DAYS = 0.05;
@@ -59,8 +72,14 @@ final class Slip
      * @param  int  $places  decimals that the meter shows
      * @param  float|null  $perWeek  what is usual for the machine, where that is known
      */
-    public static function in(Reading $reading, BigDecimal $previous, float $days, int $mostPerDay, int $places, ?float $perWeek = null): self
-    {
+    public static function in(
+        Reading $reading,
+        BigDecimal $previous,
+        float $days,
+        int $mostPerDay,
+        int $places,
+        ?float $perWeek = null,
+    ): self {
         $most = $previous->plus(BigDecimal::of(sprintf('%.6F', $days * $mostPerDay)));
         $weights = [];
         foreach (self::candidates(self::digits($reading), $places) as [$written, $weight]) {
@@ -68,8 +87,16 @@ final class Slip
                 continue;
             }
             $value = BigDecimal::of($written)->stripTrailingZeros();
-            if ($value->getScale() <= $places && $value->isGreaterThanOrEqualTo($previous) && $value->isLessThanOrEqualTo($most) && ! $value->isEqualTo($reading->value)) {
-                $weights[(string) $value] = max($weights[(string) $value] ?? 0.0, $weight * self::usualness($value->minus($previous)->toFloat(), $days, $mostPerDay, $perWeek));
+            if (
+                $value->getScale() <= $places
+                && $value->isGreaterThanOrEqualTo($previous)
+                && $value->isLessThanOrEqualTo($most)
+                && ! $value->isEqualTo($reading->value)
+            ) {
+                $weights[(string) $value] = max(
+                    $weights[(string) $value] ?? 0.0,
+                    $weight * self::usualness($value->minus($previous)->toFloat(), $days, $mostPerDay, $perWeek),
+                );
             }
         }
         arsort($weights);
@@ -77,7 +104,11 @@ final class Slip
         $shares = array_map(fn (float $weight): float => $sum > 0 ? $weight / $sum : 0.0, $weights);
         [$first, $second] = [reset($shares) ?: 0.0, next($shares) ?: 0.0];
         $isSure = $first >= self::SURE && $first >= self::AHEAD_OF_NEXT * $second;
-        $told = array_slice(array_keys(array_filter($shares, fn (float $share): bool => $share >= self::WORTH_TELLING)), 0, $isSure ? 1 : self::MOST_TOLD);
+        $told = array_slice(
+            array_keys(array_filter($shares, fn (float $share): bool => $share >= self::WORTH_TELLING)),
+            0,
+            $isSure ? 1 : self::MOST_TOLD,
+        );
 
         return new self(array_map(fn (int|string $value): BigDecimal => BigDecimal::of($value), $told), $isSure);
     }
@@ -88,7 +119,10 @@ final class Slip
         return $this->isSure ? $this->meanings[0] : null;
     }
 
-    /** How likely a gain is, up to a factor: ever less beyond what is usual in so many days, yet a long day now and then is nothing unheard of. */
+    /**
+     * How likely a gain is, up to a factor: ever less beyond what is usual in so many days, yet a long day now and then
+     * is nothing unheard of.
+     */
     private static function usualness(float $gain, float $days, int $mostPerDay, ?float $perWeek): float
     {
         $times = $gain / ($perWeek === null ? $days * $mostPerDay / 6 : $perWeek * max(1, $days) / 7 + $mostPerDay / 240);
@@ -100,7 +134,10 @@ final class Slip
     {
         $typed = str_replace(',', '.', $reading->typed ?? '');
 
-        return preg_match('/^\d+(\.\d+)?$/', $typed) && BigDecimal::of($typed)->isEqualTo($reading->value) ? $typed : (string) $reading->value->stripTrailingZeros();
+        return preg_match('/^\d+(\.\d+)?$/', $typed)
+            && BigDecimal::of($typed)->isEqualTo($reading->value)
+            ? $typed
+            : (string) $reading->value->stripTrailingZeros();
     }
 
     /** @return iterable<array{string, float}> what may have been meant, and how common that slip is */
@@ -125,7 +162,10 @@ final class Slip
         for ($at = 0; $at <= $length; $at++) {
             foreach (range(0, 9) as $digit) {
                 $isDouble = ($typed[$at - 1] ?? '') === (string) $digit || ($typed[$at] ?? '') === (string) $digit;
-                yield [substr($typed, 0, $at).$digit.substr($typed, $at), $isDouble ? self::DOUBLE_LOST : self::DIGIT_LOST];
+                yield [
+                    substr($typed, 0, $at).$digit.substr($typed, $at),
+                    $isDouble ? self::DOUBLE_LOST : self::DIGIT_LOST,
+                ];
             }
         }
     }
@@ -136,7 +176,10 @@ final class Slip
         $digits = str_replace('.', '', $typed);
         $isLost = $digits === $typed;
         if ($places > 0 && strlen($digits) > $places) {
-            yield [substr($digits, 0, -$places).'.'.substr($digits, -$places), $isLost ? self::POINT_LOST : self::POINT_MOVED];
+            yield [
+                substr($digits, 0, -$places).'.'.substr($digits, -$places),
+                $isLost ? self::POINT_LOST : self::POINT_MOVED,
+            ];
         }
         if (! $isLost) {
             yield [$digits, self::POINT_MOVED];
@@ -151,7 +194,10 @@ final class Slip
     {
         return match (true) {
             $digit === $before, $digit === $after => self::DIGIT_DOUBLED,
-            str_contains(self::NEIGHBOURS[$digit], $before ?: 'none'), str_contains(self::NEIGHBOURS[$digit], $after ?: 'none') => self::NEIGHBOUR_TOO,
+            str_contains(
+                self::NEIGHBOURS[$digit],
+                $before ?: 'none',
+            ), str_contains(self::NEIGHBOURS[$digit], $after ?: 'none') => self::NEIGHBOUR_TOO,
             default => self::DIGIT_TOO_MANY,
         };
     }

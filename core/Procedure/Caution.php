@@ -11,7 +11,10 @@ use Core\Machine\SpotKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 
-/** What can hurt somebody at a task, from its spots and what is done to them. The maker's manual, local rules and licensed trades come first. */
+/**
+ * What can hurt somebody at a task, from its spots and what is done to them. The maker's manual, local rules and
+ * licensed trades come first.
+ */
 final class Caution
 {
     public const BEFORE_ANY_WORK = 'Park level, brake on, implement down, key out, wheels that stay on the ground chocked. The maker\'s manual wins over anything said here.';
@@ -24,7 +27,13 @@ final class Caution
 
     private const LOOKED_AT_ONLY = [TaskKind::Inspect, TaskKind::Run];
 
-    private const AXLES = [CompartmentKind::FrontDifferential, CompartmentKind::RearDifferential, CompartmentKind::WetBrakeAxle, CompartmentKind::FinalDrive, CompartmentKind::ReductionGear];
+    private const AXLES = [
+        CompartmentKind::FrontDifferential,
+        CompartmentKind::RearDifferential,
+        CompartmentKind::WetBrakeAxle,
+        CompartmentKind::FinalDrive,
+        CompartmentKind::ReductionGear,
+    ];
 
     /**
      * @param  list<Spot>  $spots
@@ -32,7 +41,10 @@ final class Caution
      */
     public static function for(MachineClass $class, TaskKind $kind, array $spots): array
     {
-        $cautions = [self::ofClass($class), $kind === TaskKind::Run ? 'Run it only where exhaust cannot gather.' : null];
+        $cautions = [
+            self::ofClass($class),
+            $kind === TaskKind::Run ? 'Run it only where exhaust cannot gather.' : null,
+        ];
         foreach ($spots as $spot) {
             $cautions = [...$cautions, ...self::at($spot, $kind)];
         }

@@ -45,7 +45,10 @@ final class Catalogue
      */
     public static function reckon(string $name, array $given, \DateTimeImmutable $now): array
     {
-        $calculator = self::CALCULATORS[$name] ?? throw new UnknownCalculator("There is no calculator called \"{$name}\". There are: ".implode(', ', self::names()).'.');
+        $calculator = self::CALCULATORS[$name]
+            ?? throw new UnknownCalculator(
+                "There is no calculator called \"{$name}\". There are: ".implode(', ', self::names()).'.',
+            );
 
         $fields = new Fields($given);
         $answer = (new $calculator)->answer($fields, $now);
@@ -58,7 +61,11 @@ final class Catalogue
      * What can be told of a calculation while it is still being typed.
      *
      * @param  array<mixed>  $given
-     * @return array{answer: array<string, mixed>|null, missing: array<string, list<string>>, wrong: array<string, list<string>>}
+     * @return array{
+     *     answer: array<string, mixed>|null,
+     *     missing: array<string, list<string>>,
+     *     wrong: array<string, list<string>>,
+     * }
      *
      * @throws UnknownCalculator
      */

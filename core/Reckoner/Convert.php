@@ -28,7 +28,13 @@ final class Convert implements Calculator
         }
         $given->complete();
         assert($quantity !== null && $result !== null);
-        $why = sprintf('%s %s is %s %s.', $quantity->rounded(), $quantity->unit->symbol(), $result->rounded($places ?? 6), $result->unit->symbol());
+        $why = sprintf(
+            '%s %s is %s %s.',
+            $quantity->rounded(),
+            $quantity->unit->symbol(),
+            $result->rounded($places ?? 6),
+            $result->unit->symbol(),
+        );
 
         return new Answer(['result' => Written::quantity($result, $places)], $why, ['NIST SP 811 (2008), appendix B']);
     }

@@ -34,7 +34,11 @@ final class DrawChart implements Calculator
         }
         $given->complete();
         try {
-            $columns = ColumnChart::between(array_filter($rules), $from ?? BigDecimal::zero(), $to ?? BigDecimal::zero());
+            $columns = ColumnChart::between(
+                array_filter($rules),
+                $from ?? BigDecimal::zero(),
+                $to ?? BigDecimal::zero(),
+            );
         } catch (\LengthException $tooMany) {
             $given->fault('to', $tooMany->getMessage());
             $given->complete();
@@ -43,8 +47,18 @@ final class DrawChart implements Calculator
         }
 
         return new Answer(
-            ['columns' => array_map(fn (Column $column): array => ['at' => Written::number($column->at), 'tasks' => $column->tasks], $columns)],
-            sprintf('%s between %s and %s h: first points, then by the anchor of each rule.', Plain::count(count($columns), 'column'), Plain::number($from ?? BigDecimal::zero()), Plain::number($to ?? BigDecimal::zero())),
+            [
+                'columns' => array_map(
+                    fn (Column $column): array => ['at' => Written::number($column->at), 'tasks' => $column->tasks],
+                    $columns,
+                ),
+            ],
+            sprintf(
+                '%s between %s and %s h: first points, then by the anchor of each rule.',
+                Plain::count(count($columns), 'column'),
+                Plain::number($from ?? BigDecimal::zero()),
+                Plain::number($to ?? BigDecimal::zero()),
+            ),
             ['common practice'],
         );
     }

@@ -19,7 +19,10 @@ final class JudgeLevel implements Calculator
 
     public function answer(Fields $given, \DateTimeImmutable $now): Answer
     {
-        $method = LevelMethod::tryFrom((string) $given->option('method', array_column(LevelMethod::cases(), 'value'), 'the method')) ?? LevelMethod::Stick;
+        $method = LevelMethod::tryFrom(
+            (string) $given->option('method', array_column(LevelMethod::cases(), 'value'), 'the method'),
+        )
+            ?? LevelMethod::Stick;
         $mark = $this->mark($given, $method);
         $protocol = Level::protocol($given->within('protocol', 'how it is to be read'), $method);
         $actually = $given->within('actual', 'how it was read');
@@ -29,7 +32,11 @@ final class JudgeLevel implements Calculator
         assert($mark !== null);
         $judged = Level::of($method, $mark, $protocol, $actual, $slope);
 
-        return new Answer(['usable' => $judged->isUsable(), 'verdict' => $judged->verdict?->value, 'do' => $judged->do], $judged->why, $judged->sources);
+        return new Answer(
+            ['usable' => $judged->isUsable(), 'verdict' => $judged->verdict?->value, 'do' => $judged->do],
+            $judged->why,
+            $judged->sources,
+        );
     }
 
     /** A share of the way from add to full where there is a scale, or a mark's own word. */
@@ -41,13 +48,20 @@ final class JudgeLevel implements Calculator
             return $mark;
         }
         try {
-            $share = $written !== null && $mark === null && $method->hasScale() ? WrittenNumber::ofProgram($written) : null;
+            $share = $written !== null
+                && $mark === null
+                && $method->hasScale()
+                ? WrittenNumber::ofProgram($written)
+                : null;
             if ($share !== null && $share->abs()->isLessThanOrEqualTo(self::MOST)) {
                 return LevelMark::at($share);
             }
         } catch (Unreadable) {
         }
-        $given->fault('observed', "What can be observed by a {$method->word()} is ".implode(', ', array_column($method->marks(), 'value'))
+        $given->fault('observed', "What can be observed by a {$method->word()} is ".implode(
+            ', ',
+            array_column($method->marks(), 'value'),
+        )
             .($method->hasScale() ? ', or a number from 0 at the add mark to 1 at the full mark, at most '.self::MOST.'.' : '.'));
 
         return null;

@@ -43,6 +43,9 @@ final class JudgeReading implements Calculator
         $value = $fields->number('value', 'what the meter shows');
         $at = $fields->instant('at', 'the day of the reading');
 
-        return $value === null || $at === null ? null : new Reading($value, $at, $fields->isDayOnly('at'), $fields->written('value'));
+        return $value === null
+            || $at === null
+            ? null
+            : new Reading($value, $at, $fields->isDayOnly('at'), $fields->written('value'));
     }
 }

@@ -50,7 +50,11 @@ final class JudgeStanding implements Calculator
 
     private function point(Fields $fields): Point
     {
-        return new Point($fields->optionalNumber('hours', 'the hours'), $fields->optionalNumber('km', 'the distance'), $fields->optionalDay('date', 'the day'));
+        return new Point(
+            $fields->optionalNumber('hours', 'the hours'),
+            $fields->optionalNumber('km', 'the distance'),
+            $fields->optionalDay('date', 'the day'),
+        );
     }
 
     /** Something that the rule counts must be known of the present, else nothing can be judged. */
@@ -61,7 +65,10 @@ final class JudgeStanding implements Calculator
             return;
         }
         foreach ($counted as $limit) {
-            $given->fault("now.{$limit->value}", 'The rule counts '.($limit === Limit::Date ? 'months' : $limit->value).', so the present '.$limit->value.' must be given.');
+            $given->fault(
+                "now.{$limit->value}",
+                'The rule counts '.($limit === Limit::Date ? 'months' : $limit->value).', so the present '.$limit->value.' must be given.',
+            );
         }
     }
 }

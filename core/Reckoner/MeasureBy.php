@@ -19,7 +19,16 @@ abstract class MeasureBy implements Calculator
     {
         $judged = $this->instrument->judge($given, $this->limits($given), new Occasion($now));
 
-        return new Answer([...$judged->fields, 'usable' => $judged->isUsable(), 'verdict' => $judged->verdict?->value, 'do' => $judged->do], $judged->why, $judged->sources);
+        return new Answer(
+            [
+                ...$judged->fields,
+                'usable' => $judged->isUsable(),
+                'verdict' => $judged->verdict?->value,
+                'do' => $judged->do,
+            ],
+            $judged->why,
+            $judged->sources,
+        );
     }
 
     protected function limits(Fields $given): Fields

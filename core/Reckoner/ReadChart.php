@@ -47,11 +47,19 @@ final class ReadChart implements Calculator
             'questions' => array_map(fn (Question $question): array => [
                 'id' => $question->id,
                 'ask' => $question->ask,
-                'options' => array_map(fn (string $id, string $label): array => ['id' => $id, 'label' => $label], array_keys($question->options), $question->options),
+                'options' => array_map(
+                    fn (string $id, string $label): array => ['id' => $id, 'label' => $label],
+                    array_keys($question->options),
+                    $question->options,
+                ),
                 'suggested' => $question->suggested,
             ], $reading->questions),
             'remarks' => $reading->remarks,
-        ], sprintf('%s understood, %s open.', Plain::count(count($reading->rows), 'rule'), Plain::count(count($reading->questions), 'question')), ['common practice']);
+        ], sprintf(
+            '%s understood, %s open.',
+            Plain::count(count($reading->rows), 'rule'),
+            Plain::count(count($reading->questions), 'question'),
+        ), ['common practice']);
     }
 
     /** Headings and marked fields, as an editor has them. */
@@ -67,10 +75,18 @@ final class ReadChart implements Calculator
             if (count($cells) !== count($headings)) {
                 $row->fault('cells', 'A row has a field under each heading.');
             }
-            $rows[] = new WrittenRow($index + 1, $row->optionalText('task', 'the task') ?? '', $cells, recurs: $row->flag('recurs', 'whether it recurs'));
+            $rows[] = new WrittenRow(
+                $index + 1,
+                $row->optionalText('task', 'the task') ?? '',
+                $cells,
+                recurs: $row->flag('recurs', 'whether it recurs'),
+            );
         }
         if (count($rows) > WrittenTable::MOST_ROWS || count($headings) > WrittenTable::MOST_COLUMNS) {
-            $given->fault('rows', 'A chart has at most '.WrittenTable::MOST_ROWS.' rows and '.WrittenTable::MOST_COLUMNS.' columns.');
+            $given->fault(
+                'rows',
+                'A chart has at most '.WrittenTable::MOST_ROWS.' rows and '.WrittenTable::MOST_COLUMNS.' columns.',
+            );
         }
 
         return new WrittenTable($headings, $rows);
@@ -81,7 +97,9 @@ final class ReadChart implements Calculator
     {
         $every = fn (Interval $interval): object => (object) array_filter([
             'hours' => $interval->hours === null ? null : (string) $interval->hours,
-            $distance->value => $interval->km === null ? null : (string) $distance->fromReckoned($interval->km)->stripTrailingZeros(),
+            $distance->value => $interval->km === null ? null : (string) $distance
+                ->fromReckoned($interval->km)
+                ->stripTrailingZeros(),
             'months' => $interval->months,
         ], fn (string|int|null $length): bool => $length !== null);
 
@@ -90,7 +108,14 @@ final class ReadChart implements Calculator
             'kind' => $row->kind->value,
             'first' => array_map($every, $row->first),
             'every' => $every($row->every),
-            'windows' => array_map(fn (YearWindow $window): array => ['name' => $window->name, 'from' => $window->from(), 'to' => $window->to()], $row->windows),
+            'windows' => array_map(
+                fn (YearWindow $window): array => [
+                    'name' => $window->name,
+                    'from' => $window->from(),
+                    'to' => $window->to(),
+                ],
+                $row->windows,
+            ),
             'condition' => $row->condition,
             'anchor' => $row->anchor->value,
             'contained_in' => self::replacementOf($row, $reading->rows),
@@ -107,8 +132,13 @@ final class ReadChart implements Calculator
      */
     private static function replacementOf(ChartRow $row, array $rows): ?int
     {
-        $replaced = array_filter($rows, fn (ChartRow $other): bool => $other->line === $row->line && $other->kind === TaskKind::Replace);
+        $replaced = array_filter(
+            $rows,
+            fn (ChartRow $other): bool => $other->line === $row->line && $other->kind === TaskKind::Replace,
+        );
 
-        return in_array($row->kind, [TaskKind::Inspect, TaskKind::Clean, TaskKind::Adjust], true) ? array_key_first($replaced) : null;
+        return in_array($row->kind, [TaskKind::Inspect, TaskKind::Clean, TaskKind::Adjust], true)
+            ? array_key_first($replaced)
+            : null;
     }
 }

@@ -24,7 +24,9 @@ final class ReckonGrease implements Calculator
         $rows = $given->rows('points', 'the grease points');
         foreach ($rows as $row) {
             $row->optionalText('name', 'the name of the point');
-            $each = $row->has('strokes') ? $row->optionalWholeNumber('strokes', 'the strokes', self::MOST_STROKES) : $row->number('strokes', 'the strokes');
+            $each = $row->has('strokes') ? $row
+                ->optionalWholeNumber('strokes', 'the strokes', self::MOST_STROKES) : $row
+                ->number('strokes', 'the strokes');
             $times = $row->optionalWholeNumber('times', 'the times', self::MOST_STROKES) ?? 1;
             $strokes += ($each instanceof BigDecimal ? 0 : $each ?? 0) * $times;
         }
@@ -32,7 +34,8 @@ final class ReckonGrease implements Calculator
             $given->fault('points', 'The grease points are missing.');
         }
         $gun = $given->measure('grams_per_stroke', 'what one stroke gives', Dimension::Mass, Unit::Gram);
-        $cartridge = $given->optionalMeasure('cartridge', 'the cartridge', Dimension::Mass, Unit::Gram) ?? Quantity::of(400, Unit::Gram);
+        $cartridge = $given->optionalMeasure('cartridge', 'the cartridge', Dimension::Mass, Unit::Gram)
+            ?? Quantity::of(400, Unit::Gram);
         foreach (['grams_per_stroke' => $gun, 'cartridge' => $cartridge] as $name => $mass) {
             if ($mass?->value->isZero()) {
                 $given->fault($name, 'It must be above zero.');
@@ -42,7 +45,12 @@ final class ReckonGrease implements Calculator
         assert($gun !== null);
         $need = GreaseNeed::of($strokes, $gun, $cartridge);
 
-        return new Answer(['strokes' => $need->strokes, 'grams' => Written::quantity($need->grams), 'cartridges' => $need->cartridges],
-            Plain::count($need->strokes, 'stroke')." of {$gun->inWords()} give {$need->grams->inWords()}: {$need->cartridges} of {$cartridge->inWords()}.", ['common practice']);
+        return new Answer([
+            'strokes' => $need->strokes,
+            'grams' => Written::quantity($need->grams),
+            'cartridges' => $need->cartridges,
+        ],
+            Plain::count($need->strokes, 'stroke')." of {$gun->inWords()} give {$need->grams->inWords()}: {$need->cartridges} of {$cartridge->inWords()}.",
+            ['common practice']);
     }
 }

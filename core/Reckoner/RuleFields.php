@@ -26,9 +26,21 @@ final class RuleFields
         $source = $fields->choice('source', Source::Keeper, 'the source');
         $early = $fields->optionalNumber('early', 'the early window');
         $late = $fields->optionalNumber('late', 'the late window');
-        $windows = array_values(array_filter(array_map(self::window(...), $fields->rows('windows', 'the parts of the year'))));
+        $windows = array_values(
+            array_filter(array_map(self::window(...), $fields->rows('windows', 'the parts of the year'))),
+        );
         try {
-            return new Rule($every, $first, $anchor, $early, $late, $source, $book, $windows, $fields->optionalText('condition', 'the condition'));
+            return new Rule(
+                $every,
+                $first,
+                $anchor,
+                $early,
+                $late,
+                $source,
+                $book,
+                $windows,
+                $fields->optionalText('condition', 'the condition'),
+            );
         } catch (NoWindow $refused) {
             $fields->fault($refused->which, $refused->getMessage());
         } catch (NeverDue $refused) {
@@ -62,7 +74,11 @@ final class RuleFields
     public static function window(Fields $fields): ?YearWindow
     {
         try {
-            return YearWindow::between((string) $fields->optionalText('from', 'the first day'), (string) $fields->optionalText('to', 'the last day'), (string) $fields->optionalText('name', 'the name'));
+            return YearWindow::between(
+                (string) $fields->optionalText('from', 'the first day'),
+                (string) $fields->optionalText('to', 'the last day'),
+                (string) $fields->optionalText('name', 'the name'),
+            );
         } catch (\InvalidArgumentException $refused) {
             $fields->fault('from', $refused->getMessage());
 

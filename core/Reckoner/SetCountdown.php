@@ -16,7 +16,9 @@ final class SetCountdown implements Calculator
     {
         $meter = $given->number('meter', 'the meter reading');
         $nextDue = $given->number('next_due', 'the next due point');
-        $step = $given->has('step') ? $given->number('step', 'the display\'s step', aboveZero: true) : BigDecimal::one();
+        $step = $given->has('step')
+            ? $given->number('step', 'the display\'s step', aboveZero: true)
+            : BigDecimal::one();
         $given->complete();
         assert($meter !== null && $nextDue !== null && $step !== null);
         $countdown = Countdown::until($nextDue, $meter, $step);

@@ -26,7 +26,12 @@ final class TrendConsumption implements Calculator
         foreach ($given->rows('top_ups', 'the top-ups') as $row) {
             $hours = $row->number('hours', 'the hours');
             $amount = $row->measure('amount', 'the amount', Dimension::Volume);
-            if ($hours !== null && $from !== null && $to !== null && ($hours->isLessThan($from) || $hours->isGreaterThan($to))) {
+            if (
+                $hours !== null
+                && $from !== null
+                && $to !== null
+                && ($hours->isLessThan($from) || $hours->isGreaterThan($to))
+            ) {
                 $row->fault('hours', 'This top-up lies outside the hours that are followed.');
             }
             if ($hours !== null && $amount !== null) {
@@ -38,7 +43,13 @@ final class TrendConsumption implements Calculator
         }
         $given->complete();
         assert($from !== null && $to !== null);
-        $consumption = Consumption::of($topUps, $from, $to, $limit, Quantity::of(0, $topUps[0][1]->unit ?? $limit->unit ?? Unit::Litre));
+        $consumption = Consumption::of(
+            $topUps,
+            $from,
+            $to,
+            $limit,
+            Quantity::of(0, $topUps[0][1]->unit ?? $limit->unit ?? Unit::Litre),
+        );
 
         return new Answer([
             'per_100h' => Written::quantity($consumption->per100Hours),

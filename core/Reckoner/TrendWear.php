@@ -17,7 +17,10 @@ use Core\Measure\WrittenNumber;
 /** When a part that wears reaches its limit. */
 final class TrendWear implements Calculator
 {
-    private const SOURCES = ['Least squares and prediction interval: NIST/SEMATECH e-Handbook of Statistical Methods, 4.1.4.1 and 4.5.2', 'common practice'];
+    private const SOURCES = [
+        'Least squares and prediction interval: NIST/SEMATECH e-Handbook of Statistical Methods, 4.1.4.1 and 4.5.2',
+        'common practice',
+    ];
 
     public function answer(Fields $given, \DateTimeImmutable $now): Answer
     {
@@ -42,8 +45,14 @@ final class TrendWear implements Calculator
         $trend = WearTrend::of($points, $limit, $falls, resolution: $resolution);
 
         return new Answer([
-            'slope_per_100h' => $trend->line === null ? null : $this->slope($trend->line->slope->multipliedBy(100), $unit),
-            'limit_at' => ['p10' => self::hours($trend->p10), 'p50' => self::hours($trend->p50?->toFloat()), 'p90' => self::hours($trend->p90)],
+            'slope_per_100h' => $trend->line === null
+                ? null
+                : $this->slope($trend->line->slope->multipliedBy(100), $unit),
+            'limit_at' => [
+                'p10' => self::hours($trend->p10),
+                'p50' => self::hours($trend->p50?->toFloat()),
+                'p90' => self::hours($trend->p90),
+            ],
             'verdict' => $trend->verdict->value,
         ], $trend->why, self::SOURCES);
     }
@@ -54,7 +63,10 @@ final class TrendWear implements Calculator
         $written = $row->written('value');
         $own = $unit === null ? null : $row->quantity('value', 'what was measured', $unit)?->unit;
 
-        return $own === null || $unit === null ? WrittenNumber::resolution($written) : WrittenNumber::resolution($written)->multipliedBy($own->factor())->dividedBy($unit->factor());
+        return $own === null
+            || $unit === null
+            ? WrittenNumber::resolution($written)
+            : WrittenNumber::resolution($written)->multipliedBy($own->factor())->dividedBy($unit->factor());
     }
 
     /** A quantity in the unit of the first one read, or a bare number where that was bare. */
@@ -73,7 +85,10 @@ final class TrendWear implements Calculator
         }
         $unit ??= $quantity->unit;
         if ($quantity->unit->dimension() !== $unit->dimension()) {
-            $fields->fault($name, ucfirst($what)." is a {$unit->dimension()->value}, and {$quantity->inWords()} is a {$quantity->unit->dimension()->value}.");
+            $fields->fault(
+                $name,
+                ucfirst($what)." is a {$unit->dimension()->value}, and {$quantity->inWords()} is a {$quantity->unit->dimension()->value}.",
+            );
 
             return null;
         }
@@ -86,7 +101,13 @@ final class TrendWear implements Calculator
     {
         $value = $per100Hours->toScale(6, RoundingMode::HALF_UP)->stripTrailingZeros();
 
-        return $unit === null ? Written::number($value) : ['value' => (string) $value, 'unit' => $unit->value, 'display' => "{$value->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros()} {$unit->symbol()} in 100 h"];
+        return $unit === null
+            ? Written::number($value)
+            : [
+                'value' => (string) $value,
+                'unit' => $unit->value,
+                'display' => "{$value->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros()} {$unit->symbol()} in 100 h",
+            ];
     }
 
     private static function hours(?float $hours): int|float|null

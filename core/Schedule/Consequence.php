@@ -31,7 +31,15 @@ final readonly class Consequence
      */
     public static function ofBoth(Rule $rule, ?Point $start, array $done, Point $now, array $skipped = []): array
     {
-        return array_map(fn (Anchor $anchor): self => new self($anchor, Standing::of($rule->countedBy($anchor), $start, $done, $now, $skipped), $rule->book ?? $rule->every, $rule->book !== null || $rule->source === Source::Book ? 'book' : 'rule'), Anchor::cases());
+        return array_map(
+            fn (Anchor $anchor): self => new self(
+                $anchor,
+                Standing::of($rule->countedBy($anchor), $start, $done, $now, $skipped),
+                $rule->book ?? $rule->every,
+                $rule->book !== null || $rule->source === Source::Book ? 'book' : 'rule',
+            ),
+            Anchor::cases(),
+        );
     }
 
     /** The hours that lie between the two services, or null where the rule does not count hours. */
@@ -40,7 +48,9 @@ final readonly class Consequence
         return $this->standing->runsFor();
     }
 
-    /** Hours beyond the book's interval, or the rule's where no book is on record; below nothing where it stays within. */
+    /**
+     * Hours beyond the book's interval, or the rule's where no book is on record; below nothing where it stays within.
+     */
     public function overBook(): ?BigDecimal
     {
         return $this->interval->hours === null ? null : $this->runsFor()?->minus($this->interval->hours);

@@ -8,7 +8,10 @@ use Brick\Math\BigDecimal;
 use Core\Machine\Limit;
 use Core\Measure\Day;
 
-/** The points of a rule along the calendar. The chart's months are counted from the machine's beginning; without one, from the last service. */
+/**
+ * The points of a rule along the calendar. The chart's months are counted from the machine's beginning; without one,
+ * from the last service.
+ */
 final readonly class DatedCourse
 {
     public function __construct(private Rule $rule)
@@ -22,14 +25,20 @@ final readonly class DatedCourse
      * @param  int  $met  the months of the last first point that is met, in whichever dimension
      * @return DuePoint|null null where nothing further comes, or nothing is known
      */
-    public function next(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $today, ?\DateTimeImmutable $skipped = null, int $met = 0): ?DuePoint
-    {
+    public function next(
+        ?\DateTimeImmutable $start,
+        ?\DateTimeImmutable $done,
+        \DateTimeImmutable $today,
+        ?\DateTimeImmutable $skipped = null,
+        int $met = 0,
+    ): ?DuePoint {
         $since = $done ?? $start;
         if ($since === null) {
             return null;
         }
         $counted = $done === null || $skipped > $done ? $skipped : $done;
-        $point = $this->firstAfter($start, $counted, $met) ?? $this->recurring($start, $counted, $counted ?? $since, $met);
+        $point = $this->firstAfter($start, $counted, $met)
+            ?? $this->recurring($start, $counted, $counted ?? $since, $met);
         if ($point === null) {
             return null;
         }
@@ -40,16 +49,27 @@ final readonly class DatedCourse
             $length->multipliedBy($this->rule->early), $length->multipliedBy($this->rule->late));
     }
 
-    /** @return array{\DateTimeImmutable, int}|null the day, and how many days long the interval is whose shares its windows are */
+    /**
+     * @return array{\DateTimeImmutable, int}|null the day, and how many days long the interval is whose shares its
+     *     windows are
+     */
     private function firstAfter(?\DateTimeImmutable $start, ?\DateTimeImmutable $counted, int $met): ?array
     {
-        $months = array_filter(array_map(fn (Interval $first): ?int => $first->months, $this->rule->first), fn (?int $months): bool => $months > $met);
+        $months = array_filter(
+            array_map(fn (Interval $first): ?int => $first->months, $this->rule->first),
+            fn (?int $months): bool => $months > $met,
+        );
         if ($start === null || $months === []) {
             return null;
         }
         $point = Day::addMonths($start, min($months));
         $every = $this->rule->every->months;
-        if ($counted !== null && $every !== null && $this->rule->anchor === Anchor::FromDone && Day::addMonths($counted, $every) < $point) {
+        if (
+            $counted !== null
+            && $every !== null
+            && $this->rule->anchor === Anchor::FromDone
+            && Day::addMonths($counted, $every) < $point
+        ) {
             return $this->recurring($start, $counted, $counted, $met);
         }
 
@@ -57,8 +77,12 @@ final readonly class DatedCourse
     }
 
     /** @return array{\DateTimeImmutable, int}|null the day and the interval's length in days */
-    private function recurring(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $since, int $met): ?array
-    {
+    private function recurring(
+        ?\DateTimeImmutable $start,
+        ?\DateTimeImmutable $done,
+        \DateTimeImmutable $since,
+        int $met,
+    ): ?array {
         $every = $this->rule->every->months;
         if ($every === null) {
             return null;
@@ -83,6 +107,8 @@ final readonly class DatedCourse
 
     private function satisfies(\DateTimeImmutable $done, \DateTimeImmutable $point, int $length): bool
     {
-        return BigDecimal::of(Day::number($point))->isLessThanOrEqualTo($this->rule->early->multipliedBy($length)->plus(Day::number($done)));
+        return BigDecimal::of(Day::number($point))->isLessThanOrEqualTo(
+            $this->rule->early->multipliedBy($length)->plus(Day::number($done)),
+        );
     }
 }

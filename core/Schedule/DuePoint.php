@@ -9,7 +9,8 @@ use Brick\Math\RoundingMode;
 use Core\Machine\Limit;
 
 /**
- * Where a rule falls due along one dimension, with its early and late windows. Positions are hours, kilometres, or days since 1970.
+ * Where a rule falls due along one dimension, with its early and late windows. Positions are hours, kilometres, or days
+ * since 1970.
  */
 final readonly class DuePoint
 {

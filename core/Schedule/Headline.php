@@ -11,12 +11,20 @@ final class Headline
     public const NAMES_TOLD = 2;
 
     /** The states a machine can be in, the most urgent first, each with its word. */
-    public const WORDS = ['past' => 'past', 'due' => 'due', 'stood_down' => 'stood down', 'nearing' => 'nearing', 'unknown' => 'not known', 'fresh' => 'fresh'];
+    public const WORDS = [
+        'past' => 'past',
+        'due' => 'due',
+        'stood_down' => 'stood down',
+        'nearing' => 'nearing',
+        'unknown' => 'not known',
+        'fresh' => 'fresh',
+    ];
 
     /**
      * @param  array<string, list<string>>  $names  by state, the first few of each
      * @param  array<string, int>  $counts  by state, all of each
-     * @return list<array{state: string, count: int, text: string}> most urgent first; states that nobody is in are left out
+     * @return list<array{state: string, count: int, text: string}> most urgent first; states that nobody is in are left
+     *     out
      */
     public static function of(array $names, array $counts): array
     {
@@ -24,7 +32,11 @@ final class Headline
         foreach (self::WORDS as $state => $word) {
             $count = $counts[$state] ?? 0;
             if ($count > 0) {
-                $parts[] = ['state' => $state, 'count' => $count, 'text' => self::who($state, $names[$state] ?? [], $count).($count === 1 ? ' is ' : ' are ').$word];
+                $parts[] = [
+                    'state' => $state,
+                    'count' => $count,
+                    'text' => self::who($state, $names[$state] ?? [], $count).($count === 1 ? ' is ' : ' are ').$word,
+                ];
             }
         }
 

@@ -9,7 +9,10 @@ use Core\Machine\Limit;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 
-/** So many hours, kilometres or months, whichever comes first; or, as a first point, at so many from the machine's beginning. */
+/**
+ * So many hours, kilometres or months, whichever comes first; or, as a first point, at so many from the machine's
+ * beginning.
+ */
 final readonly class Interval
 {
     /** @throws \InvalidArgumentException if a given dimension is not above zero */
@@ -69,7 +72,10 @@ final readonly class Interval
 
     public function equals(self $other): bool
     {
-        $same = fn (?BigDecimal $one, ?BigDecimal $two): bool => $one === null || $two === null ? $one === $two : $one->isEqualTo($two);
+        $same = fn (?BigDecimal $one, ?BigDecimal $two): bool => $one === null
+            || $two === null
+            ? $one === $two
+            : $one->isEqualTo($two);
 
         return $same($this->hours, $other->hours) && $same($this->km, $other->km) && $this->months === $other->months;
     }
@@ -77,9 +83,20 @@ final readonly class Interval
     /** The shorter of both along each dimension; one that only one of them gives stands. */
     public function shorter(self $other): self
     {
-        $least = fn (?BigDecimal $one, ?BigDecimal $two): ?BigDecimal => $one === null || ($two !== null && $two->isLessThan($one)) ? $two : $one;
+        $least = fn (?BigDecimal $one, ?BigDecimal $two): ?BigDecimal => $one === null
+            || ($two !== null && $two->isLessThan($one))
+            ? $two
+            : $one;
 
-        return new self($least($this->hours, $other->hours), $least($this->km, $other->km), $this->months === null || $other->months === null ? $this->months ?? $other->months : min($this->months, $other->months));
+        return new self(
+            $least($this->hours, $other->hours),
+            $least($this->km, $other->km),
+            $this->months === null
+                || $other->months === null
+                ? $this->months
+                ?? $other->months
+                : min($this->months, $other->months),
+        );
     }
 
     /** Whether this interval lets more time or distance pass than another in any dimension that the other gives. */

@@ -29,8 +29,13 @@ final readonly class MeteredCourse
      * @param  BigDecimal|null  $met  the last first point that is met, in whichever dimension
      * @return DuePoint|null null where nothing further comes, or nothing is known
      */
-    public function next(?BigDecimal $start, ?BigDecimal $done, BigDecimal $now, ?BigDecimal $skipped = null, ?BigDecimal $met = null): ?DuePoint
-    {
+    public function next(
+        ?BigDecimal $start,
+        ?BigDecimal $done,
+        BigDecimal $now,
+        ?BigDecimal $skipped = null,
+        ?BigDecimal $met = null,
+    ): ?DuePoint {
         $since = $done ?? $start;
         if ($since === null) {
             return null;
@@ -43,7 +48,14 @@ final readonly class MeteredCourse
         }
         [$at, $interval] = $point;
 
-        return new DuePoint($this->limit, $since, $at, $now, $interval->multipliedBy($this->rule->early), $interval->multipliedBy($this->rule->late));
+        return new DuePoint(
+            $this->limit,
+            $since,
+            $at,
+            $now,
+            $interval->multipliedBy($this->rule->early),
+            $interval->multipliedBy($this->rule->late),
+        );
     }
 
     /** @return array{BigDecimal, BigDecimal}|null the point, and the interval whose shares its windows are */
@@ -52,9 +64,15 @@ final readonly class MeteredCourse
         $first = $this->firstAfter($passed);
         $recurring = match (true) {
             $this->every === null => null,
-            $this->rule->anchor === Anchor::FromDone => $first !== null && $counted === null ? null : ($counted ?? $since)->plus($this->every),
+            $this->rule->anchor === Anchor::FromDone => $first !== null
+                && $counted === null
+                ? null
+                : ($counted ?? $since)->plus($this->every),
             $first !== null => null,
-            default => $this->multipleAfter(BigDecimal::max($passed, $counted?->plus($this->every->multipliedBy($this->rule->early)) ?? $passed), $this->every),
+            default => $this->multipleAfter(
+                BigDecimal::max($passed, $counted?->plus($this->every->multipliedBy($this->rule->early)) ?? $passed),
+                $this->every,
+            ),
         };
 
         return match (true) {

@@ -10,10 +10,16 @@ use Core\Machine\Point;
 use Core\Measure\Day;
 use Core\Meter\MeterUnit;
 
-/** When a task is due: points at which it comes first, the interval at which it comes again, and how much early or late still counts. */
+/**
+ * When a task is due: points at which it comes first, the interval at which it comes again, and how much early or late
+ * still counts.
+ */
 final readonly class Rule
 {
-    /** The share of the interval that is early or late without harm, where nobody says otherwise: common practice, no source. */
+    /**
+     * The share of the interval that is early or late without harm, where nobody says otherwise: common practice, no
+     * source.
+     */
     public const USUAL_WINDOW = '0.10';
 
     public BigDecimal $early;
@@ -27,7 +33,8 @@ final readonly class Rule
      * @param  Interval|null  $book  what the maker's book says, where the keeper's rule differs
      * @param  list<YearWindow>  $windows  parts of the year in each of which it comes once
      * @param  string|null  $condition  what a check must say for it to fall due
-     * @param  array<string, Tightening>  $tightenings  by the name of their limit: how the interval came to be shorter than the rulebook has it
+     * @param  array<string, Tightening>  $tightenings  by the name of their limit: how the interval came to be shorter
+     *     than the rulebook has it
      *
      * @throws NeverDue if the rule never falls due
      * @throws NoWindow if a window is not from nothing to the whole interval
@@ -59,48 +66,86 @@ final readonly class Rule
     /** Whether it falls due without a check that says so. */
     public function comesByItself(): bool
     {
-        return ! $this->every->isEmpty() || $this->windows !== [] || array_filter($this->first, fn (Interval $point): bool => ! $point->isEmpty()) !== [];
+        return ! $this->every->isEmpty()
+            || $this->windows !== []
+            || array_filter($this->first, fn (Interval $point): bool => ! $point->isEmpty()) !== [];
     }
 
     public function countedBy(Anchor $anchor): self
     {
-        return new self($this->every, $this->first, $anchor, $this->early, $this->late, $this->source, $this->book, $this->windows, $this->condition, $this->tightenings);
+        return new self(
+            $this->every,
+            $this->first,
+            $anchor,
+            $this->early,
+            $this->late,
+            $this->source,
+            $this->book,
+            $this->windows,
+            $this->condition,
+            $this->tightenings,
+        );
     }
 
     /** @param  non-empty-array<string, Tightening>  $tightenings  by the name of their limit */
     public function tightened(array $tightenings): self
     {
-        $along = fn (Limit $limit): Interval => ($tightenings[$limit->value] ?? null)->result ?? $this->every->only($limit);
+        $along = fn (Limit $limit): Interval => ($tightenings[$limit->value] ?? null)->result
+            ?? $this->every->only($limit);
         $every = new Interval($along(Limit::Hours)->hours, $along(Limit::Distance)->km, $along(Limit::Date)->months);
 
-        return new self($every, $this->first, $this->anchor, $this->early, $this->late, $this->source, $this->book, $this->windows, $this->condition, $tightenings);
+        return new self(
+            $every,
+            $this->first,
+            $this->anchor,
+            $this->early,
+            $this->late,
+            $this->source,
+            $this->book,
+            $this->windows,
+            $this->condition,
+            $tightenings,
+        );
     }
 
     /** @return list<BigDecimal> the first points along hours or kilometres, rising */
     public function firstPoints(Limit $limit): array
     {
-        $points = array_values(array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $this->first)));
+        $points = array_values(
+            array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $this->first)),
+        );
         usort($points, fn (BigDecimal $one, BigDecimal $other): int => $one->compareTo($other));
 
         return $points;
     }
 
     /**
-     * The first points that are met: reached, or nearly, in any of their dimensions by one of the services, or before the machine's known beginning.
+     * The first points that are met: reached, or nearly, in any of their dimensions by one of the services, or before
+     * the machine's known beginning.
      *
      * @param  list<Point>  $services  and points passed over on purpose
      * @return list<Interval>
      */
     public function firstPointsMet(?Point $start, array $services): array
     {
-        return array_values(array_filter($this->first, fn (Interval $first): bool => array_filter(Limit::cases(), fn (Limit $limit): bool => $this->meets($first, $limit, $start, $services)) !== []));
+        return array_values(
+            array_filter(
+                $this->first,
+                fn (Interval $first): bool => array_filter(
+                    Limit::cases(),
+                    fn (Limit $limit): bool => $this->meets($first, $limit, $start, $services),
+                ) !== [],
+            ),
+        );
     }
 
     /** @param  list<Point>  $services */
     private function meets(Interval $first, Limit $limit, ?Point $start, array $services): bool
     {
         $from = $limit === Limit::Date && $first->months !== null ? $start?->date : null;
-        $at = $from === null ? $first->length($limit) : BigDecimal::of(Day::number(Day::addMonths($from, $first->months)));
+        $at = $from === null
+            ? $first->length($limit)
+            : BigDecimal::of(Day::number(Day::addMonths($from, $first->months)));
         if ($at === null) {
             return false;
         }
@@ -124,7 +169,10 @@ final readonly class Rule
         $parts = [
             $this->every->isEmpty() ? '' : 'every '.$this->every->inWords($distance),
             ...array_map(fn (YearWindow $window): string => $window->when(), $this->windows),
-            ...array_map(fn (Interval $first): string => 'first at '.$first->inWords($distance), array_filter($this->first, fn (Interval $first): bool => ! $first->isEmpty())),
+            ...array_map(
+                fn (Interval $first): string => 'first at '.$first->inWords($distance),
+                array_filter($this->first, fn (Interval $first): bool => ! $first->isEmpty()),
+            ),
             $this->condition === null ? '' : "when a check says so: {$this->condition}",
         ];
 

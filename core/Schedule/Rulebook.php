@@ -20,7 +20,11 @@ final readonly class Rulebook
      */
     public function __construct(array $lines)
     {
-        $this->lines = array_column(array_map(fn (RulebookLine $line): array => [$line->task->id, $line], $lines), 1, 0);
+        $this->lines = array_column(
+            array_map(fn (RulebookLine $line): array => [$line->task->id, $line], $lines),
+            1,
+            0,
+        );
         foreach ($this->lines as $line) {
             if ($this->comesRound($line)) {
                 throw new ComesRound("{$line->task->name} would come round to itself.");
@@ -49,10 +53,25 @@ final readonly class Rulebook
     private function standing(RulebookLine $line, array $facts, Point $now): Standing
     {
         $known = $facts[$line->task->id] ?? new RuleFacts;
-        $own = $line->rule === null ? null : Standing::of($line->rule, $known->start, $known->done, $now, $known->skipped, $known->call, $known->apart);
+        $own = $line->rule === null
+            ? null
+            : Standing::of(
+                $line->rule,
+                $known->start,
+                $known->done,
+                $now,
+                $known->skipped,
+                $known->call,
+                $known->apart,
+            );
         $host = $this->named($line->goesWith);
         if ($host !== null) {
-            return Standing::goingWith($host->task, $this->standing($host, $facts, $now), $own, Standing::newest($known->done));
+            return Standing::goingWith(
+                $host->task,
+                $this->standing($host, $facts, $now),
+                $own,
+                Standing::newest($known->done),
+            );
         }
 
         return $own ?? throw new \LogicException('A line without a host has a rule.');

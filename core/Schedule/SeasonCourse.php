@@ -9,7 +9,8 @@ use Core\Machine\Limit;
 use Core\Measure\Day;
 
 /**
- * The points of a rule that comes in certain parts of the year. Each window of each year is one point: due from its first day, past after its last.
+ * The points of a rule that comes in certain parts of the year. Each window of each year is one point: due from its
+ * first day, past after its last.
  */
 final readonly class SeasonCourse
 {
@@ -23,8 +24,12 @@ final readonly class SeasonCourse
      * @param  \DateTimeImmutable|null  $skipped  the day of the last point passed over
      * @return DuePoint|null null where the rule has no window, or nothing is known
      */
-    public function next(?\DateTimeImmutable $start, ?\DateTimeImmutable $done, \DateTimeImmutable $today, ?\DateTimeImmutable $skipped = null): ?DuePoint
-    {
+    public function next(
+        ?\DateTimeImmutable $start,
+        ?\DateTimeImmutable $done,
+        \DateTimeImmutable $today,
+        ?\DateTimeImmutable $skipped = null,
+    ): ?DuePoint {
         $since = $done ?? $start;
         if ($since === null || $this->rule->windows === []) {
             return null;
@@ -37,7 +42,15 @@ final readonly class SeasonCourse
             $previous = $opening;
             $lead = $done === null && $skipped === null ? BigDecimal::zero() : $early;
             if ($lead->plus($counted)->isLessThan($opening)) {
-                return new DuePoint(Limit::Date, BigDecimal::of($begun), BigDecimal::of($opening), BigDecimal::of(Day::number($today)), $early, BigDecimal::of($closing - $opening), $window);
+                return new DuePoint(
+                    Limit::Date,
+                    BigDecimal::of($begun),
+                    BigDecimal::of($opening),
+                    BigDecimal::of(Day::number($today)),
+                    $early,
+                    BigDecimal::of($closing - $opening),
+                    $window,
+                );
             }
         }
 
@@ -48,7 +61,10 @@ final readonly class SeasonCourse
     private function windowsFrom(int $year): iterable
     {
         for (; ; $year++) {
-            $openings = array_map(fn (YearWindow $window): array => [$window->opening($year), $window->closing($year), $window], $this->rule->windows);
+            $openings = array_map(
+                fn (YearWindow $window): array => [$window->opening($year), $window->closing($year), $window],
+                $this->rule->windows,
+            );
             usort($openings, fn (array $one, array $other): int => $one[0] <=> $other[0]);
             yield from $openings;
         }

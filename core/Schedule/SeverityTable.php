@@ -8,16 +8,39 @@ use Brick\Math\BigDecimal;
 use Core\Machine\Limit;
 use Core\Machine\Subject;
 
-/** By what share each severity shortens the intervals of each subject. Where several bear on one rule, the hardest counts alone. */
+/**
+ * By what share each severity shortens the intervals of each subject. Where several bear on one rule, the hardest
+ * counts alone.
+ */
 final readonly class SeverityTable
 {
     /** Common practice, no source: the maker's manual of the machine at hand wins. */
     private const USUAL = [
-        'dust' => ['air_cleaner' => '0.5', 'grease' => '0.5', 'cooling' => '0.5', 'fuel' => '0.5', 'engine_oil' => '0.75', 'belts' => '0.75', 'brakes' => '0.75'],
-        'heat' => ['engine_oil' => '0.75', 'cooling' => '0.75', 'hydraulics' => '0.75', 'gear_oil' => '0.75', 'battery' => '0.75'],
+        'dust' => [
+            'air_cleaner' => '0.5',
+            'grease' => '0.5',
+            'cooling' => '0.5',
+            'fuel' => '0.5',
+            'engine_oil' => '0.75',
+            'belts' => '0.75',
+            'brakes' => '0.75',
+        ],
+        'heat' => [
+            'engine_oil' => '0.75',
+            'cooling' => '0.75',
+            'hydraulics' => '0.75',
+            'gear_oil' => '0.75',
+            'battery' => '0.75',
+        ],
         'short_cold_runs' => ['engine_oil' => '0.5', 'ignition' => '0.75', 'battery' => '0.75'],
         'water' => ['grease' => '0.5', 'gear_oil' => '0.5', 'brakes' => '0.5', 'fuel' => '0.75', 'battery' => '0.75'],
-        'heavy_load' => ['gear_oil' => '0.5', 'engine_oil' => '0.75', 'hydraulics' => '0.75', 'brakes' => '0.75', 'belts' => '0.75'],
+        'heavy_load' => [
+            'gear_oil' => '0.5',
+            'engine_oil' => '0.75',
+            'hydraulics' => '0.75',
+            'brakes' => '0.75',
+            'belts' => '0.75',
+        ],
         'long_idling' => ['engine_oil' => '0.5', 'ignition' => '0.75'],
         'light_use' => ['battery' => '0.5', 'fuel' => '0.5', 'engine_oil' => '0.75'],
     ];
@@ -44,9 +67,13 @@ final readonly class SeverityTable
         $factors = [];
         foreach (Severity::cases() as $severity) {
             foreach (Subject::cases() as $subject) {
-                $share = BigDecimal::of($own[$severity->value][$subject->value] ?? self::USUAL[$severity->value][$subject->value] ?? 1);
+                $share = BigDecimal::of(
+                    $own[$severity->value][$subject->value] ?? self::USUAL[$severity->value][$subject->value] ?? 1,
+                );
                 if (! $share->isPositive() || $share->isGreaterThan(1)) {
-                    throw new \InvalidArgumentException('An interval is shortened to a share of itself, above 0 and up to 1.');
+                    throw new \InvalidArgumentException(
+                        'An interval is shortened to a share of itself, above 0 and up to 1.',
+                    );
                 }
                 $factors[$severity->value][$subject->value] = $share;
             }
@@ -70,13 +97,24 @@ final readonly class SeverityTable
     {
         $hardest = [];
         foreach ($marks as $mark) {
-            $factor = BigDecimal::min(1, ...array_map(fn (Subject $subject): BigDecimal => $this->factor($mark->severity, $subject), $subjects));
+            $factor = BigDecimal::min(
+                1,
+                ...array_map(fn (Subject $subject): BigDecimal => $this->factor($mark->severity, $subject), $subjects),
+            );
             if (! $mark->isInForce($today) || $factor->isEqualTo(1)) {
                 continue;
             }
             foreach ($mark->severity->wearsByUse() ? Limit::cases() : [Limit::Date] as $limit) {
-                if ($rule->every->gives($limit) && (! isset($hardest[$limit->value]) || $factor->isLessThan($hardest[$limit->value]->factor))) {
-                    $hardest[$limit->value] = new Tightening($limit, $factor, $mark->severity, $rule->every->only($limit));
+                if (
+                    $rule->every->gives($limit)
+                    && (! isset($hardest[$limit->value]) || $factor->isLessThan($hardest[$limit->value]->factor))
+                ) {
+                    $hardest[$limit->value] = new Tightening(
+                        $limit,
+                        $factor,
+                        $mark->severity,
+                        $rule->every->only($limit),
+                    );
                 }
             }
         }

@@ -52,8 +52,15 @@ final readonly class Standing
      * @param  Call|null  $call  what a check has said since it was last done
      * @param  string  $apart  which of its spots were not done with the others, in a sentence
      */
-    public static function of(Rule $rule, ?Point $start, array $done, Point $now, array $skipped = [], ?Call $call = null, string $apart = ''): self
-    {
+    public static function of(
+        Rule $rule,
+        ?Point $start,
+        array $done,
+        Point $now,
+        array $skipped = [],
+        ?Call $call = null,
+        string $apart = '',
+    ): self {
         $points = $unjudged = [];
         $begun = false;
         $met = $rule->firstPointsMet($start, [...$done, ...$skipped]);
@@ -77,7 +84,11 @@ final readonly class Standing
             }
         }
         $limiting = self::earliest($points);
-        $notes = [...$unjudged, ...self::ahead($done, $now), ...self::remarks($rule, $start, $points[Limit::Hours->value] ?? null)];
+        $notes = [
+            ...$unjudged,
+            ...self::ahead($done, $now),
+            ...self::remarks($rule, $start, $points[Limit::Hours->value] ?? null),
+        ];
         $state = $limiting?->state() ?? (! $rule->comesByItself() || $begun ? State::Fresh : State::Unknown);
         if ($unjudged !== [] && $state === State::Fresh) {
             $state = State::Unknown;
@@ -96,13 +107,37 @@ final readonly class Standing
      */
     public static function goingWith(Task $host, self $hosts, ?self $own, ?Point $last): self
     {
-        if ($own !== null && ($own->call !== null || $hosts->limiting === null || $own->limiting?->comesBefore($hosts->limiting) === true)) {
+        if (
+            $own !== null
+            && (
+                $own->call !== null
+                || $hosts->limiting === null
+                || $own->limiting?->comesBefore($hosts->limiting) === true
+            )
+        ) {
             return $own;
         }
         $missed = $hosts->last?->date !== null && ($last?->date === null || $last->date < $hosts->last->date);
-        $notes = $missed ? [sprintf('Left out when %s was last done, on %s.', Plain::within($host->name), Plain::day($hosts->last->date))] : [];
+        $notes = $missed
+            ? [
+                sprintf(
+                    'Left out when %s was last done, on %s.',
+                    Plain::within($host->name),
+                    Plain::day($hosts->last->date),
+                ),
+            ]
+            : [];
 
-        return new self($hosts->rule, $hosts->state, $hosts->points, $hosts->limiting, $notes, $hosts->last, $hosts->call, $host->name);
+        return new self(
+            $hosts->rule,
+            $hosts->state,
+            $hosts->points,
+            $hosts->limiting,
+            $notes,
+            $hosts->last,
+            $hosts->call,
+            $host->name,
+        );
     }
 
     /** Whether it is due because a check said so, before its own point came. */
@@ -146,10 +181,25 @@ final readonly class Standing
     private function whyAlone(MeterUnit $distance): string
     {
         if ($this->call !== null) {
-            return sprintf('A check on %s called for it: %s.', Plain::day($this->call->on), rtrim($this->call->because, '.'));
+            return sprintf(
+                'A check on %s called for it: %s.',
+                Plain::day($this->call->on),
+                rtrim($this->call->because, '.'),
+            );
         }
         if ($this->limiting !== null) {
-            return implode(' ', array_filter([$this->whence($this->limiting, $distance), self::left($this->limiting, $distance), $this->tightening($this->limiting, $distance), $this->apart, $this->state === State::Unknown ? $this->notes[0] ?? '' : '']));
+            return implode(
+                ' ',
+                array_filter(
+                    [
+                        $this->whence($this->limiting, $distance),
+                        self::left($this->limiting, $distance),
+                        $this->tightening($this->limiting, $distance),
+                        $this->apart,
+                        $this->state === State::Unknown ? $this->notes[0] ?? '' : '',
+                    ],
+                ),
+            );
         }
 
         return match (true) {
@@ -162,7 +212,10 @@ final readonly class Standing
     /** The book's interval, the factor and the result, where this limit was shortened. */
     private function tightening(DuePoint $point, MeterUnit $distance): string
     {
-        return $point->window === null ? ($this->rule->tightenings[$point->limit->value] ?? null)?->inWords($distance) ?? '' : '';
+        return $point->window === null
+            ? ($this->rule->tightenings[$point->limit->value] ?? null)?->inWords($distance)
+            ?? ''
+            : '';
     }
 
     /** `Due at 575.9 h, 100 h after 475.9 h.` */
@@ -188,7 +241,10 @@ final readonly class Standing
     {
         $every = $this->rule->every->length($point->limit);
         foreach ($this->rule->first as $first) {
-            if ($first->length($point->limit)?->isEqualTo($point->at) === true && ($every === null || ! $point->at->minus($point->since)->isEqualTo($every))) {
+            if (
+                $first->length($point->limit)?->isEqualTo($point->at) === true
+                && ($every === null || ! $point->at->minus($point->since)->isEqualTo($every))
+            ) {
                 return true;
             }
         }
@@ -211,7 +267,9 @@ final readonly class Standing
 
             return match ($point->state()) {
                 State::Fresh, State::Nearing => "Begins in {$amount}.",
-                State::Due => $closing->isZero() ? 'Today is its last day.' : 'Ends in '.self::amount($point->limit, $closing, $distance).'.',
+                State::Due => $closing->isZero()
+                    ? 'Today is its last day.'
+                    : 'Ends in '.self::amount($point->limit, $closing, $distance).'.',
                 default => 'Ended '.self::amount($point->limit, $closing->abs(), $distance).' ago.',
             };
         }
@@ -227,7 +285,9 @@ final readonly class Standing
     /** `at 575.9 h`, `on 24 October` */
     private static function position(DuePoint $point, BigDecimal $at, MeterUnit $distance): string
     {
-        return $point->limit === Limit::Date ? 'on '.Plain::nearDay(Day::of($at->toInt()), Day::of($point->now->toInt())) : 'at '.self::amount($point->limit, $at, $distance);
+        return $point->limit === Limit::Date
+            ? 'on '.Plain::nearDay(Day::of($at->toInt()), Day::of($point->now->toInt()))
+            : 'at '.self::amount($point->limit, $at, $distance);
     }
 
     private static function amount(Limit $limit, BigDecimal $amount, MeterUnit $distance): string
@@ -240,18 +300,42 @@ final readonly class Standing
     }
 
     /** @param  list<Interval>  $met  the first points that are met */
-    private static function along(Limit $limit, Rule $rule, ?Point $start, ?Point $last, ?Point $skipped, Point $now, array $met): ?DuePoint
-    {
+    private static function along(
+        Limit $limit,
+        Rule $rule,
+        ?Point $start,
+        ?Point $last,
+        ?Point $skipped,
+        Point $now,
+        array $met,
+    ): ?DuePoint {
         if ($limit === Limit::Date) {
             return $now->date === null ? null : self::earliest(array_filter([
-                (new DatedCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date, max([0, ...array_map(fn (Interval $first): int => $first->months ?? 0, $met)])),
+                (new DatedCourse($rule))->next(
+                    $start?->date,
+                    $last?->date,
+                    $now->date,
+                    $skipped?->date,
+                    max([0, ...array_map(fn (Interval $first): int => $first->months ?? 0, $met)]),
+                ),
                 (new SeasonCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date),
             ]));
         }
         $position = $now->along($limit);
-        $lastMet = BigDecimal::max(0, ...array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $met)));
+        $lastMet = BigDecimal::max(
+            0,
+            ...array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $met)),
+        );
 
-        return $position === null ? null : (new MeteredCourse($rule, $limit))->next($start?->along($limit), $last?->along($limit), $position, $skipped?->along($limit), $lastMet);
+        return $position === null
+            ? null
+            : (new MeteredCourse($rule, $limit))->next(
+                $start?->along($limit),
+                $last?->along($limit),
+                $position,
+                $skipped?->along($limit),
+                $lastMet,
+            );
     }
 
     /** @param  list<Point>  $done */
@@ -266,7 +350,10 @@ final readonly class Standing
         $furthest = null;
         foreach ($done as $point) {
             $position = $point->along($limit);
-            if ($position !== null && ($furthest === null || $position->isGreaterThan($furthest->along($limit) ?? $position))) {
+            if (
+                $position !== null
+                && ($furthest === null || $position->isGreaterThan($furthest->along($limit) ?? $position))
+            ) {
                 $furthest = $point;
             }
         }
@@ -301,7 +388,11 @@ final readonly class Standing
             if ($last !== null && $present !== null && $last->isGreaterThan($present)) {
                 $notes[] = $limit === Limit::Date
                     ? 'A service is recorded for '.Plain::day(Day::of($last->toInt())).', which has not come yet.'
-                    : sprintf('A service is recorded at %s, and the meter stands at %s: one of both is wrong.', self::amount($limit, $last, MeterUnit::Kilometres), self::amount($limit, $present, MeterUnit::Kilometres));
+                    : sprintf(
+                        'A service is recorded at %s, and the meter stands at %s: one of both is wrong.',
+                        self::amount($limit, $last, MeterUnit::Kilometres),
+                        self::amount($limit, $present, MeterUnit::Kilometres),
+                    );
             }
         }
 
@@ -317,7 +408,11 @@ final readonly class Standing
             $runs = $hours->at->minus($hours->since);
             $most = $every->multipliedBy($rule->late->plus(1));
             if ($runs->isGreaterThan($most)) {
-                $remarks[] = sprintf('Runs for %s h until then, over the %s h allowed.', Plain::number($runs), Plain::number($most));
+                $remarks[] = sprintf(
+                    'Runs for %s h until then, over the %s h allowed.',
+                    Plain::number($runs),
+                    Plain::number($most),
+                );
             }
         }
         if ($rule->isLooserThanBook()) {

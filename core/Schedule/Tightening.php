@@ -25,13 +25,21 @@ final readonly class Tightening
         $this->result = new Interval(
             $from->hours?->multipliedBy($factor),
             $from->km?->multipliedBy($factor),
-            $from->months === null ? null : max(1, $factor->multipliedBy($from->months)->toScale(0, RoundingMode::DOWN)->toInt()),
+            $from->months === null
+                ? null
+                : max(1, $factor->multipliedBy($from->months)->toScale(0, RoundingMode::DOWN)->toInt()),
         );
     }
 
     /** `100 h × 0.5 for dust makes 50 h.` */
     public function inWords(MeterUnit $distance = MeterUnit::Kilometres): string
     {
-        return sprintf('%s × %s for %s makes %s.', $this->from->inWords($distance), Plain::number($this->factor), $this->severity->label(), $this->result->inWords($distance));
+        return sprintf(
+            '%s × %s for %s makes %s.',
+            $this->from->inWords($distance),
+            Plain::number($this->factor),
+            $this->severity->label(),
+            $this->result->inWords($distance),
+        );
     }
 }

@@ -30,6 +30,14 @@ final readonly class Warranty
     /** `to 14 May 2027 or 1,000 h` */
     public function inWords(): string
     {
-        return 'to '.implode(' or ', array_filter([$this->until === null ? null : Plain::day($this->until), $this->hours === null ? null : Plain::number($this->hours).' h']));
+        return 'to '.implode(
+            ' or ',
+            array_filter(
+                [
+                    $this->until === null ? null : Plain::day($this->until),
+                    $this->hours === null ? null : Plain::number($this->hours).' h',
+                ],
+            ),
+        );
     }
 }

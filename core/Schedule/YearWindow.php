@@ -9,7 +9,21 @@ use Core\Measure\Day;
 /** A part of every year: `spring, 1 March to 15 April`. It may run over New Year. */
 final readonly class YearWindow
 {
-    private const MONTHS = ['', 'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+    private const MONTHS = [
+        '',
+        'January',
+        'February',
+        'March',
+        'April',
+        'May',
+        'June',
+        'July',
+        'August',
+        'September',
+        'October',
+        'November',
+        'December',
+    ];
 
     private function __construct(
         public string $name,
@@ -47,7 +61,11 @@ final readonly class YearWindow
     {
         $date = $day->format('m-d');
 
-        return $this->runsOverNewYear() ? $date >= $this->from() || $date <= $this->to() : $date >= $this->from() && $date <= $this->to();
+        return $this->runsOverNewYear() ? $date >= $this
+            ->from() || $date <= $this
+            ->to() : $date >= $this
+            ->from() && $date <= $this
+            ->to();
     }
 
     /** The day on which it opens in a year, counted from 1 January 1970. */
@@ -77,7 +95,13 @@ final readonly class YearWindow
     /** `spring, 1 March to 15 April` */
     public function inWords(): string
     {
-        return ($this->name === '' ? '' : "{$this->name}, ").sprintf('%d %s to %d %s', $this->fromDay, self::MONTHS[$this->fromMonth], $this->toDay, self::MONTHS[$this->toMonth]);
+        return ($this->name === '' ? '' : "{$this->name}, ").sprintf(
+            '%d %s to %d %s',
+            $this->fromDay,
+            self::MONTHS[$this->fromMonth],
+            $this->toDay,
+            self::MONTHS[$this->toMonth],
+        );
     }
 
     private function runsOverNewYear(): bool

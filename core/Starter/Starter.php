@@ -22,7 +22,8 @@ use Core\Schedule\Interval;
 use Core\Schedule\YearWindow;
 
 /**
- * What a machine of one class begins with: its spots in walking order, its walk, its rulebooks. Every figure is common practice, no source: the maker's
+ * What a machine of one class begins with: its spots in walking order, its walk, its rulebooks. Every figure is common
+ * practice, no source: the maker's
  * manual of the machine at hand wins.
  */
 abstract class Starter
@@ -103,14 +104,52 @@ abstract class Starter
         ?string $gauge = null,
         string $reach = '',
     ): array {
-        $opening = fn (string $suffix, OpeningRole $role, string $what, string $where, int $dx, int $dy): StarterSpot => new StarterSpot(
-            new Spot("{$key}_{$suffix}", SpotKind::Opening, $kind->subject(), "{$name} {$what}", $where, parent: $key, mark: [max(0, min(100, $x + $dx)), max(0, min(100, $y + $dy))], role: $role));
+        $opening = fn (
+            string $suffix,
+            OpeningRole $role,
+            string $what,
+            string $where,
+            int $dx,
+            int $dy,
+        ): StarterSpot => new StarterSpot(
+            new Spot(
+                "{$key}_{$suffix}",
+                SpotKind::Opening,
+                $kind->subject(),
+                "{$name} {$what}",
+                $where,
+                parent: $key,
+                mark: [max(0, min(100, $x + $dx)), max(0, min(100, $y + $dy))],
+                role: $role,
+            ));
         $drains = (array) $drain;
 
         return array_values(array_filter([
-            new StarterSpot(new Spot($key, SpotKind::Compartment, $kind->subject(), $name, $place, $reach, mark: [$x, $y], compartment: $kind)),
+            new StarterSpot(
+                new Spot(
+                    $key,
+                    SpotKind::Compartment,
+                    $kind->subject(),
+                    $name,
+                    $place,
+                    $reach,
+                    mark: [$x, $y],
+                    compartment: $kind,
+                ),
+            ),
             $opening('fill', OpeningRole::Fill, 'filler', $fill, -3, -5),
-            ...array_map(fn (string $where, int $nth): StarterSpot => $opening($nth === 0 ? 'drain' : 'drain_'.($nth + 1), OpeningRole::Drain, $nth === 0 ? 'drain' : 'second drain', $where, 2 * $nth, 5), $drains, array_keys($drains)),
+            ...array_map(
+                fn (string $where, int $nth): StarterSpot => $opening(
+                    $nth === 0 ? 'drain' : 'drain_'.($nth + 1),
+                    OpeningRole::Drain,
+                    $nth === 0 ? 'drain' : 'second drain',
+                    $where,
+                    2 * $nth,
+                    5,
+                ),
+                $drains,
+                array_keys($drains),
+            ),
             $draw === null ? null : $opening('draw', OpeningRole::Draw, 'draw-off', $draw, 3, 5),
             match (true) {
                 $stick !== null => $opening('level', OpeningRole::Level, 'stick', $stick, 3, -5),
@@ -124,13 +163,29 @@ abstract class Starter
     }
 
     /** @param  string|null  $in  the compartment whose fluid runs through it */
-    final protected function part(string $key, Subject $subject, string $name, string $place, int $x, int $y, ?string $in = null, string $reach = ''): StarterSpot
-    {
-        return new StarterSpot(new Spot($key, SpotKind::Part, $subject, $name, $place, $reach, parent: $in, mark: [$x, $y]));
+    final protected function part(
+        string $key,
+        Subject $subject,
+        string $name,
+        string $place,
+        int $x,
+        int $y,
+        ?string $in = null,
+        string $reach = '',
+    ): StarterSpot {
+        return new StarterSpot(
+            new Spot($key, SpotKind::Part, $subject, $name, $place, $reach, parent: $in, mark: [$x, $y]),
+        );
     }
 
-    final protected function spot(string $key, Subject $subject, string $name, string $place, int $x, int $y): StarterSpot
-    {
+    final protected function spot(
+        string $key,
+        Subject $subject,
+        string $name,
+        string $place,
+        int $x,
+        int $y,
+    ): StarterSpot {
         return new StarterSpot(new Spot($key, SpotKind::Plain, $subject, $name, $place, mark: [$x, $y]));
     }
 
@@ -153,7 +208,12 @@ abstract class Starter
         ?int $every = null,
         ?string $with = null,
     ): StarterSpot {
-        return new StarterSpot(new Spot($key, SpotKind::GreasePoint, Subject::Grease, $name, $place, $reach, mark: [$x, $y]), new GreasePoint($strokes, $end, $most), $every, $with);
+        return new StarterSpot(
+            new Spot($key, SpotKind::GreasePoint, Subject::Grease, $name, $place, $reach, mark: [$x, $y]),
+            new GreasePoint($strokes, $end, $most),
+            $every,
+            $with,
+        );
     }
 
     /**
@@ -165,21 +225,37 @@ abstract class Starter
     final protected function look(string $check, string $at, ?string $place = null, ?array $limits = null): Check
     {
         $known = CheckLibrary::check($check);
-        $place ??= ($known->readsLevel() ? $this->spots()["{$at}_level"] ?? null : null)->spot->place ?? $this->spots()[$at]->spot->place;
+        $place ??= ($known->readsLevel() ? $this->spots()["{$at}_level"] ?? null : null)->spot->place
+            ?? $this->spots()[$at]->spot->place;
 
         return $known->with(['spot' => $at, 'place' => $place, ...($limits === null ? [] : ['limits' => $limits])]);
     }
 
     /** @param  non-empty-list<StarterRule>  $rules */
-    final protected function rulebook(string $name, string $for, array $rules, Anchor $anchor = Anchor::FromDone): StarterRulebook
-    {
+    final protected function rulebook(
+        string $name,
+        string $for,
+        array $rules,
+        Anchor $anchor = Anchor::FromDone,
+    ): StarterRulebook {
         foreach ($this->spots() as $key => $point) {
             if ($point->everyHours !== null) {
-                $rules[] = new StarterRule($point->spot->name, TaskKind::Lubricate, [$key], $this->hours($point->everyHours), note: $point->spot->reach ?: null, goesWith: self::rowAt($rules, $point->with));
+                $rules[] = new StarterRule(
+                    $point->spot->name,
+                    TaskKind::Lubricate,
+                    [$key],
+                    $this->hours($point->everyHours),
+                    note: $point->spot->reach ?: null,
+                    goesWith: self::rowAt($rules, $point->with),
+                );
             }
         }
 
-        return new StarterRulebook($name, $for, array_map(fn (StarterRule $rule): StarterRule => $rule->countedBy($anchor), $rules));
+        return new StarterRulebook(
+            $name,
+            $for,
+            array_map(fn (StarterRule $rule): StarterRule => $rule->countedBy($anchor), $rules),
+        );
     }
 
     /** @param  list<string>  $spots */
@@ -195,12 +271,24 @@ abstract class Starter
         ?string $check = null,
         ?string $note = null,
     ): StarterRule {
-        return new StarterRule($task, $kind, $spots, new Interval(self::length($hours), self::length($km), $months), self::first($first, $firstKm), $note, check: $check);
+        return new StarterRule(
+            $task,
+            $kind,
+            $spots,
+            new Interval(self::length($hours), self::length($km), $months),
+            self::first($first, $firstKm),
+            $note,
+            check: $check,
+        );
     }
 
     /** Every nipple that has no task of its own. */
-    final protected function greaseAll(?int $hours = null, ?int $km = null, ?int $months = null, ?string $note = null): StarterRule
-    {
+    final protected function greaseAll(
+        ?int $hours = null,
+        ?int $km = null,
+        ?int $months = null,
+        ?string $note = null,
+    ): StarterRule {
         return $this->rule(self::GREASE_ALL, TaskKind::Lubricate, [], $hours, $km, $months, note: $note);
     }
 
@@ -210,15 +298,44 @@ abstract class Starter
     }
 
     /** @param  list<string>  $spots */
-    final protected function spring(string $task, TaskKind $kind, array $spots, ?int $first = null, ?string $check = null, ?string $note = null): StarterRule
-    {
-        return new StarterRule($task, $kind, $spots, new Interval, self::first($first), $note, [YearWindow::between('03-01', '04-15', 'spring')], check: $check);
+    final protected function spring(
+        string $task,
+        TaskKind $kind,
+        array $spots,
+        ?int $first = null,
+        ?string $check = null,
+        ?string $note = null,
+    ): StarterRule {
+        return new StarterRule(
+            $task,
+            $kind,
+            $spots,
+            new Interval,
+            self::first($first),
+            $note,
+            [YearWindow::between('03-01', '04-15', 'spring')],
+            check: $check,
+        );
     }
 
     /** @param  list<string>  $spots */
-    final protected function storage(string $task, TaskKind $kind, array $spots, ?string $check = null, ?string $note = null): StarterRule
-    {
-        return new StarterRule($task, $kind, $spots, new Interval, null, $note, [YearWindow::between('10-15', '11-30', 'before storage')], check: $check);
+    final protected function storage(
+        string $task,
+        TaskKind $kind,
+        array $spots,
+        ?string $check = null,
+        ?string $note = null,
+    ): StarterRule {
+        return new StarterRule(
+            $task,
+            $kind,
+            $spots,
+            new Interval,
+            null,
+            $note,
+            [YearWindow::between('10-15', '11-30', 'before storage')],
+            check: $check,
+        );
     }
 
     /** @param  list<string>  $spots */

@@ -40,11 +40,29 @@ final readonly class StarterRule
     public function toRule(): ?Rule
     {
         return $this->goesWith !== null && $this->every->isEmpty() ? null
-            : new Rule($this->every, $this->first === null ? [] : [$this->first], $this->anchor, windows: $this->windows, condition: $this->condition);
+            : new Rule(
+                $this->every,
+                $this->first === null ? [] : [$this->first],
+                $this->anchor,
+                windows: $this->windows,
+                condition: $this->condition,
+            );
     }
 
     public function countedBy(Anchor $anchor): self
     {
-        return new self($this->task, $this->kind, $this->spots, $this->every, $this->first, $this->note, $this->windows, $this->condition, $this->check, $anchor, $this->goesWith);
+        return new self(
+            $this->task,
+            $this->kind,
+            $this->spots,
+            $this->every,
+            $this->first,
+            $this->note,
+            $this->windows,
+            $this->condition,
+            $this->check,
+            $anchor,
+            $this->goesWith,
+        );
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Starter;
 
-/** A rulebook to begin with. Every figure is common practice, no source: the maker's manual of the machine at hand wins. */
+/**
+ * A rulebook to begin with. Every figure is common practice, no source: the maker's manual of the machine at hand wins.
+ */
 final readonly class StarterRulebook
 {
     /**

@@ -22,13 +22,23 @@ final class DemoAccounts extends Command
 
             return self::SUCCESS;
         }
-        $demo = array_filter(DemoPeople::ALL, fn (array $person): bool => in_array($person['sign_in_name'], $present, true));
+        $demo = array_filter(
+            DemoPeople::ALL,
+            fn (array $person): bool => in_array($person['sign_in_name'], $present, true),
+        );
         if (count($demo) < count(DemoPeople::ALL)) {
             return self::SUCCESS;
         }
         $this->line('Demo accounts (sign-in name, password, role):');
         foreach ($demo as $person) {
-            $this->line(sprintf('  %-8s %-20s %s', $person['sign_in_name'], DemoPeople::password($person['sign_in_name']), $person['role']->value));
+            $this->line(
+                sprintf(
+                    '  %-8s %-20s %s',
+                    $person['sign_in_name'],
+                    DemoPeople::password($person['sign_in_name']),
+                    $person['role']->value,
+                ),
+            );
         }
 
         return self::SUCCESS;

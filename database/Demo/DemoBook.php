@@ -45,8 +45,18 @@ final class DemoBook
     {
         $id = count($this->rows['entries']) + 1;
         $this->rows['entries'][] = [
-            'id' => $id, 'uuid' => $this->uuid(), 'machine_id' => $machine->id, 'kind' => $kind->value, 'happened_at' => $at->utc(), 'written_at' => $at->utc(),
-            'person_id' => $this->people[$by], 'device' => 'demo', 'note' => null, 'round_id' => null, 'detail' => null, ...$columns,
+            'id' => $id,
+            'uuid' => $this->uuid(),
+            'machine_id' => $machine->id,
+            'kind' => $kind->value,
+            'happened_at' => $at->utc(),
+            'written_at' => $at->utc(),
+            'person_id' => $this->people[$by],
+            'device' => 'demo',
+            'note' => null,
+            'round_id' => null,
+            'detail' => null,
+            ...$columns,
         ];
 
         return $id;
@@ -55,7 +65,13 @@ final class DemoBook
     public function reading(int $entry, Meter $meter, CarbonImmutable $at, float $value): void
     {
         $this->meters[$meter->id] = $meter;
-        $this->rows['readings'][] = ['entry_id' => $entry, 'meter_id' => $meter->id, 'value' => $value, 'typed' => (string) $value, 'happened_at' => $at->utc()];
+        $this->rows['readings'][] = [
+            'entry_id' => $entry,
+            'meter_id' => $meter->id,
+            'value' => $value,
+            'typed' => (string) $value,
+            'happened_at' => $at->utc(),
+        ];
     }
 
     /** The part of a round that somebody walked, of which this is told. */
@@ -64,18 +80,43 @@ final class DemoBook
         $day = $at->setTimezone(Coldbrook::TIME_ZONE)->format('Y-m-d');
         $round = $this->rounds["{$machine->id} {$day} {$kind->value}"] ??= count($this->rounds) + 1;
         if ($round > count($this->rows['rounds'])) {
-            $this->rows['rounds'][] = ['id' => $round, 'machine_id' => $machine->id, 'kind' => $kind->value, 'day' => $day, 'started_at' => $at->utc(), 'ended_at' => $at->addMinutes(2)->utc()];
+            $this->rows['rounds'][] = [
+                'id' => $round,
+                'machine_id' => $machine->id,
+                'kind' => $kind->value,
+                'day' => $day,
+                'started_at' => $at->utc(),
+                'ended_at' => $at->addMinutes(2)->utc(),
+            ];
         }
 
         return $this->entry($machine, EntryKind::Round, $at, $by, ['round_id' => $round]);
     }
 
     /** @param  array<string, mixed>  $columns */
-    public function act(int $entry, Spot $spot, ActKind $kind, string $title, CarbonImmutable $at, string $by, array $columns = []): void
-    {
+    public function act(
+        int $entry,
+        Spot $spot,
+        ActKind $kind,
+        string $title,
+        CarbonImmutable $at,
+        string $by,
+        array $columns = [],
+    ): void {
         $this->rows['acts'][] = [
-            'uuid' => $this->uuid(), 'entry_id' => $entry, 'machine_id' => $spot->machine_id, 'spot_id' => $spot->id, 'kind' => $kind->value, 'check_key' => '',
-            'outcome' => Outcome::Done->value, 'meets' => true, 'verdict' => null, 'task_id' => null, 'title' => $title, 'strokes' => null, 'happened_at' => $at->utc(),
+            'uuid' => $this->uuid(),
+            'entry_id' => $entry,
+            'machine_id' => $spot->machine_id,
+            'spot_id' => $spot->id,
+            'kind' => $kind->value,
+            'check_key' => '',
+            'outcome' => Outcome::Done->value,
+            'meets' => true,
+            'verdict' => null,
+            'task_id' => null,
+            'title' => $title,
+            'strokes' => null,
+            'happened_at' => $at->utc(),
             'person_id' => $this->people[$by], 'device' => 'demo', ...$columns,
         ];
     }
@@ -111,12 +152,19 @@ final class DemoBook
         }
         foreach ($readings as $machine => $kinds) {
             foreach (array_keys($kinds) as $kind) {
-                usort($readings[$machine][$kind], fn (Reading $one, Reading $other): int => [$one->at, $one->value->toFloat()] <=> [$other->at, $other->value->toFloat()]);
+                usort(
+                    $readings[$machine][$kind],
+                    fn (Reading $one, Reading $other): int => [$one->at, $one->value->toFloat()] <=> [
+                        $other->at,
+                        $other->value->toFloat(),
+                    ],
+                );
             }
         }
         foreach ($this->rows['acts'] as &$act) {
             foreach (['hours', 'km'] as $kind) {
-                $act[$kind] = $own[$act['entry_id']][$kind] ?? self::run($readings[$act['machine_id']][$kind] ?? [], $act['happened_at']);
+                $act[$kind] = $own[$act['entry_id']][$kind]
+                    ?? self::run($readings[$act['machine_id']][$kind] ?? [], $act['happened_at']);
             }
         }
     }
@@ -135,6 +183,11 @@ final class DemoBook
 
     private function uuid(): string
     {
-        return preg_replace('/^(.{8})(.{4}).(.{3}).(.{3})(.{12})$/', '$1-$2-4$3-8$4-$5', bin2hex($this->chance->getBytes(16))) ?? '';
+        return preg_replace(
+            '/^(.{8})(.{4}).(.{3}).(.{3})(.{12})$/',
+            '$1-$2-4$3-8$4-$5',
+            bin2hex($this->chance->getBytes(16)),
+        )
+            ?? '';
     }
 }

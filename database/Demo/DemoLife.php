@@ -15,13 +15,20 @@ use Core\Starter\StarterRule;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** Lives one machine's years day by day: it is run by season, read, serviced early or late, and now and then something happens to it. */
+/**
+ * Lives one machine's years day by day: it is run by season, read, serviced early or late, and now and then something
+ * happens to it.
+ */
 final class DemoLife
 {
     /** @var list<array{at: CarbonImmutable, hours: float|null, km: float|null, by: string}> */
     public array $readings = [];
 
-    /** @var list<array{at: CarbonImmutable, hours: float|null, km: float|null, tasks: list<string>, by: string, note: string|null}> */
+    /**
+     * @var
+     * list<array{at: CarbonImmutable, hours: float|null, km: float|null, tasks: list<string>, by: string, note:
+     * string|null}>
+     */
     public array $services = [];
 
     /** @var array{at: CarbonImmutable, old: float, new: float}|null */
@@ -75,7 +82,10 @@ final class DemoLife
     /** @return array{at: CarbonImmutable, hours: float|null, km: float|null, by: string}|null */
     public function lastReadingBefore(int $daysAgo): ?array
     {
-        $before = array_filter($this->readings, fn (array $reading): bool => $reading['at'] <= $this->today->subDays($daysAgo));
+        $before = array_filter(
+            $this->readings,
+            fn (array $reading): bool => $reading['at'] <= $this->today->subDays($daysAgo),
+        );
 
         return $before === [] ? null : $before[array_key_last($before)];
     }
@@ -84,7 +94,12 @@ final class DemoLife
     private function every(StarterRule $rule): Interval
     {
         return $this->lived[$rule->task.$rule->kind->value] ??= $this->machine->severity === null ? $rule->every
-            : SeverityTable::usual()->tighten($rule->toRule() ?? throw new \LogicException('It goes with another.'), $this->subjects($rule), [new SeverityMark($this->machine->severity)], $this->today)->every;
+            : SeverityTable::usual()->tighten(
+                $rule->toRule() ?? throw new \LogicException('It goes with another.'),
+                $this->subjects($rule),
+                [new SeverityMark($this->machine->severity)],
+                $this->today,
+            )->every;
     }
 
     /** @return list<Subject> */
@@ -92,7 +107,9 @@ final class DemoLife
     {
         $spots = Starter::for($this->machine->class)->spots();
 
-        return $rule->spots === [] ? [Subject::Grease] : array_map(fn (string $key): Subject => $spots[$key]->spot->subject, $rule->spots);
+        return $rule->spots === []
+            ? [Subject::Grease]
+            : array_map(fn (string $key): Subject => $spots[$key]->spot->subject, $rule->spots);
     }
 
     private function live(): void
@@ -117,28 +134,48 @@ final class DemoLife
         }
     }
 
-    /** What was last done before the history begins: somewhere within each interval, at what the machine had run by then. */
+    /**
+     * What was last done before the history begins: somewhere within each interval, at what the machine had run by
+     * then.
+     */
     private function takeOver(): void
     {
         $perDay = max(0.02, array_sum($this->machine->weekly) / 12 / 7);
         foreach ($this->rules() as $rule) {
             $share = $this->chance->getInt(10, 80) / 100;
             $length = ($this->distanceOnly() ? $rule->every->km : $rule->every->hours)?->toFloat();
-            $days = array_filter([$length === null ? null : $length / $perDay, $rule->every->months === null ? null : $rule->every->months * 30]);
+            $days = array_filter(
+                [
+                    $length === null ? null : $length / $perDay,
+                    $rule->every->months === null ? null : $rule->every->months * 30,
+                ],
+            );
             $back = max(3, min(self::LONGEST_BACK, (int) round(min($days) * $share)));
             $run = max(0, $this->run - $back * $perDay);
-            $this->lastDone[$rule->task.$rule->kind->value] = ['run' => $run, 'km' => $run * $this->machine->kmPerHour, 'at' => $this->begins->subDays($back)];
+            $this->lastDone[$rule->task.$rule->kind->value] = [
+                'run' => $run,
+                'km' => $run * $this->machine->kmPerHour,
+                'at' => $this->begins->subDays($back),
+            ];
         }
         foreach ($this->lastDone as $task => $done) {
             $this->services[] = ['at' => $done['at']->setTime(12, 0), 'hours' => $this->hasHourMeter() ? round($done['run'], 1) : null,
-                'km' => $this->distanceOnly() ? round($done['run']) : ($this->hasOdometer() ? round($done['km']) : null), 'tasks' => [$task], 'by' => 'rosa', 'note' => 'Taken over from the old book.'];
+                'km' => $this->distanceOnly()
+                    ? round($done['run'])
+                    : ($this->hasOdometer() ? round($done['km']) : null),
+                'tasks' => [$task],
+                'by' => 'rosa',
+                'note' => 'Taken over from the old book.'];
         }
     }
 
     private function work(CarbonImmutable $day, float $factor): bool
     {
         $usual = $this->machine->weekly[$day->month - 1] * $factor / 4;
-        if ($this->machine->stormDaysAgo > 0 && abs($this->today->diffInDays($day, absolute: true) - $this->machine->stormDaysAgo) <= 1) {
+        if (
+            $this->machine->stormDaysAgo > 0
+            && abs($this->today->diffInDays($day, absolute: true) - $this->machine->stormDaysAgo) <= 1
+        ) {
             $usual = 20.0;
         } elseif ($usual <= 0 || $this->chance->getInt(1, 100) > ($usual < 0.2 ? 12 : 57)) {
             return false;
@@ -158,7 +195,10 @@ final class DemoLife
     /** Whether the meter was changed that day; the rest of its day is not told. */
     private function replaceMeter(CarbonImmutable $day): bool
     {
-        if ($this->machine->meterReplacedDaysAgo === 0 || ! $day->equalTo($this->today->subDays($this->machine->meterReplacedDaysAgo))) {
+        if (
+            $this->machine->meterReplacedDaysAgo === 0
+            || ! $day->equalTo($this->today->subDays($this->machine->meterReplacedDaysAgo))
+        ) {
             return false;
         }
         $this->read($day, 'tamsin');
@@ -188,7 +228,14 @@ final class DemoLife
             return;
         }
         $by = $this->chance->getInt(0, 1) === 1 ? 'tamsin' : 'piet';
-        $this->services[] = ['at' => $this->gone($day->setTime(15, $this->chance->getInt(0, 59)), 10), 'hours' => $this->hours(), 'km' => $this->odometer(), 'tasks' => [...$due, ...$nearing], 'by' => $by, 'note' => $this->isBusy($day->subWeek()) ? 'Late: the grass would not wait.' : $this->remark()];
+        $this->services[] = [
+            'at' => $this->gone($day->setTime(15, $this->chance->getInt(0, 59)), 10),
+            'hours' => $this->hours(),
+            'km' => $this->odometer(),
+            'tasks' => [...$due, ...$nearing],
+            'by' => $by,
+            'note' => $this->isBusy($day->subWeek()) ? 'Late: the grass would not wait.' : $this->remark(),
+        ];
         foreach ([...$due, ...$nearing] as $task) {
             $this->lastDone[$task] = ['run' => $this->run, 'km' => $this->km, 'at' => $day];
         }
@@ -208,9 +255,14 @@ final class DemoLife
         $km = $this->distanceOnly() ? $this->run - $last['run'] : $this->km - $last['km'];
 
         return max(
-            $every->hours === null || ! $this->hasHourMeter() ? 0 : ($this->run - $last['run']) / ($this->nextHours($rule, $last['run']) - $last['run']),
+            $every->hours === null
+                || ! $this->hasHourMeter()
+                ? 0
+                : ($this->run - $last['run']) / ($this->nextHours($rule, $last['run']) - $last['run']),
             $every->km === null ? 0 : $km / $every->km->toFloat(),
-            $every->months === null ? 0 : ($day->getTimestamp() - $last['at']->getTimestamp()) / 86_400 / ($every->months * 30.4),
+            $every->months === null
+                ? 0
+                : ($day->getTimestamp() - $last['at']->getTimestamp()) / 86_400 / ($every->months * 30.4),
         );
     }
 
@@ -229,7 +281,12 @@ final class DemoLife
 
     private function read(CarbonImmutable $day, string $by): void
     {
-        $this->readings[] = ['at' => $this->gone($day->setTime($this->chance->getInt(7, 11), $this->chance->getInt(0, 59)), 20), 'hours' => $this->hours(), 'km' => $this->odometer(), 'by' => $by];
+        $this->readings[] = [
+            'at' => $this->gone($day->setTime($this->chance->getInt(7, 11), $this->chance->getInt(0, 59)), 20),
+            'hours' => $this->hours(),
+            'km' => $this->odometer(),
+            'by' => $by,
+        ];
     }
 
     /** However early it is today, it has been by now. */
@@ -260,7 +317,16 @@ final class DemoLife
 
     private function remark(): ?string
     {
-        $remarks = ['Oil clear brown, nothing on the magnet.', 'A little fine fuzz on the magnet, wiped.', 'New crush washer.', 'Filter marked with date and hours.', null, null, null, null];
+        $remarks = [
+            'Oil clear brown, nothing on the magnet.',
+            'A little fine fuzz on the magnet, wiped.',
+            'New crush washer.',
+            'Filter marked with date and hours.',
+            null,
+            null,
+            null,
+            null,
+        ];
 
         return $remarks[$this->chance->getInt(0, count($remarks) - 1)];
     }

@@ -12,7 +12,8 @@ final readonly class DemoMachine
 {
     /**
      * @param  float  $atStart  what its meter showed when the history begins
-     * @param  list<float>  $weekly  hours (or kilometres, without an hour meter) in a usual week of each month, January first
+     * @param  list<float>  $weekly  hours (or kilometres, without an hour meter) in a usual week of each month, January
+     *     first
      * @param  float  $kmPerHour  for machines with an odometer beside the hour meter
      * @param  array<string, int>  $neglect  task => days since when nobody has done it
      * @param  array{int, int}|null  $busyDaysAgo  from and to: days when nobody had time for services

@@ -9,7 +9,10 @@ use App\People\Role;
 /** The people of the invented estate. */
 final class DemoPeople
 {
-    /** @var list<array{name: string, sign_in_name: string, role: Role}> the keeper first, then the mechanics, then the operators */
+    /**
+     * @var list<array{name: string, sign_in_name: string, role: Role}> the keeper first, then the mechanics, then the
+     *     operators
+     */
     public const ALL = [
         ['name' => 'Rosa Alder', 'sign_in_name' => 'rosa', 'role' => Role::Keeper],
         ['name' => 'Tamsin Oakhill', 'sign_in_name' => 'tamsin', 'role' => Role::Mechanic],

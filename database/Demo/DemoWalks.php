@@ -24,7 +24,10 @@ use Illuminate\Support\Str;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** How the invented estate walks round its machines: quiet mornings and weekly rounds, and what a few of them have found. */
+/**
+ * How the invented estate walks round its machines: quiet mornings and weekly rounds, and what a few of them have
+ * found.
+ */
 final class DemoWalks
 {
     /** Days of morning rounds. */
@@ -55,8 +58,11 @@ final class DemoWalks
     private Randomizer $chance;
 
     /** @param  array<string, int>  $people  id by sign-in name */
-    public function __construct(private readonly array $people, private readonly CarbonImmutable $today, private readonly Yard $yard)
-    {
+    public function __construct(
+        private readonly array $people,
+        private readonly CarbonImmutable $today,
+        private readonly Yard $yard,
+    ) {
         $this->chance = new Randomizer(new Mt19937(1913));
     }
 
@@ -69,11 +75,29 @@ final class DemoWalks
         $spots = Spot::query()->with('grease')->get()->groupBy('machine_id');
         foreach ($machines as $machine) {
             $own = ($spots[$machine->id] ?? collect())->keyBy('key')->toBase();
-            $told = array_column(array_filter(self::stories(), fn (array $story): bool => $story[0] === $machine->name), null, 3);
-            $checks = collect($sheets->of($machine)->checks)->reject(fn (Check $check): bool => isset($told[$check->key]));
+            $told = array_column(
+                array_filter(self::stories(), fn (array $story): bool => $story[0] === $machine->name),
+                null,
+                3,
+            );
+            $checks = collect($sheets->of($machine)->checks)->reject(
+                fn (Check $check): bool => isset($told[$check->key]),
+            );
             $this->grease($book, $machine, $own);
-            $this->weeks($book, $machine, $own, $checks->filter(fn (Check $check): bool => $check->rounds === [RoundKind::Weekly] && $check->measurement === null));
-            $this->mornings($book, $machine, $own, $checks->filter(fn (Check $check): bool => $check->isAsked(RoundKind::Daily, $this->yard->today())));
+            $this->weeks(
+                $book,
+                $machine,
+                $own,
+                $checks->filter(
+                    fn (Check $check): bool => $check->rounds === [RoundKind::Weekly] && $check->measurement === null,
+                ),
+            );
+            $this->mornings(
+                $book,
+                $machine,
+                $own,
+                $checks->filter(fn (Check $check): bool => $check->isAsked(RoundKind::Daily, $this->yard->today())),
+            );
         }
     }
 
@@ -82,28 +106,75 @@ final class DemoWalks
     {
         $machines = Machine::query()->with('meters', 'rules')->get()->keyBy('name');
         foreach (self::stories() as [$name, $daysAgo, $by, $check, $said]) {
-            $this->note($machines[$name], $daysAgo, $by, ['kind' => 'look', ...($check === '' ? [] : ['check' => $check]), ...$said]);
+            $this->note(
+                $machines[$name],
+                $daysAgo,
+                $by,
+                ['kind' => 'look', ...($check === '' ? [] : ['check' => $check]), ...$said],
+            );
         }
     }
 
-    /** @return list<array{string, int, string, string, array<string, mixed>}> machine, days ago, by whom, by which check, what was said */
+    /**
+     * @return list<array{string, int, string, string, array<string, mixed>}> machine, days ago, by whom, by which
+     *     check, what was said
+     */
     private static function stories(): array
     {
-        $found = fn (string $verdict, string $words, ?string $note = null): array => ['said' => 'not_fine', 'verdict' => $verdict, 'words' => $words, 'note' => $note];
-        $measured = fn (array $values, string $round = 'before_season'): array => ['said' => 'measured', 'values' => $values, 'round' => $round];
+        $found = fn (string $verdict, string $words, ?string $note = null): array => [
+            'said' => 'not_fine',
+            'verdict' => $verdict,
+            'words' => $words,
+            'note' => $note,
+        ];
+        $measured = fn (array $values, string $round = 'before_season'): array => [
+            'said' => 'measured',
+            'values' => $values,
+            'round' => $round,
+        ];
         $stories = [
             ['Godwit', 9, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop', 'At the loader valve, low side.')],
             ['Godwit', 6, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop')],
             ['Godwit', 2, 'nell', 'leaks', $found('act', 'Dripping', 'A drop every minute with the loader up.')],
-            ['Godwit', 3, 'piet', '', ['kind' => 'grease', 'spot' => self::STUCK, 'did_not_go_in' => true, 'note' => 'Came out round the coupler.', 'round' => 'grease']],
-            ['Teal', 0, 'nell', 'front_tyres', $found('watch', 'Soft or cracked', 'Left front, small cracks near the rim.')],
+            [
+                'Godwit',
+                3,
+                'piet',
+                '',
+                [
+                    'kind' => 'grease',
+                    'spot' => self::STUCK,
+                    'did_not_go_in' => true,
+                    'note' => 'Came out round the coupler.',
+                    'round' => 'grease',
+                ],
+            ],
+            [
+                'Teal',
+                0,
+                'nell',
+                'front_tyres',
+                $found('watch', 'Soft or cracked', 'Left front, small cracks near the rim.'),
+            ],
             ['Wigeon', 3, 'otis', 'front_boots', $found('watch', 'Cracked, dry outside', 'Right outer boot.')],
             ['Heron', 4, 'wilf', 'deck_belt', $found('watch', 'Worn or shiny')],
-            ['Teal', 1, 'tamsin', 'belt', $measured(['rest' => '1 3/4', 'pressed' => '1 3/8', 'force' => '15 lbf'], 'weekly')],
+            [
+                'Teal',
+                1,
+                'tamsin',
+                'belt',
+                $measured(['rest' => '1 3/4', 'pressed' => '1 3/8', 'force' => '15 lbf'], 'weekly'),
+            ],
             ['Godwit', 30, 'tamsin', 'coolant_protection', $measured(['protects_to' => '-31'])],
             ['Grebe', 5, 'piet', 'cell_water', $measured(['water' => 'just'], 'weekly')],
             ['Bittern', 210, 'ilse', 'seat_switch', $found('act', 'Stopped the blades late')],
-            ['Bittern', 208, 'tamsin', 'seat_switch', ['kind' => 'mended', 'note' => 'Switch replaced, tried ten times.']],
+            [
+                'Bittern',
+                208,
+                'tamsin',
+                'seat_switch',
+                ['kind' => 'mended', 'note' => 'Switch replaced, tried ten times.'],
+            ],
         ];
         foreach ([[1050, '8.0'], [900, '7.1'], [760, '6.5'], [610, '5.4'], [450, '4.6'], [300, '3.8'], [160, '2.7'], [20, '2.1']] as [$daysAgo, $left]) {
             $stories[] = ['Wigeon', $daysAgo, 'tamsin', 'pads', $measured(['left' => "{$left} mm"])];
@@ -112,8 +183,16 @@ final class DemoWalks
             $stories[] = ['Merganser', $daysAgo, 'tamsin', 'adjuster', $measured(['left' => "{$left} in"])];
         }
         foreach ([[300, null], [220, '0.15 L'], [150, '0.2 L'], [90, '0.25 L'], [50, '0.35 L'], [15, '0.4 L']] as [$daysAgo, $toppedUp]) {
-            $observed = array_filter(['observed' => $toppedUp === null ? 'full' : 'add', 'engine' => 'off', 'topped_up' => $toppedUp]);
-            $stories[] = ['Lapwing', min($daysAgo, 34 - (int) ($daysAgo / 20)), 'piet', 'engine_oil', $measured($observed, 'daily')];
+            $observed = array_filter(
+                ['observed' => $toppedUp === null ? 'full' : 'add', 'engine' => 'off', 'topped_up' => $toppedUp],
+            );
+            $stories[] = [
+                'Lapwing',
+                min($daysAgo, 34 - (int) ($daysAgo / 20)),
+                'piet',
+                'engine_oil',
+                $measured($observed, 'daily'),
+            ];
         }
 
         return $stories;
@@ -145,7 +224,10 @@ final class DemoWalks
     {
         $known = (int) $this->today->diffInDays(Coldbrook::knownSince($machine->name, $this->today), absolute: true);
         for ($week = 1; $week <= min(self::WEEKS, intdiv($known - 3, 7)); $week++) {
-            if ($this->chance->getInt(1, 100) > self::WEEKS_WALKED || $week * 7 < (self::FORGOTTEN[$machine->name] ?? 0)) {
+            if (
+                $this->chance->getInt(1, 100) > self::WEEKS_WALKED
+                || $week * 7 < (self::FORGOTTEN[$machine->name] ?? 0)
+            ) {
                 continue;
             }
             $at = $this->moment($week * 7 - $machine->id % 5)->addHour();
@@ -157,10 +239,24 @@ final class DemoWalks
      * @param  Collection<string, Spot>  $spots
      * @param  Collection<int, Check>  $checks
      */
-    private function fine(DemoBook $book, int $entry, Collection $spots, Collection $checks, CarbonImmutable $at, string $by): void
-    {
+    private function fine(
+        DemoBook $book,
+        int $entry,
+        Collection $spots,
+        Collection $checks,
+        CarbonImmutable $at,
+        string $by,
+    ): void {
         foreach ($checks->values() as $step => $check) {
-            $book->act($entry, $spots[$check->spot], ActKind::Looked, $check->title, $at->addSeconds(4 * $step), $by, ['check_key' => $check->key, 'verdict' => Verdict::Fit->value]);
+            $book->act(
+                $entry,
+                $spots[$check->spot],
+                ActKind::Looked,
+                $check->title,
+                $at->addSeconds(4 * $step),
+                $by,
+                ['check_key' => $check->key, 'verdict' => Verdict::Fit->value],
+            );
         }
     }
 
@@ -171,7 +267,9 @@ final class DemoWalks
      */
     private function grease(DemoBook $book, Machine $machine, Collection $spots): void
     {
-        $points = $spots->where('kind', SpotKind::GreasePoint)->reject(fn (Spot $point): bool => $point->key === self::NEVER);
+        $points = $spots->where('kind', SpotKind::GreasePoint)->reject(
+            fn (Spot $point): bool => $point->key === self::NEVER,
+        );
         $rounds = match ($machine->name) {
             'Teal' => [70 + $machine->id, 34, 2],
             'Godwit' => [90, 3],
@@ -187,7 +285,15 @@ final class DemoWalks
             $entry = $book->round($machine, RoundKind::Grease, $at, 'piet');
             foreach ($machine->name === 'Godwit' && $daysAgo === 3 ? $points->except(self::STUCK) : $points as $point) {
                 $strokes = $point->key === 'clutch_hub' ? 3 : $point->greasePoint()->strokes;
-                $book->act($entry, $point, ActKind::Lubricated, $point->name, $at, 'piet', ['check_key' => "nipple-{$point->id}", 'verdict' => Verdict::Fit->value, 'strokes' => $strokes]);
+                $book->act(
+                    $entry,
+                    $point,
+                    ActKind::Lubricated,
+                    $point->name,
+                    $at,
+                    'piet',
+                    ['check_key' => "nipple-{$point->id}", 'verdict' => Verdict::Fit->value, 'strokes' => $strokes],
+                );
             }
         }
     }
@@ -195,11 +301,26 @@ final class DemoWalks
     /** @param  array<string, mixed>  $told */
     private function note(Machine $machine, int $daysAgo, string $by, array $told): void
     {
-        $kind = app(NoteKinds::class)->named($told['kind']) ?? throw new \LogicException('There is no such kind of note.');
+        $kind = app(NoteKinds::class)->named($told['kind'])
+            ?? throw new \LogicException('There is no such kind of note.');
         $at = $this->moment($daysAgo)->addMinutes($daysAgo === 0 ? 1 : 4);
-        $circumstances = new Circumstances(Person::query()->findOrFail($this->people[$by]), When::read($at->toIso8601ZuluString(), $this->yard), 'demo', $told['note'] ?? null);
+        $circumstances = new Circumstances(
+            Person::query()->findOrFail($this->people[$by]),
+            When::read($at->toIso8601ZuluString(), $this->yard),
+            'demo',
+            $told['note'] ?? null,
+        );
         $round = $told['kind'] === 'mended' ? null : RoundKind::from($told['round'] ?? 'daily');
-        $kind->write(new Note($this->uuid(), $machine, $circumstances, array_diff_key($told, array_flip(['kind', 'round', 'note'])), $round, $this->moment($daysAgo)));
+        $kind->write(
+            new Note(
+                $this->uuid(),
+                $machine,
+                $circumstances,
+                array_diff_key($told, array_flip(['kind', 'round', 'note'])),
+                $round,
+                $this->moment($daysAgo),
+            ),
+        );
     }
 
     /** A quarter past seven; this morning's round has been walked by now, however early it is. */

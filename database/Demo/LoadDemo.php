@@ -33,8 +33,32 @@ final class LoadDemo extends Command
     private const SEED = 4711;
 
     private const TABLES = [
-        'moves', 'measures', 'fittings', 'acts', 'readings', 'decisions', 'photos', 'sent_notes', 'entries', 'rounds', 'changed_checks', 'walk_lines', 'calendar_events', 'calendar_feeds',
-        'yard_lines', 'weekly_readings', 'class_seasons', 'rules', 'task_spots', 'tasks', 'grease_points', 'spots', 'meters', 'machine_operator', 'machines', 'shared_rulebooks',
+        'moves',
+        'measures',
+        'fittings',
+        'acts',
+        'readings',
+        'decisions',
+        'photos',
+        'sent_notes',
+        'entries',
+        'rounds',
+        'changed_checks',
+        'walk_lines',
+        'calendar_events',
+        'calendar_feeds',
+        'yard_lines',
+        'weekly_readings',
+        'class_seasons',
+        'rules',
+        'task_spots',
+        'tasks',
+        'grease_points',
+        'spots',
+        'meters',
+        'machine_operator',
+        'machines',
+        'shared_rulebooks',
         'idempotency_keys', 'personal_access_tokens', 'people', 'yard',
     ];
 
@@ -72,7 +96,14 @@ final class LoadDemo extends Command
         $began = microtime(true);
         DB::transaction($this->load(...));
         YardLine::rebuild(Yard::query()->firstOrFail());
-        $this->info(sprintf('Loaded the demo estate: %d machines, %s acts, %.1f s.', Machine::query()->count(), number_format(DB::table('acts')->count()), microtime(true) - $began));
+        $this->info(
+            sprintf(
+                'Loaded the demo estate: %d machines, %s acts, %.1f s.',
+                Machine::query()->count(),
+                number_format(DB::table('acts')->count()),
+                microtime(true) - $began,
+            ),
+        );
 
         return self::SUCCESS;
     }
@@ -89,12 +120,18 @@ final class LoadDemo extends Command
     private function load(): void
     {
         Yard::query()->create([
-            'id' => 1, 'name' => Coldbrook::NAME, 'time_zone' => Coldbrook::TIME_ZONE, 'distance_unit' => 'km', 'is_demo' => true, 'coldest_night' => '-14 °C',
+            'id' => 1,
+            'name' => Coldbrook::NAME,
+            'time_zone' => Coldbrook::TIME_ZONE,
+            'distance_unit' => 'km',
+            'is_demo' => true,
+            'coldest_night' => '-14 °C',
             'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']],
         ]);
         foreach (DemoPeople::ALL as $person) {
-            $this->people[$person['sign_in_name']] = Person::query()->create([...$person, 'password' => DemoPeople::password($person['sign_in_name']),
-                'may_use_all_machines' => ! isset(DemoPeople::RESTRICTED[$person['sign_in_name']])])->id;
+            $this->people[$person['sign_in_name']] = Person::query()
+                ->create([...$person, 'password' => DemoPeople::password($person['sign_in_name']),
+                    'may_use_all_machines' => ! isset(DemoPeople::RESTRICTED[$person['sign_in_name']])])->id;
         }
         $this->book = new DemoBook($this->people);
         $today = CarbonImmutable::now(Coldbrook::TIME_ZONE)->startOfDay();
@@ -103,7 +140,9 @@ final class LoadDemo extends Command
         }
         $this->shareRulebooks();
         foreach (DemoPeople::RESTRICTED as $name => $machines) {
-            Person::query()->findOrFail($this->people[$name])->mayUseOnly(Machine::query()->whereIn('name', $machines)->pluck('id')->all());
+            Person::query()->findOrFail($this->people[$name])->mayUseOnly(
+                Machine::query()->whereIn('name', $machines)->pluck('id')->all(),
+            );
         }
         $walks = new DemoWalks($this->people, $today, Yard::query()->firstOrFail());
         $walks->walk($this->book);
@@ -118,7 +157,11 @@ final class LoadDemo extends Command
     {
         $demo = $life->machine;
         $machine = Machine::query()->create([
-            'name' => $demo->name, 'class' => $demo->class, 'place' => $demo->place, 'maker' => $demo->maker, 'model' => $demo->model,
+            'name' => $demo->name,
+            'class' => $demo->class,
+            'place' => $demo->place,
+            'maker' => $demo->maker,
+            'model' => $demo->model,
             'history' => $demo->unknownHistory ? History::Unknown : History::Known,
             ...DemoParticulars::record($demo->name, $life->today),
         ]);
@@ -129,11 +172,27 @@ final class LoadDemo extends Command
         $note = $demo->unknownHistory ? 'Bought at a farm sale, no papers with it.' : null;
         $this->book->entry($machine, EntryKind::MachineAdded, $life->begins->setTime(7, 0), 'rosa', ['note' => $note]);
         foreach ($life->readings as $reading) {
-            $this->readings($this->book->entry($machine, EntryKind::Reading, $reading['at'], $reading['by']), $meters, $reading['at'], $reading['hours'], $reading['km']);
+            $this->readings(
+                $this->book->entry($machine, EntryKind::Reading, $reading['at'], $reading['by']),
+                $meters,
+                $reading['at'],
+                $reading['hours'],
+                $reading['km'],
+            );
         }
         foreach ($life->services as $service) {
             $tasks = array_map(fn (string $task): Rule => $rules[$task], $service['tasks']);
-            $this->service($machine, $meters, $spots, $service['at'], $service['by'], $tasks, $service['hours'], $service['km'], $service['note']);
+            $this->service(
+                $machine,
+                $meters,
+                $spots,
+                $service['at'],
+                $service['by'],
+                $tasks,
+                $service['hours'],
+                $service['km'],
+                $service['note'],
+            );
         }
         $this->particulars($machine, $life, $meters);
         $this->happenings($machine, $life->readings[array_key_last($life->readings)]['at']);
@@ -144,16 +203,42 @@ final class LoadDemo extends Command
      * @param  array<int, list<Spot>>  $spots  by rule id
      * @param  list<Rule>  $rules
      */
-    private function service(Machine $machine, array $meters, array $spots, CarbonImmutable $at, string $by, array $rules, ?float $hours, ?float $km, ?string $note = null): void
-    {
+    private function service(
+        Machine $machine,
+        array $meters,
+        array $spots,
+        CarbonImmutable $at,
+        string $by,
+        array $rules,
+        ?float $hours,
+        ?float $km,
+        ?string $note = null,
+    ): void {
         $entry = $this->book->entry($machine, EntryKind::Service, $at, $by, ['note' => $note]);
         $this->readings($entry, $meters, $at, $hours, $km);
         foreach ($rules as $rule) {
             foreach ($spots[$rule->id] as $spot) {
                 $kind = $rule->task->kind->actAt($spot->kind);
-                $check = $kind->isLook() ? $rule->task->check_key ?? ($rule->task->kind === TaskKind::CheckLevel ? Meets::LEVEL : '') : '';
-                $grease = $kind === ActKind::Lubricated ? ['check_key' => "nipple-{$spot->id}", 'verdict' => 'fit', 'strokes' => $spot->greasePoint()->strokes] : [];
-                $this->book->act($entry, $spot, $kind, $rule->task->name, $at, $by, ['check_key' => $check, 'task_id' => $rule->task_id, ...$grease]);
+                $check = $kind->isLook()
+                    ? $rule->task->check_key
+                    ?? ($rule->task->kind === TaskKind::CheckLevel ? Meets::LEVEL : '')
+                    : '';
+                $grease = $kind === ActKind::Lubricated
+                    ? [
+                        'check_key' => "nipple-{$spot->id}",
+                        'verdict' => 'fit',
+                        'strokes' => $spot->greasePoint()->strokes,
+                    ]
+                    : [];
+                $this->book->act(
+                    $entry,
+                    $spot,
+                    $kind,
+                    $rule->task->name,
+                    $at,
+                    $by,
+                    ['check_key' => $check, 'task_id' => $rule->task_id, ...$grease],
+                );
             }
         }
     }
@@ -164,15 +249,34 @@ final class LoadDemo extends Command
         $fitted = $life->begins->subYears(3)->utc();
         $meters = [];
         if ($life->hasHourMeter()) {
-            $meters['hours'][] = ['from' => $fitted, 'meter' => $machine->meters()->create(['unit' => 'h', 'fitted_at' => $fitted])];
+            $meters['hours'][] = [
+                'from' => $fitted,
+                'meter' => $machine->meters()->create(['unit' => 'h', 'fitted_at' => $fitted]),
+            ];
         }
         if ($life->hasOdometer()) {
-            $meters['km'][] = ['from' => $fitted, 'meter' => $machine->meters()->create(['unit' => 'km', 'fitted_at' => $fitted])];
+            $meters['km'][] = [
+                'from' => $fitted,
+                'meter' => $machine->meters()->create(['unit' => 'km', 'fitted_at' => $fitted]),
+            ];
         }
         $change = $life->meterReplaced;
         if ($change !== null) {
-            $entry = $this->book->entry($machine, EntryKind::MeterReplaced, $change['at'], 'tamsin', ['note' => 'The old one had gone dark.']);
-            $new = $machine->meters()->create(['unit' => 'h', 'fitted_at' => $change['at']->utc(), 'shown_when_fitted' => '0', 'run_when_fitted' => (string) $change['old']]);
+            $entry = $this->book->entry(
+                $machine,
+                EntryKind::MeterReplaced,
+                $change['at'],
+                'tamsin',
+                ['note' => 'The old one had gone dark.'],
+            );
+            $new = $machine->meters()->create(
+                [
+                    'unit' => 'h',
+                    'fitted_at' => $change['at']->utc(),
+                    'shown_when_fitted' => '0',
+                    'run_when_fitted' => (string) $change['old'],
+                ],
+            );
             $this->book->reading($entry, $meters['hours'][0]['meter'], $change['at'], $change['old']);
             $this->book->reading($entry, $new, $change['at'], $change['new']);
             $this->fittedBy[$new->id] = $entry;
@@ -188,9 +292,15 @@ final class LoadDemo extends Command
         $ids = Spot::query()->where('machine_id', $machine->id)->pluck('id', 'key');
         $rules = $rows = [];
         foreach ($life->rules() as $row => $starter) {
-            $rows[$row] = $this->rule($machine, $starter->task, $starter->kind, array_map(fn (string $key): int => $ids[$key], $starter->spots), [
+            $rows[$row] = $this->rule($machine, $starter->task, $starter->kind, array_map(
+                fn (string $key): int => $ids[$key],
+                $starter->spots,
+            ), [
                 'anchor' => $life->machine->anchor, 'common_practice' => true, 'note' => $starter->note,
-                'first' => array_map(fn (Interval $first): array => WrittenInterval::fromCore($first), $starter->first === null ? [] : [$starter->first]),
+                'first' => array_map(
+                    fn (Interval $first): array => WrittenInterval::fromCore($first),
+                    $starter->first === null ? [] : [$starter->first],
+                ),
                 'every' => WrittenInterval::fromCore($starter->every),
                 'goes_with_id' => $starter->goesWith === null ? null : $rows[$starter->goesWith]->id,
             ], $starter->check);
@@ -204,19 +314,32 @@ final class LoadDemo extends Command
      * @param  list<int>  $spotIds
      * @param  array<string, mixed>  $columns
      */
-    private function rule(Machine $machine, string $name, TaskKind $kind, array $spotIds, array $columns, ?string $check = null): Rule
-    {
-        $task = Task::query()->create(['machine_id' => $machine->id, 'name' => $name, 'kind' => $kind, 'check_key' => $check]);
+    private function rule(
+        Machine $machine,
+        string $name,
+        TaskKind $kind,
+        array $spotIds,
+        array $columns,
+        ?string $check = null,
+    ): Rule {
+        $task = Task::query()->create(
+            ['machine_id' => $machine->id, 'name' => $name, 'kind' => $kind, 'check_key' => $check],
+        );
         $task->doAt($spotIds);
 
-        return Rule::query()->create([...$columns, 'machine_id' => $machine->id, 'task_id' => $task->id])->setRelation('task', $task);
+        return Rule::query()->create(
+            [...$columns, 'machine_id' => $machine->id, 'task_id' => $task->id],
+        )->setRelation('task', $task);
     }
 
     /** @return array<int, list<Spot>> by rule id, where each is done */
     private function spotsOf(Machine $machine): array
     {
         $spots = TaskSpots::of([$machine]);
-        $at = $machine->rules->mapWithKeys(fn (Rule $rule): array => [$rule->id => array_values($spots->ofRule($machine, $rule)->all())])->all();
+        $at = $machine->rules->mapWithKeys(
+            fn (Rule $rule): array => [$rule->id => array_values($spots->ofRule($machine, $rule)->all())],
+        )
+            ->all();
         Spot::query()->getModel()->newCollection(array_merge(...array_values($at)))->loadMissing('grease');
 
         return $at;
@@ -233,12 +356,24 @@ final class LoadDemo extends Command
         $rules = $machine->rules->keyBy('task.name');
         foreach (DemoParticulars::rules($machine->name) as $given) {
             $columns = array_diff_key($given, array_flip(['task', 'kind', 'spots', 'last_done', 'with']));
-            $rule = $this->rule($machine, $given['task'], TaskKind::from($given['kind']), array_map(fn (string $key): int => $ids[$key], $given['spots']),
+            $rule = $this->rule($machine, $given['task'], TaskKind::from($given['kind']), array_map(
+                fn (string $key): int => $ids[$key],
+                $given['spots'],
+            ),
                 [...$columns, 'goes_with_id' => $rules[$given['with'] ?? '']->id ?? null]);
             $rules[$given['task']] = $rule;
             $read = isset($given['last_done']) ? $life->lastReadingBefore($given['last_done']) : null;
             if ($read !== null) {
-                $this->service($machine, $meters, $this->spotsOf($machine->load('rules')), $read['at']->addHours(3), 'tamsin', [$rule], $read['hours'], $read['km']);
+                $this->service(
+                    $machine,
+                    $meters,
+                    $this->spotsOf($machine->load('rules')),
+                    $read['at']->addHours(3),
+                    'tamsin',
+                    [$rule],
+                    $read['hours'],
+                    $read['km'],
+                );
             }
         }
         foreach (DemoParticulars::changes($machine->name) as $task => $columns) {
@@ -248,8 +383,19 @@ final class LoadDemo extends Command
         if ($reminder !== null) {
             $read = $life->lastReadingBefore($reminder['days_ago']);
             $meter = $meters['hours'][array_key_last($meters['hours'])]['meter'];
-            $detail = ['meter_id' => $meter->id, 'unit' => 'h', 'set' => $reminder['set'], 'shown' => (string) $read['hours']];
-            $this->book->entry($machine, EntryKind::ReminderSet, $read['at']->addHours(1), 'piet', ['detail' => json_encode($detail, JSON_THROW_ON_ERROR)]);
+            $detail = [
+                'meter_id' => $meter->id,
+                'unit' => 'h',
+                'set' => $reminder['set'],
+                'shown' => (string) $read['hours'],
+            ];
+            $this->book->entry(
+                $machine,
+                EntryKind::ReminderSet,
+                $read['at']->addHours(1),
+                'piet',
+                ['detail' => json_encode($detail, JSON_THROW_ON_ERROR)],
+            );
         }
     }
 
@@ -258,8 +404,12 @@ final class LoadDemo extends Command
     {
         $machines = Machine::query()->whereIn('name', DemoParticulars::SHARING)->orderBy('id')->with('rules')->get();
         $copies = RuleCopy::ofAll($machines->firstOrFail());
-        $shared = SharedRulebook::query()->create(['name' => DemoParticulars::SHARED_AS, 'class' => $machines->firstOrFail()->class, 'rules' => $copies]);
-        $keys = collect($copies)->mapWithKeys(fn (array $copy, string $key): array => [$copy['task'].$copy['kind'] => $key]);
+        $shared = SharedRulebook::query()->create(
+            ['name' => DemoParticulars::SHARED_AS, 'class' => $machines->firstOrFail()->class, 'rules' => $copies],
+        );
+        $keys = collect($copies)->mapWithKeys(
+            fn (array $copy, string $key): array => [$copy['task'].$copy['kind'] => $key],
+        );
         foreach ($machines as $machine) {
             foreach ($machine->rules as $rule) {
                 $rule->update(['shared_key' => $keys[$rule->task->name.$rule->task->kind->value] ?? null]);
@@ -268,14 +418,28 @@ final class LoadDemo extends Command
         }
         // What a rule goes with is told by the keys, which hold only now.
         $shared->update(['rules' => RuleCopy::ofAll($machines->firstOrFail()->load('rules'))]);
-        $machines->last()?->rules->firstWhere('task.name', DemoParticulars::EXCEPTION)?->update(['every' => ['hours' => '25'], 'common_practice' => false]);
+        $machines->last()?->rules
+            ->firstWhere('task.name', DemoParticulars::EXCEPTION)
+            ?->update(['every' => ['hours' => '25'], 'common_practice' => false]);
     }
 
     /** What else has befallen these machines. */
     private function happenings(Machine $machine, CarbonImmutable $last): void
     {
-        $down = fn (CarbonImmutable $at, string $by, string $why): int => $this->book->entry($machine, EntryKind::StoodDown, $at, $by, ['note' => $why]);
-        $lift = fn (CarbonImmutable $at, string $why): int => $this->book->entry($machine, EntryKind::Lifted, $at, 'tamsin', ['note' => $why]);
+        $down = fn (CarbonImmutable $at, string $by, string $why): int => $this->book->entry(
+            $machine,
+            EntryKind::StoodDown,
+            $at,
+            $by,
+            ['note' => $why],
+        );
+        $lift = fn (CarbonImmutable $at, string $why): int => $this->book->entry(
+            $machine,
+            EntryKind::Lifted,
+            $at,
+            'tamsin',
+            ['note' => $why],
+        );
         if ($machine->name === 'Moorhen') {
             $down($last->addHours(2), 'piet', 'Brake pedal play 41 mm, limit 30 mm.');
         }
@@ -284,7 +448,11 @@ final class LoadDemo extends Command
             $lift($last->subDays(208), 'Switch replaced, tried ten times.');
         }
         if ($machine->name === 'Godwit') {
-            $down($last->subDays(96), 'otis', 'Hydraulic oil dripping at the loader valve, a puddle under it each morning.');
+            $down(
+                $last->subDays(96),
+                'otis',
+                'Hydraulic oil dripping at the loader valve, a puddle under it each morning.',
+            );
             $lift($last->subDays(93), 'Pressure off, hose and both seals replaced, dry after an hour\'s work.');
         }
     }

@@ -17,7 +17,9 @@ return new class extends TablesMadeWhole
             $table->string('role', 12);
             $table->boolean('may_use_all_machines')->default(true);
             $table->boolean('active')->default(true);
-            $table->unsignedInteger('epoch')->default(1)->comment('counts on whenever all that let the person in ends at once');
+            $table->unsignedInteger('epoch')
+                ->default(1)
+                ->comment('counts on whenever all that let the person in ends at once');
             $table->unsignedInteger('version')->default(1);
             $table->timestamps();
         });

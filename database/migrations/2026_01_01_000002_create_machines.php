@@ -68,8 +68,13 @@ return new class extends TablesMadeWhole
             $table->string('unit', 2);
             $table->dateTime('fitted_at');
             $table->decimal('shown_when_fitted', 12, 2)->default(0);
-            $table->decimal('run_when_fitted', 12, 2)->default(0)->comment('what the machine had run by then, in the meter\'s unit');
-            $table->unsignedBigInteger('fitted_by_id')->nullable()->index()->comment('the entry that records the change of meters; gone with it when struck');
+            $table->decimal('run_when_fitted', 12, 2)
+                ->default(0)
+                ->comment('what the machine had run by then, in the meter\'s unit');
+            $table->unsignedBigInteger('fitted_by_id')
+                ->nullable()
+                ->index()
+                ->comment('the entry that records the change of meters; gone with it when struck');
             $table->boolean('struck')->default(false);
             $table->index(['machine_id', 'fitted_at']);
         });
@@ -84,7 +89,10 @@ return new class extends TablesMadeWhole
             $table->string('place', 160)->default('');
             $table->string('reach', 200)->default('');
             $table->string('trick', 300)->default('');
-            $table->foreignId('parent_id')->nullable()->constrained('spots')->comment('the compartment that it belongs to');
+            $table->foreignId('parent_id')
+                ->nullable()
+                ->constrained('spots')
+                ->comment('the compartment that it belongs to');
             $table->string('compartment', 20)->nullable()->comment('of a compartment: what kind of housing');
             $table->string('role', 12)->nullable()->comment('of an opening: what is done through it');
             $table->unsignedTinyInteger('x')->default(50);

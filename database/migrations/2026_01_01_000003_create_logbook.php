@@ -83,7 +83,10 @@ return new class extends TablesMadeWhole
             $table->decimal('hours', 12, 2)->nullable()->comment('run by then');
             $table->decimal('km', 12, 2)->nullable();
             $table->char('replaces', 36)->nullable()->index();
-            $table->char('told_with', 36)->nullable()->index()->comment('the act that it was told with, and is taken back with');
+            $table->char('told_with', 36)
+                ->nullable()
+                ->index()
+                ->comment('the act that it was told with, and is taken back with');
             $table->dateTime('struck_at')->nullable();
             $table->index(['spot_id', 'kind', 'check_key', 'meets', 'happened_at', 'hours', 'km'], 'acts_newest');
             $table->index(['machine_id', 'happened_at']);
@@ -104,8 +107,14 @@ return new class extends TablesMadeWhole
             $table->id();
             $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
             $table->foreignId('act_id')->nullable()->constrained()->cascadeOnDelete();
-            $table->foreignId('from_id')->nullable()->constrained('spots')->comment('the compartment that it ran out of');
-            $table->foreignId('to_id')->nullable()->constrained('spots')->comment('the compartment that it was poured into');
+            $table->foreignId('from_id')
+                ->nullable()
+                ->constrained('spots')
+                ->comment('the compartment that it ran out of');
+            $table->foreignId('to_id')
+                ->nullable()
+                ->constrained('spots')
+                ->comment('the compartment that it was poured into');
             $table->decimal('litres', 14, 6);
             $table->string('typed', 40);
         });

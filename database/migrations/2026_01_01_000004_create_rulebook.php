@@ -14,7 +14,9 @@ return new class extends TablesMadeWhole
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
             $table->string('name', 80);
             $table->string('kind', 12);
-            $table->string('check_key', 40)->nullable()->comment('the check by which it is done, where only that one will do');
+            $table->string('check_key', 40)
+                ->nullable()
+                ->comment('the check by which it is done, where only that one will do');
         });
 
         $this->make('task_spots', function (Blueprint $table): void {
@@ -37,13 +39,20 @@ return new class extends TablesMadeWhole
             $table->decimal('late', 4, 3);
             $table->string('source', 8);
             $table->boolean('common_practice')->default(false);
-            $table->boolean('counts_from_beginning')->default(false)->comment('the machine\'s beginning counts as the last time it was done');
+            $table->boolean('counts_from_beginning')
+                ->default(false)
+                ->comment('the machine\'s beginning counts as the last time it was done');
             $table->json('windows')->nullable()->comment('parts of the year in which it comes');
             $table->string('condition', 200)->nullable()->comment('what a check must say');
-            $table->foreignId('goes_with_id')->nullable()->constrained('rules')->comment('the task in whose course it is done');
+            $table->foreignId('goes_with_id')
+                ->nullable()
+                ->constrained('rules')
+                ->comment('the task in whose course it is done');
             $table->string('top_up', 40)->nullable()->comment('what runs out with it and is poured back, as typed');
             $table->boolean('dealer_only')->default(false)->comment('the dealer\'s, while the extended warranty runs');
-            $table->string('loosened_because', 500)->nullable()->comment('why it is looser than the book under warranty');
+            $table->string('loosened_because', 500)
+                ->nullable()
+                ->comment('why it is looser than the book under warranty');
             $table->string('shared_key', 40)->nullable()->comment('the rule of the shared rulebook that it follows');
             $table->string('note', 500)->nullable();
             $table->boolean('retired')->default(false);
@@ -78,7 +87,9 @@ return new class extends TablesMadeWhole
             $table->id();
             $table->foreignId('rule_id')->constrained()->cascadeOnDelete();
             $table->foreignId('machine_id')->constrained()->cascadeOnDelete();
-            $table->char('cycle', 16)->comment('hash of when it was last done: the same point keeps its identity however its day moves');
+            $table->char('cycle', 16)->comment(
+                'hash of when it was last done: the same point keeps its identity however its day moves',
+            );
             $table->date('day');
             $table->string('summary', 160);
             $table->text('description');

@@ -19,8 +19,18 @@ final class CoreBench
     public function run(): void
     {
         $start = new Point(BigDecimal::zero(), BigDecimal::zero(), new \DateTimeImmutable('2023-01-01T00:00:00Z'));
-        $now = new Point(BigDecimal::of('1204.3'), BigDecimal::of('18650'), new \DateTimeImmutable('2026-05-14T00:00:00Z'));
-        $done = [new Point(BigDecimal::of('1101.7'), BigDecimal::of('16900'), new \DateTimeImmutable('2025-11-02T00:00:00Z'))];
+        $now = new Point(
+            BigDecimal::of('1204.3'),
+            BigDecimal::of('18650'),
+            new \DateTimeImmutable('2026-05-14T00:00:00Z'),
+        );
+        $done = [
+            new Point(
+                BigDecimal::of('1101.7'),
+                BigDecimal::of('16900'),
+                new \DateTimeImmutable('2025-11-02T00:00:00Z'),
+            ),
+        ];
         $rules = [
             new Rule(Interval::ofHours(100)),
             new Rule(Interval::ofHours(400), [Interval::ofHours(50)], Anchor::Chart),
@@ -35,6 +45,9 @@ final class CoreBench
         }
         $seconds = (hrtime(true) - $began) / 1e9;
         printf("core     %s standings with their reasons in %.2f s: %s a second, peak memory %.1f MB\n",
-            number_format(self::STANDINGS), $seconds, number_format(self::STANDINGS / $seconds), memory_get_peak_usage() / 2 ** 20);
+            number_format(self::STANDINGS),
+            $seconds,
+            number_format(self::STANDINGS / $seconds),
+            memory_get_peak_usage() / 2 ** 20);
     }
 }

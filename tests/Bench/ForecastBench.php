@@ -21,9 +21,19 @@ final class ForecastBench
         memory_reset_peak_usage();
         $few = $this->seconds(self::MACHINES, readingsAWeek: 3);
         printf("forecast %s rules of %s machines, %d years with 3 readings a week each, in %.2f s: %.2f ms a machine, peak memory %.1f MB\n",
-            number_format(self::MACHINES * self::RULES_EACH), number_format(self::MACHINES), self::YEARS, $few, 1000 * $few / self::MACHINES, memory_get_peak_usage() / 2 ** 20);
+            number_format(
+                self::MACHINES * self::RULES_EACH,
+            ),
+            number_format(self::MACHINES),
+            self::YEARS,
+            $few,
+            1000 * $few / self::MACHINES,
+            memory_get_peak_usage() / 2 ** 20);
         [$once, $tenfold] = [$this->seconds(100, readingsAWeek: 7), $this->seconds(100, readingsAWeek: 70)];
-        printf("forecast ten times the readings take %.2f times as long (aim: linear or better, at most 10)\n", $tenfold / $once);
+        printf(
+            "forecast ten times the readings take %.2f times as long (aim: linear or better, at most 10)\n",
+            $tenfold / $once,
+        );
     }
 
     private function seconds(int $machines, int $readingsAWeek): float

@@ -26,9 +26,25 @@ final readonly class FuzzBench
     {
         $keeper = new Visitor($this->address, 'bench', 'a good password');
         $fuzz = new Fuzz(self::SEED);
-        $known = ['machine' => '1', 'entry' => '1', 'rule' => '1', 'person' => '2', 'check' => 'leaks', 'spot' => '1', 'task' => '1', 'token' => '999', 'feed' => '1', 'photo' => '00000000-0000-4000-8000-000000000000'];
+        $known = [
+            'machine' => '1',
+            'entry' => '1',
+            'rule' => '1',
+            'person' => '2',
+            'check' => 'leaks',
+            'spot' => '1',
+            'task' => '1',
+            'token' => '999',
+            'feed' => '1',
+            'photo' => '00000000-0000-4000-8000-000000000000',
+        ];
         // Signing in and changing one's password are slow on purpose.
-        $operations = array_values(array_filter(Contract::read()->operations(), fn (string $operation): bool => ! preg_match('~/(session|first-keeper|password)$~', $operation)));
+        $operations = array_values(
+            array_filter(
+                Contract::read()->operations(),
+                fn (string $operation): bool => ! preg_match('~/(session|first-keeper|password)$~', $operation),
+            ),
+        );
         $empty = $took = [];
         for ($number = 0; $number < self::REQUESTS; $number++) {
             $operation = $operations[$number % count($operations)];
@@ -43,7 +59,13 @@ final readonly class FuzzBench
         sort($empty);
         rsort($took);
         [$slowest, $operation] = $took[0];
-        printf("fuzz     slowest of %s made-up requests: %.1f times the empty route (aim: at most %d), %s\n", number_format(self::REQUESTS), $slowest / $empty[intdiv(count($empty), 2)], self::AIM, $operation);
+        printf(
+            "fuzz     slowest of %s made-up requests: %.1f times the empty route (aim: at most %d), %s\n",
+            number_format(self::REQUESTS),
+            $slowest / $empty[intdiv(count($empty), 2)],
+            self::AIM,
+            $operation,
+        );
     }
 
     private function time(\CurlHandle $request): float

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tests\Bench;
 
 /**
- * A yard of 1,000 machines with 25,000 rules at as many spots, 250,000 acts and 2,000,000 readings under 8 connections, against an empty route on the same server; then the
+ * A yard of 1,000 machines with 25,000 rules at as many spots, 250,000 acts and 2,000,000 readings under 8 connections,
+ * against an empty route on the same server; then the
  * same yard with a tenth of the readings.
  */
 final readonly class LoadBench
@@ -32,8 +33,17 @@ final readonly class LoadBench
         $small = $this->measure('/api/machines', $token);
         $this->addReadings(200, 2000);
         $this->warm($token);
-        $counts = $this->sql('select (select count(*) from machines), (select count(*) from rules), (select count(*) from acts), (select count(*) from readings)');
-        printf("yard     %s\n", preg_replace('/^(\d+)\t(\d+)\t(\d+)\t(\d+)$/', '$1 machines, $2 rules, $3 acts, $4 readings', trim($counts)));
+        $counts = $this->sql(
+            'select (select count(*) from machines), (select count(*) from rules), (select count(*) from acts), (select count(*) from readings)',
+        );
+        printf(
+            "yard     %s\n",
+            preg_replace(
+                '/^(\d+)\t(\d+)\t(\d+)\t(\d+)$/',
+                '$1 machines, $2 rules, $3 acts, $4 readings',
+                trim($counts),
+            ),
+        );
         // Measured in turns, so that whatever else the machine does falls on all alike.
         $rounds = [];
         foreach (range(1, 3) as $ignored) {
@@ -45,7 +55,10 @@ final readonly class LoadBench
         $this->tell('empty authenticated route', $empty, null, null);
         $this->tell('first page, 50 soonest', $page, $empty, 'aim: at most 4 times the empty route');
         $this->tell('logging one reading', $log, $empty, 'aim: at most 6 times the empty route');
-        printf("yard     first page with all readings against a tenth of them: %.2f times (median, aim: within 1.2)\n", $page['median'] / $small['median']);
+        printf(
+            "yard     first page with all readings against a tenth of them: %.2f times (median, aim: within 1.2)\n",
+            $page['median'] / $small['median'],
+        );
     }
 
     /** Machines, rules and the first readings, as plain SQL: nothing of this is what is measured. */
@@ -98,14 +111,20 @@ final readonly class LoadBench
         if ($status !== 0) {
             throw new \RuntimeException(implode("\n", $said));
         }
-        printf("yard     everything kept is made anew from %s readings in %.1f s\n", number_format(self::MACHINES * $until), microtime(true) - $began);
+        printf(
+            "yard     everything kept is made anew from %s readings in %.1f s\n",
+            number_format(self::MACHINES * $until),
+            microtime(true) - $began,
+        );
         $this->sql('delete from yard_lines');
     }
 
     private function token(): string
     {
         $secret = bin2hex(random_bytes(20));
-        $this->sql("insert into personal_access_tokens (tokenable_type, tokenable_id, name, token, abilities) values ('App\\\\People\\\\Person', 1, 'bench', sha2('{$secret}', 256), '[\"*\"]')");
+        $this->sql(
+            "insert into personal_access_tokens (tokenable_type, tokenable_id, name, token, abilities) values ('App\\\\People\\\\Person', 1, 'bench', sha2('{$secret}', 256), '[\"*\"]')",
+        );
 
         return trim($this->sql('select max(id) from personal_access_tokens'))."|{$secret}";
     }
@@ -114,11 +133,20 @@ final readonly class LoadBench
     private function warm(string $token): void
     {
         $began = microtime(true);
-        $answer = (string) file_get_contents("{$this->address}/api/machines", context: stream_context_create(['http' => ['header' => "Authorization: Bearer {$token}", 'timeout' => 120]]));
+        $answer = (string) file_get_contents(
+            "{$this->address}/api/machines",
+            context: stream_context_create(
+                ['http' => ['header' => "Authorization: Bearer {$token}", 'timeout' => 120]],
+            ),
+        );
         if (count(json_decode($answer, true)['data'] ?? []) !== 50) {
             throw new \RuntimeException('The yard did not answer with its 50 soonest: '.substr($answer, 0, 300));
         }
-        printf("yard     the day's first look reckons %s rules in %.1f s\n", number_format(self::MACHINES * self::RULES_EACH), microtime(true) - $began);
+        printf(
+            "yard     the day's first look reckons %s rules in %.1f s\n",
+            number_format(self::MACHINES * self::RULES_EACH),
+            microtime(true) - $began,
+        );
     }
 
     /** @return array{median: float, worst: float, perSecond: float} milliseconds, and requests a second */
@@ -143,7 +171,11 @@ final readonly class LoadBench
             end
             LUA);
         $command = sprintf('wrk --threads 1 --connections %d --duration %ds --timeout 20s --header %s --header %s --header %s --script %s %s 2>&1', self::CONNECTIONS, self::SECONDS,
-            escapeshellarg("Authorization: Bearer {$token}"), escapeshellarg('Accept: application/json'), escapeshellarg('Content-Type: application/json'), escapeshellarg($lua), escapeshellarg($this->address.$path));
+            escapeshellarg(
+                "Authorization: Bearer {$token}",
+            ), escapeshellarg('Accept: application/json'), escapeshellarg(
+                'Content-Type: application/json',
+            ), escapeshellarg($lua), escapeshellarg($this->address.$path));
         $out = (string) shell_exec($command);
         if (! preg_match('/RESULT (\S+) (\S+) (\S+) (\d+)/', $out, $result)) {
             throw new \RuntimeException("The load could not be measured: {$out}");
@@ -173,13 +205,32 @@ final readonly class LoadBench
     private function tell(string $what, array $measured, ?array $against, ?string $aim): void
     {
         printf("yard     %-26s median %6.1f ms, 99th percentile %6.1f ms, %5.0f a second%s\n", $what, $measured['median'], $measured['worst'], $measured['perSecond'],
-            $against === null ? '' : sprintf(': %.2f and %.2f times (%s)', $measured['median'] / $against['median'], $measured['worst'] / $against['worst'], $aim));
+            $against === null
+                ? ''
+                : sprintf(
+                    ': %.2f and %.2f times (%s)',
+                    $measured['median'] / $against['median'],
+                    $measured['worst'] / $against['worst'],
+                    $aim,
+                ));
     }
 
     private function sql(string $statements): string
     {
         $user = (string) (posix_getpwuid(posix_geteuid())['name'] ?? 'root');
-        $process = proc_open(['mariadb', '--no-defaults', "--socket={$this->state}/run/db.sock", "--user={$user}", '--skip-column-names', '--batch', 'jardinier'], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        $process = proc_open(
+            [
+                'mariadb',
+                '--no-defaults',
+                "--socket={$this->state}/run/db.sock",
+                "--user={$user}",
+                '--skip-column-names',
+                '--batch',
+                'jardinier',
+            ],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+        );
         fwrite($pipes[0], $statements);
         fclose($pipes[0]);
         $out = (string) stream_get_contents($pipes[1]);

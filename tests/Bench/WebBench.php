@@ -18,9 +18,18 @@ final readonly class WebBench
         /** @var array<string, array{file: string, imports?: list<string>}> $manifest */
         $manifest = json_decode((string) file_get_contents("{$this->build}/manifest.json"), true);
         $files = $this->reached($manifest, 'web/main.tsx');
-        $bytes = array_sum(array_map(fn (string $file): int => strlen((string) gzencode((string) file_get_contents("{$this->build}/{$file}"), 9)), $files));
+        $bytes = array_sum(
+            array_map(
+                fn (string $file): int => strlen(
+                    (string) gzencode((string) file_get_contents("{$this->build}/{$file}"), 9),
+                ),
+                $files,
+            ),
+        );
         printf("web      first load: %.0f kB of JavaScript gzipped in %d files (aim: at most %d kB), %d places load when visited\n",
-            $bytes / 1000, count($files), self::AIM_KB, count(array_filter($manifest, fn (array $chunk): bool => $chunk['isDynamicEntry'] ?? false)));
+            $bytes / 1000, count($files), self::AIM_KB, count(
+                array_filter($manifest, fn (array $chunk): bool => $chunk['isDynamicEntry'] ?? false),
+            ));
     }
 
     /**

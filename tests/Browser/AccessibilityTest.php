@@ -43,16 +43,43 @@ final class AccessibilityTest extends BrowserTestCase
         yield 'phone, sun' => [Browser::PHONE, 'sun'];
     }
 
-    /** @return array<string, array{string, bool}> what each shows, and whether it is held against every scheme; the others have nothing that these have not */
+    /**
+     * @return array<string, array{string, bool}> what each shows, and whether it is held against every scheme; the
+     *     others have nothing that these have not
+     */
     private static function screens(int $machine): array
     {
         return [
-            '/yard' => ['Bittern', true], "/machines/{$machine}" => ['Rulebook', true], "/machines/{$machine}/service" => ['What was done', true], "/machines/{$machine}/meter" => ['The old meter', false],
-            "/machines/{$machine}/edit" => ['countdown is set', false], "/machines/{$machine}/rules/new" => ['Every so many', false], "/machines/{$machine}/chart" => ['Which means', true], '/machines/new' => ['A rulebook to begin with', false],
-            "/walkaround/{$machine}" => ['Which round', true], "/walkaround/{$machine}/daily" => ['Hour meter', true], "/walkaround/{$machine}/daily?at=leaks" => ['Not looked at', true], '/walkaround/2/daily?at=leaks' => ['found before', true],
-            "/walkaround/{$machine}/before_season?at=plug" => ['Colour of the nose', true], "/walkaround/{$machine}/grease" => ['strokes given', true], "/walkaround/{$machine}/found" => ['What is wrong, and where?', false], '/walkaround' => ['walked today', true],
-            '/walkaround/labels' => ['weatherproof', false], '/walkaround/waiting' => ['None.', false], '/machines/9/findings/pads' => ['reaches the limit', true], "/machines/{$machine}/checks" => ['check sheet', false],
-            "/machines/{$machine}/grease" => ['A whole round', true], '/logbook' => ['Correct', false], '/reckoner' => ['One measure', false], '/people' => ['Bram Fenwick', false], '/account' => ['Tokens', false],
+            '/yard' => ['Bittern', true],
+            "/machines/{$machine}" => ['Rulebook', true],
+            "/machines/{$machine}/service" => ['What was done', true],
+            "/machines/{$machine}/meter" => ['The old meter', false],
+            "/machines/{$machine}/edit" => ['countdown is set', false],
+            "/machines/{$machine}/rules/new" => ['Every so many', false],
+            "/machines/{$machine}/chart" => ['Which means', true],
+            '/machines/new' => [
+                'A rulebook to begin with',
+                false,
+            ],
+            "/walkaround/{$machine}" => ['Which round', true],
+            "/walkaround/{$machine}/daily" => ['Hour meter', true],
+            "/walkaround/{$machine}/daily?at=leaks" => ['Not looked at', true],
+            '/walkaround/2/daily?at=leaks' => ['found before', true],
+            "/walkaround/{$machine}/before_season?at=plug" => ['Colour of the nose', true],
+            "/walkaround/{$machine}/grease" => ['strokes given', true],
+            "/walkaround/{$machine}/found" => [
+                'What is wrong, and where?',
+                false,
+            ], '/walkaround' => ['walked today', true],
+            '/walkaround/labels' => ['weatherproof', false],
+            '/walkaround/waiting' => ['None.', false],
+            '/machines/9/findings/pads' => ['reaches the limit', true],
+            "/machines/{$machine}/checks" => ['check sheet', false],
+            "/machines/{$machine}/grease" => ['A whole round', true],
+            '/logbook' => ['Correct', false],
+            '/reckoner' => ['One measure', false],
+            '/people' => ['Bram Fenwick', false],
+            '/account' => ['Tokens', false],
         ];
     }
 

@@ -49,7 +49,10 @@ final class Browser
     public function outOfReach(bool $out = true): void
     {
         $this->command('Network.enable', []);
-        $this->command('Network.emulateNetworkConditions', ['offline' => $out, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->command(
+            'Network.emulateNetworkConditions',
+            ['offline' => $out, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
     }
 
     /** Something of the browser's own works otherwise on every page from here on, until it starts afresh. */
@@ -61,17 +64,44 @@ final class Browser
     private function start(): void
     {
         $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
-            '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--lang=en-GB', "--user-data-dir={$this->profile}",
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            '--hide-scrollbars',
+            '--lang=en-GB',
+            "--user-data-dir={$this->profile}",
         ]);
         if ($this->touch) {
-            $options->setExperimentalOption('mobileEmulation', ['deviceMetrics' => ['width' => self::PHONE[0], 'height' => self::PHONE[1], 'pixelRatio' => 1.0, 'touch' => true, 'mobile' => true]]);
+            $options->setExperimentalOption(
+                'mobileEmulation',
+                [
+                    'deviceMetrics' => [
+                        'width' => self::PHONE[0],
+                        'height' => self::PHONE[1],
+                        'pixelRatio' => 1.0,
+                        'touch' => true,
+                        'mobile' => true,
+                    ],
+                ],
+            );
         }
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
-        $this->driver = ChromeDriver::start($capabilities, new ChromeDriverService('/usr/bin/chromedriver', $port, ["--port={$port}", '--log-level=OFF']));
+        $port = (int) explode(
+            ':',
+            (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false),
+        )[1];
+        $this->driver = ChromeDriver::start(
+            $capabilities,
+            new ChromeDriverService('/usr/bin/chromedriver', $port, ["--port={$port}", '--log-level=OFF']),
+        );
         $this->command('Emulation.setLocaleOverride', ['locale' => 'en-GB']);
         if (! $this->touch) {
             $this->resize(self::DESK);
@@ -81,13 +111,20 @@ final class Browser
     /** @param  array{int, int}  $size of what is seen */
     public function resize(array $size): void
     {
-        $this->command('Emulation.setDeviceMetricsOverride', ['width' => $size[0], 'height' => $size[1], 'deviceScaleFactor' => 1, 'mobile' => $size === self::PHONE]);
+        $this->command(
+            'Emulation.setDeviceMetricsOverride',
+            ['width' => $size[0], 'height' => $size[1], 'deviceScaleFactor' => 1, 'mobile' => $size === self::PHONE],
+        );
     }
 
     /** @param  array<string, mixed>  $parameters of a DevTools command */
     public function command(string $name, array $parameters): mixed
     {
-        return $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => (object) $parameters]);
+        return $this->driver->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => $name, 'params' => (object) $parameters],
+        );
     }
 
     public function open(string $path): void
@@ -129,7 +166,9 @@ final class Browser
             }
             usleep(40_000);
         } while (microtime(true) < $deadline);
-        throw new \RuntimeException("Waited in vain for {$what} at {$this->path()}. Seen: ".mb_substr($this->text(), 0, 1500));
+        throw new \RuntimeException(
+            "Waited in vain for {$what} at {$this->path()}. Seen: ".mb_substr($this->text(), 0, 1500),
+        );
     }
 
     public function text(): string
@@ -139,7 +178,10 @@ final class Browser
 
     public function see(string $text): void
     {
-        $seen = $this->until(fn (): ?string => str_contains($shown = $this->text(), $text) ? $shown : null, "\"{$text}\"");
+        $seen = $this->until(
+            fn (): ?string => str_contains($shown = $this->text(), $text) ? $shown : null,
+            "\"{$text}\"",
+        );
         Assert::assertStringContainsString($text, $seen);
     }
 
@@ -190,7 +232,9 @@ final class Browser
     /** What has the keyboard's focus, by its accessible name. */
     public function focused(): string
     {
-        return (string) $this->script('const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] && e.labels[0].innerText) || e.innerText || e.tagName');
+        return (string) $this->script(
+            'const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] && e.labels[0].innerText) || e.innerText || e.tagName',
+        );
     }
 
     public function keys(string ...$keys): void
@@ -213,7 +257,12 @@ final class Browser
     public function picture(string $file): void
     {
         $this->script('document.fonts.ready');
-        $this->until(fn (): bool => (bool) $this->script('return document.querySelector("[aria-busy=true]") === null && document.fonts.status === "loaded"'), 'the page to be drawn');
+        $this->until(
+            fn (): bool => (bool) $this->script(
+                'return document.querySelector("[aria-busy=true]") === null && document.fonts.status === "loaded"',
+            ),
+            'the page to be drawn',
+        );
         usleep(120_000);
         $this->driver->takeScreenshot($file);
     }
@@ -227,7 +276,10 @@ final class Browser
 
     public function isDisabled(string $button): bool
     {
-        return (bool) $this->script('return [...document.querySelectorAll("button")].find(button => button.innerText === arguments[0]).disabled', $button);
+        return (bool) $this->script(
+            'return [...document.querySelectorAll("button")].find(button => button.innerText === arguments[0]).disabled',
+            $button,
+        );
     }
 
     /** The picture, the text and the console's complaints, for whoever has to find out what went wrong. */
@@ -283,7 +335,8 @@ final class Browser
     }
 
     /**
-     * Nobody is signed in and nothing is kept on the device. The session is ended at the yard too, because an answer still under way may bring its
+     * Nobody is signed in and nothing is kept on the device. The session is ended at the yard too, because an answer
+     * still under way may bring its
      * cookie back.
      *
      * @param  list<string>  $forgets
@@ -312,7 +365,10 @@ final class Browser
     /** As when the browser itself makes room, or somebody clears what it keeps of the site. */
     public function forget(string ...$kinds): void
     {
-        $this->command('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => implode(',', $kinds)]);
+        $this->command(
+            'Storage.clearDataForOrigin',
+            ['origin' => $this->address, 'storageTypes' => implode(',', $kinds)],
+        );
     }
 
     public function quit(): void
@@ -326,9 +382,21 @@ final class Browser
         return $this->until(function () use ($label): ?WebDriverElement {
             $quoted = self::quoted($label);
             $found = array_filter([
-                ...$this->driver->findElements(WebDriverBy::xpath("//*[self::input or self::textarea or self::select][starts-with(@aria-label, {$quoted})]")),
-                ...$this->driver->findElements(WebDriverBy::xpath("//*[self::input or self::textarea or self::select][@id=//label[starts-with(normalize-space(), {$quoted})]/@for or @aria-labelledby=//label[starts-with(normalize-space(), {$quoted})]/@id]")),
-                ...$this->driver->findElements(WebDriverBy::xpath("//label[starts-with(normalize-space(), {$quoted})]//*[self::input or self::select or self::textarea]")),
+                ...$this->driver->findElements(
+                    WebDriverBy::xpath(
+                        "//*[self::input or self::textarea or self::select][starts-with(@aria-label, {$quoted})]",
+                    ),
+                ),
+                ...$this->driver->findElements(
+                    WebDriverBy::xpath(
+                        "//*[self::input or self::textarea or self::select][@id=//label[starts-with(normalize-space(), {$quoted})]/@for or @aria-labelledby=//label[starts-with(normalize-space(), {$quoted})]/@id]",
+                    ),
+                ),
+                ...$this->driver->findElements(
+                    WebDriverBy::xpath(
+                        "//label[starts-with(normalize-space(), {$quoted})]//*[self::input or self::select or self::textarea]",
+                    ),
+                ),
             ], fn (RemoteWebElement $element): bool => $element->isDisplayed());
 
             return $found === [] ? null : reset($found);
@@ -346,7 +414,10 @@ final class Browser
             default => '',
         };
         $path = "{$root}//*[self::button or self::a or self::summary or @role='menuitem' or @role='radio' or @type='checkbox' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted}) or (self::label and .//input and starts-with(normalize-space(), {$quoted}))]";
-        $shown = array_filter($this->driver->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled());
+        $shown = array_filter(
+            $this->driver->findElements(WebDriverBy::xpath($path)),
+            fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled(),
+        );
 
         return $shown === [] ? null : reset($shown);
     }

@@ -72,9 +72,19 @@ abstract class BrowserTestCase extends TestCase
     {
         $name = 'Duck'.bin2hex(random_bytes(3));
         $day = ServedClock::now('-2 days')->format('Y-m-d');
-        $deck = $class === 'rider_mower' ? ['spots' => ['deck']] : ['new_spots' => [['name' => 'Deck underside', 'kind' => 'plain', 'subject' => 'cutting']]];
+        $deck = $class === 'rider_mower'
+            ? ['spots' => ['deck']]
+            : ['new_spots' => [['name' => 'Deck underside', 'kind' => 'plain', 'subject' => 'cutting']]];
         $answer = self::$keeper?->ask('POST', '/machines', [
-            'name' => $name, 'class' => $class, 'place' => 'Test field', 'history' => 'new', 'at' => $day, 'began_on' => '2025-01-01', 'meters' => [['unit' => 'h', 'value' => $value]],
+            'name' => $name,
+            'class' => $class,
+            'place' => 'Test field',
+            'history' => 'new',
+            'at' => $day,
+            'began_on' => '2025-01-01',
+            'meters' => [
+                ['unit' => 'h', 'value' => $value],
+            ],
             'rules' => [
                 ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']],
                 ['task' => 'Deck underside', 'kind' => 'clean', 'every' => ['hours' => '95'], ...$deck],
@@ -105,7 +115,11 @@ abstract class BrowserTestCase extends TestCase
     protected function find(string $name): void
     {
         $this->browser->type('Find by name', $name);
-        $this->browser->until(fn (): bool => substr_count($this->browser->text(), 'read ') === 1 && str_contains($this->browser->text(), $name), "{$name} alone on the sheet");
+        $this->browser->until(
+            fn (): bool => substr_count($this->browser->text(), 'read ') === 1
+                && str_contains($this->browser->text(), $name),
+            "{$name} alone on the sheet",
+        );
     }
 
     protected function assertNoComplaints(): void

@@ -17,7 +17,10 @@ final class ChartTest extends BrowserTestCase
         $this->browser->until(fn (): bool => $this->headings() === ['50', '95', '100'], 'the column');
         $this->focusOn('Add a row');
         $this->browser->keys(self::ENTER);
-        $this->browser->until(fn (): bool => $this->browser->focused() === 'Task, row 3', 'the new row to have the focus');
+        $this->browser->until(
+            fn (): bool => $this->browser->focused() === 'Task, row 3',
+            'the new row to have the focus',
+        );
         $this->browser->keys('Spindles', self::TAB, self::TAB);
         self::assertSame('Spindles, 50', $this->browser->focused());
         $this->browser->keys(' ');
@@ -45,11 +48,17 @@ final class ChartTest extends BrowserTestCase
         $this->browser->press('Add a row');
         $this->browser->type('Task, row 3', 'Chains');
         $this->browser->press('Chains, 25');
-        $this->browser->until(fn (): bool => $this->marks('Chains') === ['25', '50', '75', '100'], 'the multiples to be marked');
+        $this->browser->until(
+            fn (): bool => $this->marks('Chains') === ['25', '50', '75', '100'],
+            'the multiples to be marked',
+        );
         $this->browser->press('Chains, 50');
         $this->browser->see('Chains is marked at 25 h, 75 h, 100 h, which is no regular interval. What is meant?');
         self::assertTrue($this->browser->isDisabled('Write the change'));
-        $this->browser->choose('Chains is marked at 25 h, 75 h, 100 h, which is no regular interval. What is meant?', 'Once at each of these');
+        $this->browser->choose(
+            'Chains is marked at 25 h, 75 h, 100 h, which is no regular interval. What is meant?',
+            'Once at each of these',
+        );
         $this->browser->see('first at 25 h, first at 75 h, first at 100 h');
         $this->browser->press('Leave it as it was');
         self::assertStringNotContainsString('Chains', $this->browser->text());
@@ -69,7 +78,10 @@ final class ChartTest extends BrowserTestCase
         $this->browser->see('the chart is written');
         $this->browser->see('every 200 h or 12 months, first at 50 h');
         $this->browser->press('Undo');
-        $this->browser->until(fn (): bool => ! str_contains($this->browser->text(), 'Grease all points'), 'the chart as it was');
+        $this->browser->until(
+            fn (): bool => ! str_contains($this->browser->text(), 'Grease all points'),
+            'the chart as it was',
+        );
         $this->browser->open("/machines/{$machine['id']}");
         $this->browser->see('replace every 100 h, keeper');
     }
@@ -82,12 +94,22 @@ final class ChartTest extends BrowserTestCase
         $this->browser->press('Read it');
         $this->browser->see('Line 2, Grease: "perhaps" is no mark known here. What is meant?');
         $this->browser->see('Once, or again and again?');
-        self::assertStringContainsString('perhaps', $this->browser->value('From a spreadsheet, or CSV: the headings too'));
+        self::assertStringContainsString(
+            'perhaps',
+            $this->browser->value('From a spreadsheet, or CSV: the headings too'),
+        );
         $this->browser->open("/machines/{$machine['id']}/chart");
         $this->browser->see('Which means');
         $this->browser->press('Paste a table');
-        self::assertStringContainsString('perhaps', $this->browser->value('From a spreadsheet, or CSV: the headings too'), 'what was pasted survives a reload');
-        self::assertSame(['95 h', '100 h'], array_map(fn (string $task): string => $this->marks($task)[0].' h', ['Deck underside', 'Engine oil']));
+        self::assertStringContainsString(
+            'perhaps',
+            $this->browser->value('From a spreadsheet, or CSV: the headings too'),
+            'what was pasted survives a reload',
+        );
+        self::assertSame(
+            ['95 h', '100 h'],
+            array_map(fn (string $task): string => $this->marks($task)[0].' h', ['Deck underside', 'Engine oil']),
+        );
     }
 
     public function test_it_prints_on_one_page(): void
@@ -138,17 +160,25 @@ final class ChartTest extends BrowserTestCase
     /** @return list<string> */
     private function headings(): array
     {
-        return $this->browser->script('return [...document.querySelectorAll("thead th")].slice(1, -1).map(head => head.innerText)');
+        return $this->browser->script(
+            'return [...document.querySelectorAll("thead th")].slice(1, -1).map(head => head.innerText)',
+        );
     }
 
     /** @return list<string> the columns that a task is marked under */
     private function marks(string $task): array
     {
-        return $this->browser->script('return [...document.querySelectorAll(`button[aria-pressed=true][aria-label^="${arguments[0]}, "]`)].map(mark => mark.ariaLabel.split(", ")[1].replace(" h", ""))', $task);
+        return $this->browser->script(
+            'return [...document.querySelectorAll(`button[aria-pressed=true][aria-label^="${arguments[0]}, "]`)].map(mark => mark.ariaLabel.split(", ")[1].replace(" h", ""))',
+            $task,
+        );
     }
 
     private function focusOn(string $button): void
     {
-        $this->browser->script('[...document.querySelectorAll("button")].find(button => button.innerText === arguments[0]).focus()', $button);
+        $this->browser->script(
+            '[...document.querySelectorAll("button")].find(button => button.innerText === arguments[0]).focus()',
+            $button,
+        );
     }
 }

@@ -40,7 +40,12 @@ final class DaysTest extends TestCase
                 const done = arguments[arguments.length - 1];
                 fetch('/api/machines?limit=200').then(answer => answer.json()).then(({data}) => done(data.filter(line => !line.stood_down).reduce((sum, line) => sum + line.rail.stakes.length, 0)));
                 JS);
-            $browser->until(fn (): bool => $stakes === (int) $browser->script('return [...document.querySelectorAll("[data-stakes]")].reduce((sum, mark) => sum + Number(mark.dataset.stakes), 0)'), "all {$stakes} stakes");
+            $browser->until(
+                fn (): bool => $stakes === (int) $browser->script(
+                    'return [...document.querySelectorAll("[data-stakes]")].reduce((sum, mark) => sum + Number(mark.dataset.stakes), 0)',
+                ),
+                "all {$stakes} stakes",
+            );
             self::assertGreaterThan(60, $stakes);
             self::assertSame([], $browser->missedMarks($least), implode('x', $size));
             self::assertSame([], $browser->barriers(), implode('x', $size));
@@ -59,12 +64,41 @@ final class DaysTest extends TestCase
     private static function serve(string $moment): string
     {
         $root = dirname(__DIR__, 2);
-        $port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
+        $port = (int) explode(
+            ':',
+            (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false),
+        )[1];
         $settings = [...getenv(), 'DB_DATABASE' => 'jardinier_days', 'CLOCK_AHEAD_SECONDS' => (string) (strtotime($moment) - time()), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'array', 'PHP_CLI_SERVER_WORKERS' => '3',
             'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'];
         $log = ['file', getenv('JARDINIER_STATE').'/log/days.log', 'a'];
-        self::assertSame(0, proc_close(proc_open(['php', 'artisan', 'demo:load', '--reset'], [['file', '/dev/null', 'r'], $log, $log], $pipes, $root, $settings)));
-        self::$server = proc_open(['setsid', 'php', '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:{$port}", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"], [['file', '/dev/null', 'r'], $log, $log], $pipes, "{$root}/public", $settings) ?: null;
+        self::assertSame(
+            0,
+            proc_close(
+                proc_open(
+                    ['php', 'artisan', 'demo:load', '--reset'],
+                    [['file', '/dev/null', 'r'], $log, $log],
+                    $pipes,
+                    $root,
+                    $settings,
+                ),
+            ),
+        );
+        self::$server = proc_open(
+            [
+                'setsid',
+                'php',
+                '-d',
+                'opcache.enable_cli=1',
+                '-S',
+                "127.0.0.1:{$port}",
+                "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php",
+            ],
+            [['file', '/dev/null', 'r'], $log, $log],
+            $pipes,
+            "{$root}/public",
+            $settings,
+        )
+            ?: null;
         for ($try = 0; $try < 100 && @file_get_contents("http://127.0.0.1:{$port}/api/session") === false; $try++) {
             usleep(100_000);
         }

@@ -28,8 +28,14 @@ final class DeskTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}/service");
         $this->browser->see('Tick what was done.');
-        self::assertFalse($this->browser->offers('Record 1 task done'), 'nothing is ticked by itself, though both are nearing');
-        self::assertSame(0, $this->browser->script('return document.querySelectorAll("main input[type=checkbox]:checked").length'));
+        self::assertFalse(
+            $this->browser->offers('Record 1 task done'),
+            'nothing is ticked by itself, though both are nearing',
+        );
+        self::assertSame(
+            0,
+            $this->browser->script('return document.querySelectorAll("main input[type=checkbox]:checked").length'),
+        );
         $this->browser->press('Engine oil');
         $this->browser->press('Deck underside');
         $this->browser->see('Hot oil and exhaust burn');
@@ -125,8 +131,19 @@ final class DeskTest extends BrowserTestCase
 
     /** What a tractor's starter counts by hours alone. */
     private const BY_HOURS = [
-        'Grease all points, grease', 'Air cleaner, clean', 'Alternator belt, inspect', 'Brake pedals, adjust', 'Hydraulic suction screen, clean', 'Fuel filter, replace', 'Air cleaner, replace',
-        'Inner air element, replace', 'Hydrostatic oil and filter, replace', 'Front axle oil, replace', 'Reduction gear and PTO oil, replace', 'Loader pivots, left, grease', 'Loader pivots, right, grease',
+        'Grease all points, grease',
+        'Air cleaner, clean',
+        'Alternator belt, inspect',
+        'Brake pedals, adjust',
+        'Hydraulic suction screen, clean',
+        'Fuel filter, replace',
+        'Air cleaner, replace',
+        'Inner air element, replace',
+        'Hydrostatic oil and filter, replace',
+        'Front axle oil, replace',
+        'Reduction gear and PTO oil, replace',
+        'Loader pivots, left, grease',
+        'Loader pivots, right, grease',
         'Clutch hub, grease', 'Brake pivots, grease', 'PTO shaft joints, grease',
     ];
 
@@ -237,7 +254,9 @@ final class DeskTest extends BrowserTestCase
         $this->browser->press('Rosa Alder');
         $this->browser->press('Light and contrast');
         $this->browser->press('Shed, for the dark');
-        $ground = fn (): string => (string) $this->browser->script('return getComputedStyle(document.body).backgroundColor');
+        $ground = fn (): string => (string) $this->browser->script(
+            'return getComputedStyle(document.body).backgroundColor',
+        );
         self::assertSame('rgb(23, 28, 25)', $ground());
         $this->browser->open('/logbook');
         $this->browser->see('Logbook');
@@ -284,7 +303,11 @@ final class DeskTest extends BrowserTestCase
         $this->browser->see('Deck underside');
         $this->tabTo('95 h, deck underside');
         $this->browser->keys("\u{E014}");
-        self::assertStringStartsWith('100 h, engine oil', $this->browser->focused(), 'the arrow walks to the next stake');
+        self::assertStringStartsWith(
+            '100 h, engine oil',
+            $this->browser->focused(),
+            'the arrow walks to the next stake',
+        );
         $this->browser->keys(self::ENTER);
         $this->browser->see('Record it done');
         $this->tabTo('Record it done');
@@ -348,6 +371,8 @@ final class DeskTest extends BrowserTestCase
     /** @return list<string> the machines on the yard's sheet */
     private function shown(): array
     {
-        return $this->browser->script('return [...document.querySelectorAll("article h2, article h3")].map(name => name.innerText)');
+        return $this->browser->script(
+            'return [...document.querySelectorAll("article h2, article h3")].map(name => name.innerText)',
+        );
     }
 }

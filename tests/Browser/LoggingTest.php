@@ -12,7 +12,11 @@ final class LoggingTest extends BrowserTestCase
         $machine = $this->machine();
         $this->signIn();
         $this->find($machine['name']);
-        self::assertStringContainsString("name={$machine['name']}", $this->browser->path(), 'the address names what is shown');
+        self::assertStringContainsString(
+            "name={$machine['name']}",
+            $this->browser->path(),
+            'the address names what is shown',
+        );
 
         $this->browser->press("Log hours for {$machine['name']}");
         $this->browser->see('Last reading 90.0 h');
@@ -106,7 +110,10 @@ final class LoggingTest extends BrowserTestCase
         $this->browser->type('Password', 'coldbrook-rosa');
         $this->browser->press('Sign in');
         $this->browser->see($machine['name']);
-        $this->browser->until(fn (): bool => ($this->entries($machine['id'], 'reading')[0]['note'] ?? '') === 'Long grass', 'what was kept to arrive');
+        $this->browser->until(
+            fn (): bool => ($this->entries($machine['id'], 'reading')[0]['note'] ?? '') === 'Long grass',
+            'what was kept to arrive',
+        );
         self::assertSame('93.3 h', $this->entries($machine['id'], 'reading')[0]['in_words']);
     }
 }

@@ -16,12 +16,20 @@ final class OutOfReachTest extends BrowserTestCase
         $this->signIn('nell');
         $this->browser->open("/walkaround/{$machine['id']}/daily");
         $this->browser->see('Hour meter');
-        $this->browser->until(fn (): bool => (bool) $this->browser->asyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.keys()).then(keys => done(keys.length > 0))'), 'the application to be kept on the device');
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->asyncScript(
+                'const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.keys()).then(keys => done(keys.length > 0))',
+            ),
+            'the application to be kept on the device',
+        );
         $this->browser->type('It shows', '91');
         $this->browser->press('Log 91 h, first check');
         $this->browser->see('2 of 12');
         // The next check is shown before the note of the last is kept.
-        $this->browser->until(fn (): bool => ($this->keeper()->ask('GET', "/machines/{$machine['id']}")['body']['line']['meters'][0]['value'] ?? '') === '91', 'the reading to be written');
+        $this->browser->until(
+            fn (): bool => ($this->keeper()->ask('GET', "/machines/{$machine['id']}")['body']['line']['meters'][0]['value'] ?? '') === '91',
+            'the reading to be written',
+        );
         $this->browser->notSee('to be sent');
 
         $this->browser->outOfReach();
@@ -55,11 +63,18 @@ final class OutOfReachTest extends BrowserTestCase
 
         $this->browser->outOfReach(false);
         $this->browser->open('/walkaround');
-        $this->browser->until(fn (): bool => str_contains($this->browser->text(), 'Sign in') || str_contains($this->browser->text(), 'walked today'), 'the yard to answer');
+        $this->browser->until(
+            fn (): bool => str_contains($this->browser->text(), 'Sign in')
+                || str_contains($this->browser->text(), 'walked today'),
+            'the yard to answer',
+        );
         if ($this->browser->offers('Sign in')) {
             $this->signIn('nell');
         }
-        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks'] ?? []) === 11, 'every look to be sent');
+        $this->browser->until(
+            fn (): bool => count($this->walk($machine['id'])['looks'] ?? []) === 11,
+            'every look to be sent',
+        );
         $this->browser->notSee('to be sent');
         $entries = $this->entries($machine['id'], 'round');
         self::assertCount(1, $entries);
@@ -83,7 +98,10 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->see('1 note waits to be sent');
         $this->browser->outOfReach(false);
         $this->browser->script('window.dispatchEvent(new Event("online"))');
-        $this->browser->until(fn (): bool => count($this->walk($tractor['id'])['findings'] ?? []) === 1, 'the measurement to be sent');
+        $this->browser->until(
+            fn (): bool => count($this->walk($tractor['id'])['findings'] ?? []) === 1,
+            'the measurement to be sent',
+        );
         $this->browser->notSee('to be sent');
         self::assertSame('act', $this->walk($tractor['id'])['findings'][0]['verdict']);
         $this->browser->open("/walkaround/{$tractor['id']}/weekly?at=belt");
@@ -137,7 +155,10 @@ final class OutOfReachTest extends BrowserTestCase
 
         $this->browser->startAfresh(['local_storage']);
         $this->signIn('wilf');
-        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks']) === 1, 'the note to be sent by who noted it');
+        $this->browser->until(
+            fn (): bool => count($this->walk($machine['id'])['looks']) === 1,
+            'the note to be sent by who noted it',
+        );
         self::assertSame('Wilf Garth', $this->walk($machine['id'])['looks'][0]['by']);
     }
 
@@ -173,13 +194,18 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->notSee('This browser keeps nothing');
     }
 
-    /** The yard falls over, or is being put right: the page says so, and shows what was asked for once it can be had. */
+    /**
+     * The yard falls over, or is being put right: the page says so, and shows what was asked for once it can be had.
+     */
     #[TestWith(['/walkaround/%d/daily', '/walk', 'Hour meter'])]
     #[TestWith(['/machines/%d', '/machines/', 'Rulebook'])]
     #[TestWith(['/machines/%d/chart', '/chart', 'Which means'])]
     #[TestWith(['/machines/%d', '/entries', 'Entered in the book'])]
-    public function test_a_page_that_got_no_answer_says_so_and_asks_again(string $path, string $fails, string $shows): void
-    {
+    public function test_a_page_that_got_no_answer_says_so_and_asks_again(
+        string $path,
+        string $fails,
+        string $shows,
+    ): void {
         $machine = $this->machine();
         $this->signIn();
         $this->browser->onEveryPage(sprintf(<<<'JS'
@@ -213,7 +239,10 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->type('In your own words', 'It breaks the yard');
         $this->browser->press('Weeping: damp, no drop');
         $this->browser->press('Fine');
-        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['looks']) === 1, 'the other note to be sent');
+        $this->browser->until(
+            fn (): bool => count($this->walk($machine['id'])['looks']) === 1,
+            'the other note to be sent',
+        );
         $this->browser->press('One note came back');
         $this->browser->see('Something broke here.');
         self::assertSame('It breaks the yard', $this->browser->value('Note'));

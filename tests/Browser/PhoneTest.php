@@ -70,7 +70,9 @@ final class PhoneTest extends BrowserTestCase
     public function test_the_places_are_within_thumb_reach(): void
     {
         $this->signIn();
-        $bottom = (int) $this->browser->script('return Math.round(document.querySelector("nav").getBoundingClientRect().bottom)');
+        $bottom = (int) $this->browser->script(
+            'return Math.round(document.querySelector("nav").getBoundingClientRect().bottom)',
+        );
 
         self::assertSame(Browser::PHONE[1], $bottom);
         foreach (['Logbook' => 'Correct', 'Reckoner' => 'One measure in another', 'Yard' => 'Bittern'] as $place => $shows) {
@@ -82,12 +84,19 @@ final class PhoneTest extends BrowserTestCase
 
     private function assertNothingSticksOut(): void
     {
-        self::assertLessThanOrEqual(Browser::PHONE[0], (int) $this->browser->script('return document.documentElement.scrollWidth'), "{$this->browser->path()} is wider than the phone");
+        self::assertLessThanOrEqual(
+            Browser::PHONE[0],
+            (int) $this->browser->script('return document.documentElement.scrollWidth'),
+            "{$this->browser->path()} is wider than the phone",
+        );
     }
 
     private function assertTargetsAreLarge(string $selector): void
     {
-        $small = $this->browser->script('return [...document.querySelectorAll(arguments[0])].filter(e => e.offsetParent && e.getBoundingClientRect().height < 47.5 && !e.closest("label")).map(e => e.outerHTML.slice(0, 120))', $selector);
+        $small = $this->browser->script(
+            'return [...document.querySelectorAll(arguments[0])].filter(e => e.offsetParent && e.getBoundingClientRect().height < 47.5 && !e.closest("label")).map(e => e.outerHTML.slice(0, 120))',
+            $selector,
+        );
         self::assertSame([], $small);
     }
 }

@@ -11,7 +11,9 @@ final class RailTest extends BrowserTestCase
     {
         $this->signIn();
         $this->browser->see('Bittern');
-        $notches = $this->browser->script('return [...document.querySelectorAll("button[aria-label^=\"Log hours for\"]")].map(notch => Math.round(notch.getBoundingClientRect().x))');
+        $notches = $this->browser->script(
+            'return [...document.querySelectorAll("button[aria-label^=\"Log hours for\"]")].map(notch => Math.round(notch.getBoundingClientRect().x))',
+        );
 
         self::assertGreaterThan(10, count($notches));
         self::assertCount(1, array_unique($notches), 'now stands in one line down the sheet');
@@ -48,7 +50,9 @@ final class RailTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}");
         $this->browser->see('Rulebook');
-        $spoken = (string) $this->browser->script('return document.querySelector("[role=group]").getAttribute("aria-label")');
+        $spoken = (string) $this->browser->script(
+            'return document.querySelector("[role=group]").getAttribute("aria-label")',
+        );
         self::assertSame("{$machine['name']} stands at 92.0 h. First point: 95 h, deck underside, nearing.", $spoken);
 
         $this->browser->press('100 h, engine oil');
@@ -65,7 +69,9 @@ final class RailTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}");
         $this->browser->see('Rulebook');
-        $place = fn (): float => (float) $this->browser->script('return document.querySelector("[data-stakes]").getBoundingClientRect().x - document.querySelector("[role=group]").getBoundingClientRect().x');
+        $place = fn (): float => (float) $this->browser->script(
+            'return document.querySelector("[data-stakes]").getBoundingClientRect().x - document.querySelector("[role=group]").getBoundingClientRect().x',
+        );
         $before = $place();
         $this->browser->keys('/');
         $this->browser->keys(mb_strtolower($machine['name']).' +2');
@@ -82,7 +88,10 @@ final class RailTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open('/yard?name=avocet');
         $this->browser->see('Avocet');
-        self::assertMatchesRegularExpression('/\d+\.\d h read (today|yesterday), [\d,]+\.\d h run/', $this->browser->text());
+        self::assertMatchesRegularExpression(
+            '/\d+\.\d h read (today|yesterday), [\d,]+\.\d h run/',
+            $this->browser->text(),
+        );
     }
 
     public function test_the_page_prints_without_what_can_only_be_pressed(): void
@@ -90,7 +99,9 @@ final class RailTest extends BrowserTestCase
         $this->signIn();
         $this->browser->see('Bittern');
         $this->browser->command('Emulation.setEmulatedMedia', ['media' => 'print']);
-        $shown = $this->browser->script('return [...document.querySelectorAll("header, [role=search], article button")].filter(e => e.offsetParent && !e.dataset.stake && !e.closest("[role=group]") && e.tagName !== "BUTTON").length');
+        $shown = $this->browser->script(
+            'return [...document.querySelectorAll("header, [role=search], article button")].filter(e => e.offsetParent && !e.dataset.stake && !e.closest("[role=group]") && e.tagName !== "BUTTON").length',
+        );
         $this->browser->command('Emulation.setEmulatedMedia', ['media' => '']);
         self::assertSame(0, $shown);
     }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-/** Rules in full: anchors with their consequences, hard lives, seasons, checks, warranty, reminders, forecasts, the calendar. */
+/**
+ * Rules in full: anchors with their consequences, hard lives, seasons, checks, warranty, reminders, forecasts, the
+ * calendar.
+ */
 final class RulesTest extends BrowserTestCase
 {
     public function test_the_consequence_of_each_anchor_is_read_before_one_is_chosen(): void
@@ -91,7 +94,9 @@ final class RulesTest extends BrowserTestCase
         $this->browser->press('Change the rule for Engine oil');
         $this->browser->type('Book, hours', '80');
         $this->browser->press('Change the rule');
-        $this->browser->see('Looser than the book while the warranty runs to 1 January 2031: say why. It stays marked.');
+        $this->browser->see(
+            'Looser than the book while the warranty runs to 1 January 2031: say why. It stays marked.',
+        );
         self::assertSame('80', $this->browser->value('Book, hours'));
         $this->browser->type('Why it is looser than the book', 'Agreed with the dealer');
         $this->browser->press('Change the rule');
@@ -123,7 +128,12 @@ final class RulesTest extends BrowserTestCase
         $this->browser->open('/yard?name=bittern');
         $this->browser->press('Bittern');
         $this->browser->see('Use per week, three years');
-        self::assertGreaterThan(80, $this->browser->script('return document.querySelectorAll("svg[aria-label*=\"run in each week\"] rect").length'));
+        self::assertGreaterThan(
+            80,
+            $this->browser->script(
+                'return document.querySelectorAll("svg[aria-label*=\"run in each week\"] rect").length',
+            ),
+        );
         $this->browser->press('Show it as a table');
         $this->browser->see('Week of');
         $this->browser->press('100 h, alternator belt and 3 more');
@@ -163,7 +173,12 @@ final class RulesTest extends BrowserTestCase
         $this->browser->press('Change the shares');
         $this->browser->type('heat: battery', '7');
         $this->browser->press('Change the shares');
-        $this->browser->until(fn (): bool => (bool) $this->browser->script('return document.querySelector("input[aria-invalid=true]")?.value === "7"'), 'the wrong share to be marked, and kept');
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->script(
+                'return document.querySelector("input[aria-invalid=true]")?.value === "7"',
+            ),
+            'the wrong share to be marked, and kept',
+        );
         $this->browser->type('heat: battery', '0.9');
         $this->browser->press('Change the shares');
         $this->browser->see('The shares are changed.');

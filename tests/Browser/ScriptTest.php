@@ -57,17 +57,31 @@ final class ScriptTest extends TestCase
         self::assertSame([0, true], [$code, str_contains($again, 'Already running.')]);
 
         [$code, $kept] = $this->jardinier('demo', '--reset', '--port', (string) $this->port);
-        self::assertSame([1, true], [$code, str_contains($kept, 'This yard is not the demo: nothing of it is thrown away.')], $kept);
-        self::assertStringContainsString('Nobody here signs in as "nobody".', $this->jardinier('keeper', '--reset', '--name', 'nobody', '--port', (string) $this->port)[1]);
+        self::assertSame(
+            [1, true],
+            [$code, str_contains($kept, 'This yard is not the demo: nothing of it is thrown away.')],
+            $kept,
+        );
+        self::assertStringContainsString(
+            'Nobody here signs in as "nobody".',
+            $this->jardinier('keeper', '--reset', '--name', 'nobody', '--port', (string) $this->port)[1],
+        );
         [$code, $reset] = $this->jardinier('keeper', '--reset', '--port', (string) $this->port);
-        self::assertSame([0, 1], [$code, preg_match('/^Ida Holm is keeper and signs in as ida with (\S+)$/m', $reset, $found)], $reset);
+        self::assertSame(
+            [0, 1],
+            [$code, preg_match('/^Ida Holm is keeper and signs in as ida with (\S+)$/m', $reset, $found)],
+            $reset,
+        );
         $ida = new Visitor("http://127.0.0.1:{$this->port}", 'ida', $found[1]);
         self::assertSame('Ida Holm', $ida->ask('GET', '/session')['body']['person']['name']);
 
         $this->assertNobodyElseReads();
         $pids = $this->processes();
         self::assertGreaterThan(8, count($pids));
-        self::assertStringContainsString("Stopped the one on port {$this->port}.", $this->jardinier('stop', '--port', (string) $this->port)[1]);
+        self::assertStringContainsString(
+            "Stopped the one on port {$this->port}.",
+            $this->jardinier('stop', '--port', (string) $this->port)[1],
+        );
         self::assertSame([], $this->processes());
     }
 
@@ -81,7 +95,11 @@ final class ScriptTest extends TestCase
         foreach (['nginx' => [0], 'fpm' => [503], 'database' => [503]] as $program => $expected) {
             posix_kill($this->master($program), SIGKILL);
             $seen = $this->statusesUntilItAnswers();
-            self::assertSame([], array_diff(array_keys($seen), [200, 0, ...$expected]), "{$program} ".json_encode($seen));
+            self::assertSame(
+                [],
+                array_diff(array_keys($seen), [200, 0, ...$expected]),
+                "{$program} ".json_encode($seen),
+            );
         }
         posix_kill($this->master('database'), SIGSTOP);
         posix_kill($this->master('database'), SIGKILL);
@@ -90,12 +108,22 @@ final class ScriptTest extends TestCase
         self::assertStringContainsString('Retry-After: 5', $headers);
         $this->statusesUntilItAnswers();
 
-        // The supervisor itself is killed: what it watched dies with it, and workers that live on hold up no later start.
+        // The supervisor itself is killed: what it watched dies with it, and workers that live on hold up no later
+        // start.
         file_put_contents($this->state().'/.env', "TRUSTED_PROXIES=10.0.0.1\n", FILE_APPEND);
         posix_kill((int) file_get_contents($this->state().'/run/supervisord.pid'), SIGKILL);
-        $this->until(fn (): bool => str_contains($this->jardinier('status', '--port', (string) $this->port)[1], 'Nothing is running.'));
+        $this->until(
+            fn (): bool => str_contains(
+                $this->jardinier('status', '--port', (string) $this->port)[1],
+                'Nothing is running.',
+            ),
+        );
         [$one, $other] = [$this->begin($start), $this->begin($start)];
-        self::assertSame([0, 0], [proc_close($one), proc_close($other)], 'two starts at once do not take each other down');
+        self::assertSame(
+            [0, 0],
+            [proc_close($one), proc_close($other)],
+            'two starts at once do not take each other down',
+        );
         $this->statusesUntilItAnswers();
         self::assertStringContainsString("TRUSTED_PROXIES=10.0.0.1\n", $settings());
         self::assertSame(1, substr_count($settings(), 'DB_PASSWORD='));
@@ -108,11 +136,22 @@ final class ScriptTest extends TestCase
         $pid = (int) file_get_contents($this->state().'/run/start.pid');
         self::assertGreaterThan(1, $pid);
         // As if it had been interrupted between making the tables and noting that they are made.
-        exec(sprintf('mariadb --no-defaults --socket=%s --user=%s jardinier --execute "delete from migrations"', escapeshellarg($this->state().'/run/db.sock'), escapeshellarg(posix_getpwuid(posix_geteuid())['name'] ?? '')), $out, $code);
+        exec(
+            sprintf(
+                'mariadb --no-defaults --socket=%s --user=%s jardinier --execute "delete from migrations"',
+                escapeshellarg($this->state().'/run/db.sock'),
+                escapeshellarg(posix_getpwuid(posix_geteuid())['name'] ?? ''),
+            ),
+            $out,
+            $code,
+        );
         self::assertSame(0, $code);
         posix_kill($pid, SIGKILL);
         $this->until(fn (): bool => $this->processes() === []);
-        self::assertStringContainsString('Nothing is running.', $this->jardinier('status', '--port', (string) $this->port)[1]);
+        self::assertStringContainsString(
+            'Nothing is running.',
+            $this->jardinier('status', '--port', (string) $this->port)[1],
+        );
 
         [$code, $out] = $this->jardinier('start', '--empty', '--detach', '--port', (string) $this->port);
         self::assertSame(0, $code, $out);
@@ -123,9 +162,18 @@ final class ScriptTest extends TestCase
         $taken = stream_socket_server("tcp://127.0.0.1:{$this->port}");
         $free = self::freePort();
         foreach ([
-            [['start', '--port', (string) $this->port], "Port {$this->port} is in use by another program. Choose another with --port."],
-            [['start', '--port', (string) $free, '--db-port', (string) $this->port], "Port {$this->port} is in use by another program. Choose another with --db-port."],
-            [['start', '--port', (string) $free, '--db-port', (string) $free], "The web and the database cannot both have port {$free}."],
+            [
+                ['start', '--port', (string) $this->port],
+                "Port {$this->port} is in use by another program. Choose another with --port.",
+            ],
+            [
+                ['start', '--port', (string) $free, '--db-port', (string) $this->port],
+                "Port {$this->port} is in use by another program. Choose another with --db-port.",
+            ],
+            [
+                ['start', '--port', (string) $free, '--db-port', (string) $free],
+                "The web and the database cannot both have port {$free}.",
+            ],
             [['keeper'], 'Say ./jardinier keeper --reset'],
             [['keeper', '--reset', '--port', (string) $this->port], "Nothing runs on port {$this->port}."],
             [['start', '--port', 'eighty'], '"eighty" is no port.'],
@@ -150,11 +198,25 @@ final class ScriptTest extends TestCase
     {
         $folder = sys_get_temp_dir().'/jardinier-'.bin2hex(random_bytes(4));
         mkdir($folder);
-        exec(sprintf('cp -r %1$s/jardinier %1$s/script %2$s && touch %2$s/var', escapeshellarg(dirname(__DIR__, 2)), escapeshellarg($folder)));
+        exec(
+            sprintf(
+                'cp -r %1$s/jardinier %1$s/script %2$s && touch %2$s/var',
+                escapeshellarg(dirname(__DIR__, 2)),
+                escapeshellarg($folder),
+            ),
+        );
         exec(escapeshellarg($folder).'/jardinier start 2>&1', $out, $code);
         exec('rm -rf '.escapeshellarg($folder));
 
-        self::assertSame([1, ["jardinier: Nothing can be written to {$folder}/var. Give whoever starts this the folder, or put the program elsewhere."]], [$code, $out]);
+        self::assertSame(
+            [
+                1,
+                [
+                    "jardinier: Nothing can be written to {$folder}/var. Give whoever starts this the folder, or put the program elsewhere.",
+                ],
+            ],
+            [$code, $out],
+        );
     }
 
     /** Six who would be first make one, and two keepers who demote each other at once leave one. */
@@ -162,17 +224,47 @@ final class ScriptTest extends TestCase
     {
         $address = "http://127.0.0.1:{$this->port}";
         $stranger = new Visitor($address, 'nobody', 'nothing');
-        $answers = Visitor::together(array_map(fn (int $number): \CurlHandle => $stranger->request('POST', '/first-keeper', ['yard' => "Yard {$number}", 'time_zone' => 'Europe/London', 'distance_unit' => 'km', 'name' => "Keeper {$number}", 'sign_in_name' => "keeper{$number}", 'password' => 'quite long enough']), range(1, 6)));
+        $answers = Visitor::together(
+            array_map(
+                fn (int $number): \CurlHandle => $stranger->request(
+                    'POST',
+                    '/first-keeper',
+                    [
+                        'yard' => "Yard {$number}",
+                        'time_zone' => 'Europe/London',
+                        'distance_unit' => 'km',
+                        'name' => "Keeper {$number}",
+                        'sign_in_name' => "keeper{$number}",
+                        'password' => 'quite long enough',
+                    ],
+                ),
+                range(1, 6),
+            ),
+        );
         $statuses = array_column($answers, 'status');
         sort($statuses);
         self::assertSame([201, 409, 409, 409, 409, 409], $statuses);
-        $first = array_values(array_filter($answers, fn (array $answer): bool => $answer['status'] === 201))[0]['body']['person'];
+        $first = array_values(
+            array_filter($answers, fn (array $answer): bool => $answer['status'] === 201),
+        )[0]['body']['person'];
         $one = new Visitor($address, $first['sign_in_name'], 'quite long enough');
-        $second = $one->ask('POST', '/people', ['name' => 'Other', 'sign_in_name' => 'other', 'password' => 'quite long enough', 'role' => 'keeper'])['body'];
+        $second = $one->ask(
+            'POST',
+            '/people',
+            ['name' => 'Other', 'sign_in_name' => 'other', 'password' => 'quite long enough', 'role' => 'keeper'],
+        )['body'];
         $other = new Visitor($address, 'other', 'quite long enough');
-        $demote = fn (Visitor $by, array $whom): \CurlHandle => $by->request('PATCH', "/people/{$whom['id']}", ['role' => 'reader'], ['If-Match: "1"']);
+        $demote = fn (Visitor $by, array $whom): \CurlHandle => $by->request(
+            'PATCH',
+            "/people/{$whom['id']}",
+            ['role' => 'reader'],
+            ['If-Match: "1"'],
+        );
         Visitor::together([$demote($one, $second), $demote($other, $first)]);
-        $roles = array_map(fn (array $who): string => (string) (new Visitor($address, $who['sign_in_name'], 'quite long enough'))->ask('GET', '/session')['body']['person']['role'], [$first, $second]);
+        $roles = array_map(
+            fn (array $who): string => (string) (new Visitor($address, $who['sign_in_name'], 'quite long enough'))->ask('GET', '/session')['body']['person']['role'],
+            [$first, $second],
+        );
         sort($roles);
         self::assertSame(['keeper', 'reader'], $roles);
     }
@@ -195,7 +287,12 @@ final class ScriptTest extends TestCase
         $found = [];
         foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
             // After the name, which may hold anything: state, parent, process group.
-            [$state, , $group] = [...explode(' ', substr((string) strrchr((string) @file_get_contents($file), ')'), 2)), '', '', ''];
+            [$state, , $group] = [
+                ...explode(' ', substr((string) strrchr((string) @file_get_contents($file), ')'), 2)),
+                '',
+                '',
+                '',
+            ];
             $pid = (int) basename(dirname($file));
             if ($state !== 'Z' && $state !== '' && array_intersect([$pid, (int) $group], $this->groups) !== []) {
                 $found[] = $pid;
@@ -261,7 +358,12 @@ final class ScriptTest extends TestCase
      */
     private function begin(array $command, string $log = '/dev/null')
     {
-        return proc_open([dirname(__DIR__, 2).'/jardinier', ...$command], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes) ?: throw new \RuntimeException('It did not start.');
+        return proc_open(
+            [dirname(__DIR__, 2).'/jardinier', ...$command],
+            [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']],
+            $pipes,
+        )
+            ?: throw new \RuntimeException('It did not start.');
     }
 
     /** @return array{int, string} exit code, and all it said */

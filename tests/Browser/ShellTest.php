@@ -29,11 +29,16 @@ final class ShellTest extends BrowserTestCase
         $this->signIn();
         $this->browser->see('Bittern');
         $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
-        $this->browser->onEveryPage('window.wentTo = []; for (const way of ["pushState", "replaceState"]) { const go = history[way]; history[way] = function (...given) { wentTo.push(given[2]); return go.apply(this, given); }; }');
+        $this->browser->onEveryPage(
+            'window.wentTo = []; for (const way of ["pushState", "replaceState"]) { const go = history[way]; history[way] = function (...given) { wentTo.push(given[2]); return go.apply(this, given); }; }',
+        );
         $this->browser->open('/yard');
         $this->browser->see('Bittern');
         $this->browser->command('Network.setCacheDisabled', ['cacheDisabled' => true]);
-        $this->browser->command('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 700, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->browser->command(
+            'Network.emulateNetworkConditions',
+            ['offline' => false, 'latency' => 700, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
         $this->browser->type('Find by name', 'coot');
         $this->browser->press('Reckoner');
         $this->browser->see('One measure');
@@ -50,13 +55,20 @@ final class ShellTest extends BrowserTestCase
         $this->browser->see('Bittern');
         $this->browser->keys('?');
         $this->browser->see('Walk the stakes of a rail');
-        $listed = $this->browser->script('return [...document.querySelectorAll("[role=dialog] dt")].map(key => [key.innerText, key.nextElementSibling.innerText]).filter(([key]) => /^\d$/.test(key))');
+        $listed = $this->browser->script(
+            'return [...document.querySelectorAll("[role=dialog] dt")].map(key => [key.innerText, key.nextElementSibling.innerText]).filter(([key]) => /^\d$/.test(key))',
+        );
         $this->browser->press('Close');
 
         self::assertContains(['2', 'Walkaround'], $listed);
         foreach ($listed as [$key, $place]) {
             $this->browser->keys($key);
-            $this->browser->until(fn (): bool => $this->browser->script('return document.querySelector("nav [aria-current=page]")?.firstChild.textContent') === $place, "key {$key} to lead to {$place}");
+            $this->browser->until(
+                fn (): bool => $this->browser->script(
+                    'return document.querySelector("nav [aria-current=page]")?.firstChild.textContent',
+                ) === $place,
+                "key {$key} to lead to {$place}",
+            );
         }
     }
 }

@@ -60,7 +60,10 @@ final class SistersTest extends BrowserTestCase
         $this->browser->see('A rulebook to begin with');
         $this->browser->choose('Class', 'rider mower');
         $this->browser->see('Keepers differ; which way');
-        $this->browser->choose('Keepers differ; which way', 'By the season: a small lawn: once before the first mowing and once before storage');
+        $this->browser->choose(
+            'Keepers differ; which way',
+            'By the season: a small lawn: once before the first mowing and once before storage',
+        );
         $this->browser->see('in spring, 1 March to 15 April');
         $name = 'Knot'.bin2hex(random_bytes(2));
         $this->browser->type('Name', $name);
@@ -77,8 +80,14 @@ final class SistersTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}/chart");
         $this->browser->see('Which means');
-        self::assertLessThanOrEqual(Browser::PHONE[0], $this->browser->script('return document.documentElement.scrollWidth'), 'the page itself does not scroll sideways');
-        [$width, $height] = $this->browser->script('const box = document.querySelector("button[aria-pressed]").getBoundingClientRect(); return [box.width, box.height]');
+        self::assertLessThanOrEqual(
+            Browser::PHONE[0],
+            $this->browser->script('return document.documentElement.scrollWidth'),
+            'the page itself does not scroll sideways',
+        );
+        [$width, $height] = $this->browser->script(
+            'const box = document.querySelector("button[aria-pressed]").getBoundingClientRect(); return [box.width, box.height]',
+        );
         self::assertGreaterThanOrEqual(44, $width);
         self::assertGreaterThanOrEqual(44, $height);
     }

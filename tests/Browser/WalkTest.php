@@ -17,7 +17,14 @@ final class WalkTest extends BrowserTestCase
     {
         $machine = $this->machine();
         for ($number = 12; $number <= 20; $number++) {
-            $this->keeper()->ask('PUT', "/machines/{$machine['id']}/checks/own-{$number}", ['for' => 'machine', 'values' => ['spot' => 'deck', 'title' => "Step {$number}", 'rounds' => ['daily']]]);
+            $this->keeper()->ask(
+                'PUT',
+                "/machines/{$machine['id']}/checks/own-{$number}",
+                [
+                    'for' => 'machine',
+                    'values' => ['spot' => 'deck', 'title' => "Step {$number}", 'rounds' => ['daily']],
+                ],
+            );
         }
         $this->signIn();
         $this->browser->open("/walkaround/{$machine['id']}");
@@ -34,13 +41,18 @@ final class WalkTest extends BrowserTestCase
             if ($check === 3) {
                 $this->assertPressesAreLarge();
             }
-            $press(str_contains($this->browser->text(), 'Fine, between the marks') ? 'Fine, between the marks' : 'Fine');
+            $press(
+                str_contains($this->browser->text(), 'Fine, between the marks') ? 'Fine, between the marks' : 'Fine',
+            );
         }
         $this->browser->see("{$machine['name']} is fit for use");
 
         self::assertLessThanOrEqual(25, $presses);
         $this->browser->see('Written in the book.');
-        self::assertSame('Morning round: 20 looked at, all fit', $this->entries($machine['id'], 'round')[0]['in_words']);
+        self::assertSame(
+            'Morning round: 20 looked at, all fit',
+            $this->entries($machine['id'], 'round')[0]['in_words'],
+        );
         $this->assertNoComplaints();
     }
 
@@ -69,8 +81,14 @@ final class WalkTest extends BrowserTestCase
         $this->browser->see('Weeping: damp, no drop');
         $this->browser->see('Written in the book.');
 
-        self::assertSame('Morning round: 10 looked at, watch: Leaks, not looked at: Lights and horn', $this->entries($machine['id'], 'round')[0]['in_words']);
-        self::assertSame('91.5', $this->keeper()->ask('GET', "/machines/{$machine['id']}")['body']['line']['meters'][0]['value']);
+        self::assertSame(
+            'Morning round: 10 looked at, watch: Leaks, not looked at: Lights and horn',
+            $this->entries($machine['id'], 'round')[0]['in_words'],
+        );
+        self::assertSame(
+            '91.5',
+            $this->keeper()->ask('GET', "/machines/{$machine['id']}")['body']['line']['meters'][0]['value'],
+        );
         $this->browser->open('/yard');
         $this->browser->see('walked today');
     }
@@ -111,7 +129,10 @@ final class WalkTest extends BrowserTestCase
         $this->browser->press('Not fine');
         $this->browser->type('In your own words', 'Tried three times.');
         $this->browser->press('Does not stop it');
-        $this->browser->until(fn (): bool => ($this->walk($machine['id'])['stood_down']['because'] ?? '') === 'Safety switches: Does not stop it. Tried three times.', 'the stand-down');
+        $this->browser->until(
+            fn (): bool => ($this->walk($machine['id'])['stood_down']['because'] ?? '') === 'Safety switches: Does not stop it. Tried three times.',
+            'the stand-down',
+        );
         $this->browser->open("/walkaround/{$machine['id']}");
         $this->browser->see('Nobody may use it until a keeper or mechanic lifts this.');
         $this->browser->open("/walkaround/{$machine['id']}/after_wash");
@@ -169,8 +190,18 @@ final class WalkTest extends BrowserTestCase
         $this->browser->see('All points told');
         $this->browser->see('4 of 6 greased. Did not go in: spindle, right.');
         $this->browser->see('1 not reached.');
-        $this->browser->until(fn (): bool => str_starts_with($this->entries($machine['id'], 'round')[0]['in_words'] ?? '', 'Grease round: 4 points greased, 10 strokes'), 'the round in the book');
-        self::assertSame(['Spindle, right'], array_column($this->walk($machine['id'])['findings'], 'spot_name'), 'what did not go in is a finding');
+        $this->browser->until(
+            fn (): bool => str_starts_with(
+                $this->entries($machine['id'], 'round')[0]['in_words'] ?? '',
+                'Grease round: 4 points greased, 10 strokes',
+            ),
+            'the round in the book',
+        );
+        self::assertSame(
+            ['Spindle, right'],
+            array_column($this->walk($machine['id'])['findings'], 'spot_name'),
+            'what did not go in is a finding',
+        );
         $this->browser->open("/machines/{$machine['id']}/grease");
         $this->browser->see('4 strokes 0 days ago');
         $this->browser->see('Nobody has ever recorded grease here.');
@@ -187,11 +218,24 @@ final class WalkTest extends BrowserTestCase
         imagepng(imagecreatetruecolor(2400, 1800), $file);
         $this->browser->script('document.querySelector("input[type=file]").hidden = false');
         $this->browser->field('Picture')->sendKeys($file);
-        $this->browser->until(fn (): bool => (bool) $this->browser->script('return document.querySelector("img[alt=\'Photo 1\']")?.naturalWidth === 1600'), 'the picture, made small');
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->script(
+                'return document.querySelector("img[alt=\'Photo 1\']")?.naturalWidth === 1600',
+            ),
+            'the picture, made small',
+        );
         $this->browser->press('Soft or cracked');
-        $this->browser->until(fn (): bool => count($this->walk($machine['id'])['findings'][0]['photos'] ?? []) === 1, 'the picture at the yard');
+        $this->browser->until(
+            fn (): bool => count($this->walk($machine['id'])['findings'][0]['photos'] ?? []) === 1,
+            'the picture at the yard',
+        );
         $this->browser->open("/machines/{$machine['id']}/findings/front_tyres");
-        $this->browser->until(fn (): bool => (bool) $this->browser->script('return document.querySelector("img[alt^=\'Front tyres\']")?.naturalWidth > 0'), 'the picture with its finding');
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->script(
+                'return document.querySelector("img[alt^=\'Front tyres\']")?.naturalWidth > 0',
+            ),
+            'the picture with its finding',
+        );
         unlink($file);
     }
 
@@ -208,7 +252,13 @@ final class WalkTest extends BrowserTestCase
         $this->browser->type('What the meter showed', '91.5');
         $this->browser->press('Send it like this');
         $this->browser->see('None. Everything else is sent');
-        $this->browser->until(fn (): bool => $this->keeper()->ask('GET', "/machines/{$machine['id']}")['body']['line']['meters'][0]['value'] === '91.5', 'the reading');
+        $this->browser->until(
+            fn (): bool => $this->keeper()->ask(
+                'GET',
+                "/machines/{$machine['id']}",
+            )['body']['line']['meters'][0]['value'] === '91.5',
+            'the reading',
+        );
     }
 
     public function test_something_that_no_check_looks_at_is_reported(): void
@@ -225,7 +275,10 @@ final class WalkTest extends BrowserTestCase
         $this->browser->type('What it is about, in a few words', 'Hood catch');
         $this->browser->press('Not right, but it can wait');
         $this->browser->see('Hood catch is noted.');
-        $this->browser->until(fn (): bool => array_column($this->walk($machine['id'])['findings'], 'title') === ['Hood catch'], 'the finding');
+        $this->browser->until(
+            fn (): bool => array_column($this->walk($machine['id'])['findings'], 'title') === ['Hood catch'],
+            'the finding',
+        );
     }
 
     public function test_what_a_machine_does_points_to_where_it_may_be(): void
@@ -234,11 +287,20 @@ final class WalkTest extends BrowserTestCase
         $this->signIn('ilse');
         $this->browser->open("/walkaround/{$machine['id']}/found");
         $this->browser->choose('What it does', 'Low power, or it runs unevenly');
-        $this->browser->see('That points to: pre-cleaner; air cleaner, main element; fuel filter; hoses and clamps. Look there first.');
+        $this->browser->see(
+            'That points to: pre-cleaner; air cleaner, main element; fuel filter; hoses and clamps. Look there first.',
+        );
         $this->browser->choose('Where', 'Fuel filter');
         $this->browser->press('Must be seen to');
         $this->browser->see('Low power, or it runs unevenly is noted.');
-        $this->browser->until(fn (): bool => array_column($this->walk($machine['id'])['findings'], 'spot', 'title') === ['Low power, or it runs unevenly' => 'fuel_filter'], 'the finding');
+        $this->browser->until(
+            fn (): bool => array_column(
+                $this->walk($machine['id'])['findings'],
+                'spot',
+                'title',
+            ) === ['Low power, or it runs unevenly' => 'fuel_filter'],
+            'the finding',
+        );
     }
 
     public function test_pedals_unlatched_for_measuring_are_latched_before_it_is_written_down(): void
@@ -252,7 +314,10 @@ final class WalkTest extends BrowserTestCase
         $this->browser->see('First: pedals latched together again');
         $this->browser->press('Pedals latched together again');
         $this->browser->press('Write it down, next check');
-        $this->browser->until(fn (): bool => in_array('pedal_play', array_column($this->walk($machine['id'])['looks'], 'check'), true), 'the measurement');
+        $this->browser->until(
+            fn (): bool => in_array('pedal_play', array_column($this->walk($machine['id'])['looks'], 'check'), true),
+            'the measurement',
+        );
     }
 
     public function test_the_keeper_changes_the_sheet_and_prints_labels(): void
@@ -272,20 +337,37 @@ final class WalkTest extends BrowserTestCase
         $this->browser->press('Add this check');
         $this->browser->see('Fine: Empty, shut');
         $this->browser->press('Drop it here: Fuel');
-        $this->browser->until(fn (): bool => ! in_array('fuel_level', array_column($this->walk($machine['id'])['checks'], 'key'), true), 'fuel to be dropped');
+        $this->browser->until(
+            fn (): bool => ! in_array('fuel_level', array_column($this->walk($machine['id'])['checks'], 'key'), true),
+            'fuel to be dropped',
+        );
         $this->browser->press('Earlier: Grass box');
-        $this->browser->until(fn (): bool => array_search('own-grass-box', $keys = array_column($this->walk($machine['id'])['checks'], 'key'), true) === count($keys) - 2, 'the box to stand earlier');
+        $this->browser->until(
+            fn (): bool => array_search(
+                'own-grass-box',
+                $keys = array_column($this->walk($machine['id'])['checks'], 'key'),
+                true,
+            ) === count($keys) - 2,
+            'the box to stand earlier',
+        );
 
         $this->browser->open('/walkaround/labels');
         $this->browser->see($machine['name']);
         $address = getenv('JARDINIER_URL')."/walkaround/{$machine['id']}";
-        self::assertTrue((bool) $this->browser->script('return document.querySelector(`img[alt$="${arguments[0]}"]`)?.naturalWidth > 0', $address));
+        self::assertTrue(
+            (bool) $this->browser->script(
+                'return document.querySelector(`img[alt$="${arguments[0]}"]`)?.naturalWidth > 0',
+                $address,
+            ),
+        );
         $this->assertNoComplaints();
     }
 
     private function assertPressesAreLarge(): void
     {
-        $small = $this->browser->script('return [...document.querySelectorAll("main button")].filter(b => b.offsetParent && !b.closest("figure")).map(b => [b.innerText, b.getBoundingClientRect()]).filter(([, r]) => r.width < 48 || r.height < 48).map(([name]) => name)');
+        $small = $this->browser->script(
+            'return [...document.querySelectorAll("main button")].filter(b => b.offsetParent && !b.closest("figure")).map(b => [b.innerText, b.getBoundingClientRect()]).filter(([, r]) => r.width < 48 || r.height < 48).map(([name]) => name)',
+        );
         self::assertSame([], $small);
     }
 }

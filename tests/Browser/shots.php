@@ -44,7 +44,10 @@ try {
     $browser->see('Which means');
     $shoot('chart');
     $browser->press('Paste a table');
-    $browser->type('From a spreadsheet, or CSV: the headings too', "Task;first 50;50;100;150;200;400;Yearly\nEngine oil;R;;;;R;R;X\nAir cleaner;;C;C;C;R;R;\nFuel filter;;;;;;R;\nGrease all points;;X;X;X;X;X;");
+    $browser->type(
+        'From a spreadsheet, or CSV: the headings too',
+        "Task;first 50;50;100;150;200;400;Yearly\nEngine oil;R;;;;R;R;X\nAir cleaner;;C;C;C;R;R;\nFuel filter;;;;;;R;\nGrease all points;;X;X;X;X;X;",
+    );
     $browser->press('Read it');
     $browser->see('Not clear from the table');
     $browser->script('window.scrollTo(0, 0)');

@@ -11,10 +11,24 @@ use PHPUnit\Framework\TestCase;
 final class ArchitectureTest extends TestCase
 {
     /**
-     * Where the web may reckon with what it was told: where things stand on a screen, how a number is written, what a key adds to what is typed, and what
+     * Where the web may reckon with what it was told: where things stand on a screen, how a number is written, what a
+     * key adds to what is typed, and what
      * lies below a ready-made limit where nobody can ask.
      */
-    private const LAYOUT = ['kit/Rail.tsx', 'kit/railLayout.ts', 'kit/format.ts', 'kit/stepping.ts', 'kit/clock.ts', 'kept/store.ts', 'machine/ruleDraft.ts', 'machine/UseStrip.tsx', 'walkaround/WearChart.tsx', 'walkaround/Plate.tsx', 'walkaround/useDigits.ts', 'walkaround/quickLimit.ts'];
+    private const LAYOUT = [
+        'kit/Rail.tsx',
+        'kit/railLayout.ts',
+        'kit/format.ts',
+        'kit/stepping.ts',
+        'kit/clock.ts',
+        'kept/store.ts',
+        'machine/ruleDraft.ts',
+        'machine/UseStrip.tsx',
+        'walkaround/WearChart.tsx',
+        'walkaround/Plate.tsx',
+        'walkaround/useDigits.ts',
+        'walkaround/quickLimit.ts',
+    ];
 
     /** Fields of the contract that hold amounts of the trade. */
     private const AMOUNTS = 'most|least|limit|late|early|strokes|value|hours|km|months|at|every|run|volts|remaining|set|shown|rings_at|last|share_used|runs_for';
@@ -24,7 +38,11 @@ final class ArchitectureTest extends TestCase
         $outside = [];
         foreach (self::files('core', 'php') as $file) {
             preg_match_all('/^use (?!Core\\\\|Brick\\\\Math\\\\)(\S+);/m', (string) file_get_contents($file), $found);
-            preg_match_all('/\b(Illuminate|Carbon|App)\\\\|\b(file_get_contents|fopen|curl_init|time|microtime|date)\(|new \\\\DateTimeImmutable(\(\)|;|\(\'now)/', (string) file_get_contents($file), $reached);
+            preg_match_all(
+                '/\b(Illuminate|Carbon|App)\\\\|\b(file_get_contents|fopen|curl_init|time|microtime|date)\(|new \\\\DateTimeImmutable(\(\)|;|\(\'now)/',
+                (string) file_get_contents($file),
+                $reached,
+            );
             foreach ([...$found[0], ...$reached[0]] as $what) {
                 $outside[] = "{$file}: {$what}";
             }
@@ -34,8 +52,34 @@ final class ArchitectureTest extends TestCase
 
     /** A room's folders, from the bottom up, as design.md has them: each knows only those before it. */
     private const ROOMS = [
-        'core' => ['Measure', 'Form', 'Meter', 'Machine', 'LogLine', 'Schedule', 'Procedure', 'Inspect', 'Grease', 'Forecast', 'Chart', 'Starter', 'Reckoner'],
-        'app' => ['Contract', 'People', 'Machines', 'Notes', 'Logbook', 'Rulebook', 'Walkaround', 'Yard', 'Calendar', 'Reckoner', 'Providers'],
+        'core' => [
+            'Measure',
+            'Form',
+            'Meter',
+            'Machine',
+            'LogLine',
+            'Schedule',
+            'Procedure',
+            'Inspect',
+            'Grease',
+            'Forecast',
+            'Chart',
+            'Starter',
+            'Reckoner',
+        ],
+        'app' => [
+            'Contract',
+            'People',
+            'Machines',
+            'Notes',
+            'Logbook',
+            'Rulebook',
+            'Walkaround',
+            'Yard',
+            'Calendar',
+            'Reckoner',
+            'Providers',
+        ],
     ];
 
     /** Files in one folder of `app/`, past which it is probably two. */
@@ -109,7 +153,11 @@ final class ArchitectureTest extends TestCase
     public function test_the_web_fetches_nothing_from_elsewhere(): void
     {
         foreach ([...self::files('web', 'ts'), ...self::files('web', 'tsx')] as $file) {
-            self::assertDoesNotMatchRegularExpression('~https?://~', (string) file_get_contents($file), "{$file} names an address outside");
+            self::assertDoesNotMatchRegularExpression(
+                '~https?://~',
+                (string) file_get_contents($file),
+                "{$file} names an address outside",
+            );
         }
     }
 
@@ -124,7 +172,10 @@ final class ArchitectureTest extends TestCase
         ];
         foreach ($clocks as $folder => $clock) {
             foreach ([...self::files($folder, 'php'), ...self::files($folder, 'ts'), ...self::files($folder, 'tsx')] as $file) {
-                if (! str_ends_with($file, 'web/kit/clock.ts') && preg_match($clock, (string) file_get_contents($file), $found)) {
+                if (
+                    ! str_ends_with($file, 'web/kit/clock.ts')
+                    && preg_match($clock, (string) file_get_contents($file), $found)
+                ) {
                     $others[] = "{$file}: {$found[0]}";
                 }
             }
@@ -149,11 +200,25 @@ final class ArchitectureTest extends TestCase
      */
     private static function rulesIn(string $code): array
     {
-        $code = preg_replace(['~styled(\.\w+|\([^`]*?\))(<[^`]*?>)?`[^`]*`~s', '~css`[^`]*`~s', '~//.*|/\*.*?\*/~s', '~\bclassName="[^"]*"~'], '', $code) ?? '';
+        $code = preg_replace(
+            [
+                '~styled(\.\w+|\([^`]*?\))(<[^`]*?>)?`[^`]*`~s',
+                '~css`[^`]*`~s',
+                '~//.*|/\*.*?\*/~s',
+                '~\bclassName="[^"]*"~',
+            ],
+            '',
+            $code,
+        )
+            ?? '';
         $read = '(?:Number|parseFloat)\([^()]*(?:\([^()]*\))?[^()]*\)';
         $amount = '\b\w+(?:\??\.\w+)*\??\.(?:'.self::AMOUNTS.')\b(?![\w(.])';
         $sign = '(?:[*/%]|[<>]=?|(?<=[\s)])[-+](?=\s))';
-        preg_match_all("~{$read}\s*{$sign}\s*[\w(]|[\w)]\s*{$sign}\s*{$read}|{$amount}\s*{$sign}\s*[\w(]|(?<!=)[\w)]\s+{$sign}\s+{$amount}|\b(?:25\.4|0\.0254|1\.609\d*|0\.946\d*|3\.785\d*|4\.546\d*|4\.448\d*|6\.894\d*|1\.3558\d*|0\.4536?)\b~", $code, $found);
+        preg_match_all(
+            "~{$read}\s*{$sign}\s*[\w(]|[\w)]\s*{$sign}\s*{$read}|{$amount}\s*{$sign}\s*[\w(]|(?<!=)[\w)]\s+{$sign}\s+{$amount}|\b(?:25\.4|0\.0254|1\.609\d*|0\.946\d*|3\.785\d*|4\.546\d*|4\.448\d*|6\.894\d*|1\.3558\d*|0\.4536?)\b~",
+            $code,
+            $found,
+        );
 
         return $found[0];
     }

@@ -24,13 +24,19 @@ final class AccessTest extends TestCase
         $keeper = $this->person(Role::Keeper);
         $mechanic = $this->person(Role::Mechanic);
         $this->postJson('/api/session', ['sign_in_name' => 'mechanic', 'password' => 'a good password'])->assertOk();
-        $token = $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => ['read'], 'days' => 30])->assertCreated()->json('token');
-        $feed = $this->postJson('/api/calendar-feeds', ['whole_yard' => false, 'remind_days' => 2])->assertCreated()->json('path');
+        $token = $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => ['read'], 'days' => 30])
+            ->assertCreated()
+            ->json('token');
+        $feed = $this->postJson('/api/calendar-feeds', ['whole_yard' => false, 'remind_days' => 2])
+            ->assertCreated()
+            ->json('path');
         $signedIn = session()->all();
         $this->getJson($feed)->assertOk();
         self::assertSame(['session' => 204, 'token' => 204], $this->stillIn($signedIn, $token));
 
-        $change === [] ? $this->artisan('keeper:reset', ['name' => 'mechanic'])->assertSuccessful() : $this->as($keeper)->patchJson("/api/people/{$mechanic->id}", $change, ['If-Match' => '"1"'])->assertOk();
+        $change === []
+            ? $this->artisan('keeper:reset', ['name' => 'mechanic'])->assertSuccessful()
+            : $this->as($keeper)->patchJson("/api/people/{$mechanic->id}", $change, ['If-Match' => '"1"'])->assertOk();
         self::assertSame(['session' => 401, 'token' => 401], $this->stillIn($signedIn, $token));
         $this->getJson($feed)->assertNotFound();
 
@@ -51,7 +57,10 @@ final class AccessTest extends TestCase
     public function test_changing_ones_password_ends_every_other_session_and_keeps_this_one(): void
     {
         $this->person(Role::Mechanic);
-        $signIn = fn () => $this->postJson('/api/session', ['sign_in_name' => 'mechanic', 'password' => 'a good password'])->assertOk();
+        $signIn = fn () => $this->postJson(
+            '/api/session',
+            ['sign_in_name' => 'mechanic', 'password' => 'a good password'],
+        )->assertOk();
         $signIn();
         $elsewhere = session()->all();
         $this->flushSession();
@@ -67,9 +76,15 @@ final class AccessTest extends TestCase
     {
         $this->as(Role::Keeper);
         $long = str_repeat('a', 100);
-        $person = fn (string $name, string $password) => $this->postJson('/api/people', ['name' => 'P', 'sign_in_name' => $name, 'password' => $password, 'role' => 'operator']);
+        $person = fn (string $name, string $password) => $this->postJson(
+            '/api/people',
+            ['name' => 'P', 'sign_in_name' => $name, 'password' => $password, 'role' => 'operator'],
+        );
         $person('pia', "{$long}1")->assertCreated();
-        $person('pia.thornfield', 'PIA.Thornfield')->assertJsonPath('errors.password.0', 'Not the sign-in name: everybody knows it.');
+        $person('pia.thornfield', 'PIA.Thornfield')->assertJsonPath(
+            'errors.password.0',
+            'Not the sign-in name: everybody knows it.',
+        );
         $person('pium', "ten letters\0")->assertJsonPath('errors.password.0', 'This cannot be read as text.');
 
         $this->postJson('/api/session', ['sign_in_name' => 'pia', 'password' => "{$long}2"])->assertUnprocessable();
@@ -84,7 +99,10 @@ final class AccessTest extends TestCase
         $checks = 0;
         $counting = $this->mock(Hasher::class);
         $counting->shouldReceive('make')->andReturnUsing($hasher->make(...));
-        $counting->shouldReceive('check')->andReturnUsing(function (string $password, string $hash) use ($hasher, &$checks): bool {
+        $counting->shouldReceive('check')->andReturnUsing(function (
+            string $password,
+            string $hash,
+        ) use ($hasher, &$checks): bool {
             $checks += $hasher->info($hash)['algoName'] === 'argon2id' ? 1 : 0;
 
             return $hasher->check($password, $hash);
@@ -99,9 +117,15 @@ final class AccessTest extends TestCase
     {
         $this->as(Role::Operator);
         for ($try = 0; $try < 5; $try++) {
-            $this->putJson('/api/password', ['present' => 'wrong', 'password' => 'another good one'])->assertUnprocessable();
+            $this->putJson(
+                '/api/password',
+                ['present' => 'wrong', 'password' => 'another good one'],
+            )->assertUnprocessable();
         }
-        $this->putJson('/api/password', ['present' => 'a good password', 'password' => 'another good one'])->assertStatus(429);
+        $this->putJson(
+            '/api/password',
+            ['present' => 'a good password', 'password' => 'another good one'],
+        )->assertStatus(429);
     }
 
     public function test_strangers_are_counted_before_their_body_is_read(): void
@@ -117,9 +141,17 @@ final class AccessTest extends TestCase
     {
         $this->person(Role::Keeper);
         self::assertSame([], $this->getJson('/api/session')->headers->getCookies());
-        self::assertSame([], $this->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'wrong'])->headers->getCookies());
-        $cookies = $this->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'a good password'])->assertOk()->headers->getCookies();
-        self::assertSame(['jardinier_'.substr(hash('sha256', (string) config('app.key')), 0, 10)], array_map(fn ($cookie): string => $cookie->getName(), $cookies));
+        self::assertSame(
+            [],
+            $this->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'wrong'])->headers->getCookies(),
+        );
+        $cookies = $this->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'a good password'])
+            ->assertOk()->headers
+            ->getCookies();
+        self::assertSame(
+            ['jardinier_'.substr(hash('sha256', (string) config('app.key')), 0, 10)],
+            array_map(fn ($cookie): string => $cookie->getName(), $cookies),
+        );
         self::assertSame([true, 'lax'], [$cookies[0]->isHttpOnly(), $cookies[0]->getSameSite()]);
     }
 
@@ -129,13 +161,29 @@ final class AccessTest extends TestCase
         $task = $this->taskId($machine);
         $tokens = [];
         foreach ([['read'], ['log'], ['read', 'log', 'service']] as $abilities) {
-            $tokens[implode('+', $abilities)] = $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => $abilities, 'days' => 30])->assertCreated()->json('token');
+            $tokens[implode('+', $abilities)] = $this->postJson(
+                '/api/tokens',
+                ['name' => 'x', 'abilities' => $abilities, 'days' => 30],
+            )->assertCreated()->json('token');
         }
-        $try = fn (string $token, string $method, string $path, array $body = []): int => $this->by($token)->json($method, "/api{$path}", $body)->getStatusCode();
+        $try = fn (
+            string $token,
+            string $method,
+            string $path,
+            array $body = [],
+        ): int => $this->by($token)->json($method, "/api{$path}", $body)->getStatusCode();
         $tell = function (string $token, string $kind, array $given) use ($machine): string {
-            $note = ['id' => (string) Str::uuid(), 'kind' => $kind, 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, ...$given];
+            $note = [
+                'id' => (string) Str::uuid(),
+                'kind' => $kind,
+                'at' => '2026-05-14T09:00:00Z',
+                'machine_id' => $machine,
+                ...$given,
+            ];
 
-            return $this->by($token)->postJson('/api/notes', ['notes' => [$note]])->json('results.0.status') ?? 'turned away';
+            return $this->by($token)
+                ->postJson('/api/notes', ['notes' => [$note]])
+                ->json('results.0.status') ?? 'turned away';
         };
         foreach ([
             ['GET', '/machines', [], [200, 403, 200]],
@@ -146,11 +194,26 @@ final class AccessTest extends TestCase
             ['PUT', '/password', ['present' => 'a good password', 'password' => 'another good one'], [403, 403, 403]],
             ['DELETE', '/session', [], [403, 403, 403]],
         ] as [$method, $path, $body, $expected]) {
-            self::assertSame($expected, array_map(fn (string $token): int => $try($token, $method, $path, $body), array_values($tokens)), "{$method} {$path}");
+            self::assertSame(
+                $expected,
+                array_map(fn (string $token): int => $try($token, $method, $path, $body), array_values($tokens)),
+                "{$method} {$path}",
+            );
         }
-        self::assertSame(['turned away', 'written', 'written'], array_map(fn (string $token): string => $tell($token, 'reading', ['value' => '12']), array_values($tokens)));
-        self::assertSame(['turned away', 'refused', 'written'], array_map(fn (string $token): string => $tell($token, 'service', ['hours' => '12', 'tasks' => [$task]]), array_values($tokens)));
-        $this->by($tokens['read'])->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'a good password'])->assertOk();
+        self::assertSame(
+            ['turned away', 'written', 'written'],
+            array_map(fn (string $token): string => $tell($token, 'reading', ['value' => '12']), array_values($tokens)),
+        );
+        self::assertSame(
+            ['turned away', 'refused', 'written'],
+            array_map(
+                fn (string $token): string => $tell($token, 'service', ['hours' => '12', 'tasks' => [$task]]),
+                array_values($tokens),
+            ),
+        );
+        $this->by($tokens['read'])
+            ->postJson('/api/session', ['sign_in_name' => 'keeper', 'password' => 'a good password'])
+            ->assertOk();
         $this->travel(31)->days();
         self::assertSame(401, $try($tokens['read'], 'GET', '/machines'));
     }
@@ -158,16 +221,33 @@ final class AccessTest extends TestCase
     public function test_no_kept_answer_holds_a_secret_and_none_is_given_before_asking_whether_it_is_allowed(): void
     {
         $this->as(Role::Mechanic);
-        $make = fn () => $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => ['read'], 'days' => 30], ['Idempotency-Key' => 'k']);
+        $make = fn () => $this->postJson(
+            '/api/tokens',
+            ['name' => 'x', 'abilities' => ['read'], 'days' => 30],
+            ['Idempotency-Key' => 'k'],
+        );
         $token = $make()->assertCreated()->json('token');
-        $make()->assertConflict()->assertJsonPath('detail', 'This was done already under that key. What it gave out was shown once and is not kept.');
-        $this->postJson('/api/calendar-feeds', ['whole_yard' => false, 'remind_days' => 2], ['Idempotency-Key' => 'f'])->assertCreated();
+        $make()->assertConflict()->assertJsonPath(
+            'detail',
+            'This was done already under that key. What it gave out was shown once and is not kept.',
+        );
+        $this->postJson(
+            '/api/calendar-feeds',
+            ['whole_yard' => false, 'remind_days' => 2],
+            ['Idempotency-Key' => 'f'],
+        )->assertCreated();
         self::assertSame([null], DB::table('idempotency_keys')->distinct()->pluck('body')->all());
         self::assertNotSame('', $token);
 
         $machine = $this->machine();
         $this->as(Role::Mechanic);
-        $note = ['id' => (string) Str::uuid(), 'kind' => 'remark', 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, 'note' => 'Parked by the barn'];
+        $note = [
+            'id' => (string) Str::uuid(),
+            'kind' => 'remark',
+            'at' => '2026-05-14T09:00:00Z',
+            'machine_id' => $machine,
+            'note' => 'Parked by the barn',
+        ];
         $tell = fn (string $key) => $this->postJson('/api/notes', ['notes' => [$note]], ['Idempotency-Key' => $key]);
         $tell('k2')->assertOk();
         $tell('K2')->assertOk()->assertHeaderMissing('Idempotent-Replay');
@@ -180,8 +260,19 @@ final class AccessTest extends TestCase
     {
         $machine = $this->machine();
         $this->as(Role::Operator);
-        $note = fn (string $subject, array $more, string $round = 'daily'): array => ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T09:00:00Z', 'machine_id' => $machine, 'check' => $subject, 'round' => ['kind' => $round, 'started_at' => '2026-05-14T08:50:00Z'], ...$more];
-        $send = fn (array $look): array => $this->postJson('/api/notes', ['notes' => [$look]])->assertOk()->json('results.0');
+        $note = fn (string $subject, array $more, string $round = 'daily'): array => [
+            'id' => (string) Str::uuid(),
+            'kind' => 'look',
+            'at' => '2026-05-14T09:00:00Z',
+            'machine_id' => $machine,
+            'check' => $subject,
+            'round' => ['kind' => $round, 'started_at' => '2026-05-14T08:50:00Z'],
+            ...$more,
+        ];
+        $send = fn (array $look): array => $this->postJson(
+            '/api/notes',
+            ['notes' => [$look]],
+        )->assertOk()->json('results.0');
         $found = $note('seat_switch', ['said' => 'not_fine', 'verdict' => 'stand_down']);
         self::assertSame('written', $send($found)['status']);
         $standsDown = fn (): bool => $this->sheet($machine)['line']['stood_down'] !== null;
@@ -192,7 +283,10 @@ final class AccessTest extends TestCase
             $this->tellOf($entry, 'strike', ['because' => 'slip'])->assertForbidden()->assertJsonPath('detail', $says);
         }
         foreach ([$note('leaks', ['said' => 'fine', 'replaces' => $found['id']]), $note('seat_switch', ['said' => 'fine', 'replaces' => strtoupper($found['id'])], 'weekly')] as $otherwise) {
-            self::assertSame(['refused', ['Only what you said of the same thing in the same round can be said otherwise.']], [($result = $send($otherwise))['status'], $result['problem']['errors']['replaces'] ?? null]);
+            self::assertSame(
+                ['refused', ['Only what you said of the same thing in the same round can be said otherwise.']],
+                [($result = $send($otherwise))['status'], $result['problem']['errors']['replaces'] ?? null],
+            );
         }
         self::assertTrue($standsDown());
         $stood = $this->getJson("/api/machines/{$machine}/entries?kind=round")->json('data.0.id');
@@ -205,7 +299,9 @@ final class AccessTest extends TestCase
         $machine = $this->machine();
         $was = $this->person(Role::Mechanic);
         $this->as($was);
-        $service = $this->tell($machine, 'service', ['hours' => '5', 'tasks' => [$this->taskId($machine)]])->assertCreated()->json('entry.id');
+        $service = $this->tell($machine, 'service', ['hours' => '5', 'tasks' => [$this->taskId($machine)]])
+            ->assertCreated()
+            ->json('entry.id');
         $reading = $this->log($machine, '6')->json('entry.id');
         $was->update(['role' => Role::Operator, 'may_use_all_machines' => false]);
         $this->as($was->refresh());
@@ -221,9 +317,23 @@ final class AccessTest extends TestCase
 
     public function test_a_calendar_address_tells_no_more_than_its_owner_may_see_now(): void
     {
-        $this->machine(['rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['months' => 1]]]]);
+        $this->machine(
+            [
+                'rules' => [
+                    [
+                        'task' => 'Engine oil',
+                        'kind' => 'replace',
+                        'spots' => ['engine_oil'],
+                        'every' => ['months' => 1],
+                    ],
+                ],
+            ],
+        );
         $keeper = $this->person(Role::Keeper);
-        $path = $this->postJson('/api/calendar-feeds', ['whole_yard' => 1, 'remind_days' => 2])->assertCreated()->assertJsonPath('whole_yard', true)->json('path');
+        $path = $this->postJson('/api/calendar-feeds', ['whole_yard' => 1, 'remind_days' => 2])
+            ->assertCreated()
+            ->assertJsonPath('whole_yard', true)
+            ->json('path');
         self::assertStringContainsString('Heron', (string) $this->get($path)->getContent());
         $keeper->update(['role' => Role::Operator, 'may_use_all_machines' => false]);
         self::assertStringNotContainsString('Heron', (string) $this->get($path)->assertOk()->getContent());
@@ -232,8 +342,15 @@ final class AccessTest extends TestCase
     public function test_grease_points_given_as_text_are_kept_and_shown_as_numbers(): void
     {
         $machine = $this->machine();
-        $point = GreasePoint::query()->whereIn('spot_id', Spot::query()->where('machine_id', $machine)->select('id'))->firstOrFail();
-        $shown = $this->patchJson("/api/spots/{$point->spot_id}", ['x' => 8.0, 'grease' => ['strokes' => '7', 'most' => '400']], ['If-Match' => '"1"'])->assertOk();
+        $point = GreasePoint::query()->whereIn(
+            'spot_id',
+            Spot::query()->where('machine_id', $machine)->select('id'),
+        )->firstOrFail();
+        $shown = $this->patchJson(
+            "/api/spots/{$point->spot_id}",
+            ['x' => 8.0, 'grease' => ['strokes' => '7', 'most' => '400']],
+            ['If-Match' => '"1"'],
+        )->assertOk();
         self::assertSame([7, 400, 8], [$shown->json('grease.strokes'), $shown->json('grease.most'), $shown->json('x')]);
     }
 

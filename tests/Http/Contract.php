@@ -57,7 +57,11 @@ final class Contract
     public function resolved(array $part): array
     {
         while (isset($part['$ref'])) {
-            $part = array_reduce(explode('/', substr($part['$ref'], 2)), fn (array $at, string $name): array => $at[$name], $this->document);
+            $part = array_reduce(
+                explode('/', substr($part['$ref'], 2)),
+                fn (array $at, string $name): array => $at[$name],
+                $this->document,
+            );
         }
 
         return $part;
@@ -76,7 +80,11 @@ final class Contract
     {
         $parameters = array_map($this->resolved(...), $this->operation($operation)['parameters'] ?? []);
 
-        return array_column(array_filter($parameters, fn (array $parameter): bool => $parameter['in'] === 'query'), 'schema', 'name');
+        return array_column(
+            array_filter($parameters, fn (array $parameter): bool => $parameter['in'] === 'query'),
+            'schema',
+            'name',
+        );
     }
 
     /** @return array<string, mixed> */
@@ -94,8 +102,15 @@ final class Contract
         $operation = $this->document['paths'][$template][strtolower($method)] ?? null;
         Assert::assertNotNull($operation, "The contract knows no {$method} {$template}");
         $key = isset($operation['responses'][$status]) ? (string) $status : 'default';
-        Assert::assertArrayHasKey($key, $operation['responses'], "{$method} {$template} has no answer {$status} in the contract: {$body}");
-        Assert::assertFalse($key === 'default' && $status < 400, "{$method} {$template} has no answer {$status} in the contract");
+        Assert::assertArrayHasKey(
+            $key,
+            $operation['responses'],
+            "{$method} {$template} has no answer {$status} in the contract: {$body}",
+        );
+        Assert::assertFalse(
+            $key === 'default' && $status < 400,
+            "{$method} {$template} has no answer {$status} in the contract",
+        );
         $pointer = ['paths', $template, strtolower($method), 'responses', $key];
         $response = $operation['responses'][$key];
         if (isset($response['$ref'])) {
@@ -110,24 +125,42 @@ final class Contract
         $type = explode(';', (string) $type)[0];
         Assert::assertArrayHasKey($type, $response['content'], "{$method} {$template} answers {$status} as {$type}");
         if (isset($response['content'][$type]['schema'])) {
-            $this->matches(str_ends_with($type, 'json') ? json_decode($body) : $body, [...$pointer, 'content', $type, 'schema'], "{$method} {$template} {$status}");
+            $this->matches(
+                str_ends_with($type, 'json') ? json_decode($body) : $body,
+                [...$pointer, 'content', $type, 'schema'],
+                "{$method} {$template} {$status}",
+            );
         }
     }
 
     /** @param  list<string>  $pointer */
     private function matches(mixed $data, array $pointer, string $what): void
     {
-        $fragment = implode('/', array_map(fn (string $part): string => rawurlencode(strtr($part, ['~' => '~0', '/' => '~1'])), $pointer));
+        $fragment = implode(
+            '/',
+            array_map(fn (string $part): string => rawurlencode(strtr($part, ['~' => '~0', '/' => '~1'])), $pointer),
+        );
         $result = $this->validator->validate($data, self::ID.'#/'.$fragment);
         $error = $result->error();
-        Assert::assertNull($error, $error === null ? '' : "{$what} breaks the contract: ".json_encode((new ErrorFormatter)->formatFlat($error)));
+        Assert::assertNull(
+            $error,
+            $error === null
+                ? ''
+                : "{$what} breaks the contract: ".json_encode((new ErrorFormatter)->formatFlat($error)),
+        );
     }
 
     private function template(string $path): ?string
     {
         foreach ([0, 1, 2] as $placeholders) {
             foreach (array_keys($this->document['paths']) as $template) {
-                if (substr_count($template, '{') === $placeholders && preg_match('~^'.preg_replace('~\\\\\{\w+\\\\\}~', '[^/]+', preg_quote($template, '~')).'$~', $path)) {
+                if (
+                    substr_count($template, '{') === $placeholders
+                    && preg_match(
+                        '~^'.preg_replace('~\\\\\{\w+\\\\\}~', '[^/]+', preg_quote($template, '~')).'$~',
+                        $path,
+                    )
+                ) {
                     return $template;
                 }
             }

@@ -12,7 +12,10 @@ use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Days;
 
-/** The demo is laid out from today, so every day is another product: on each of them it loads, answers, shows every stake, and a rebuild changes nothing. */
+/**
+ * The demo is laid out from today, so every day is another product: on each of them it loads, answers, shows every
+ * stake, and a rebuild changes nothing.
+ */
 final class DaysTest extends TestCase
 {
     /** What is computed from facts and kept. */
@@ -35,7 +38,11 @@ final class DaysTest extends TestCase
         }
         $kept = array_map(fn (string $table): array => DB::table($table)->orderByRaw('1')->get()->all(), self::KEPT);
         Artisan::call('yard:rebuild');
-        self::assertEquals($kept, array_map(fn (string $table): array => DB::table($table)->orderByRaw('1')->get()->all(), self::KEPT), 'a rebuild changes nothing');
+        self::assertEquals(
+            $kept,
+            array_map(fn (string $table): array => DB::table($table)->orderByRaw('1')->get()->all(), self::KEPT),
+            'a rebuild changes nothing',
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -47,7 +54,8 @@ final class DaysTest extends TestCase
     }
 
     /**
-     * No place tells another state of a spot: the rows of the machine's page, its chart, its grease page, what is open on it, its line in the yard, and
+     * No place tells another state of a spot: the rows of the machine's page, its chart, its grease page, what is open
+     * on it, its line in the yard, and
      * the calendar.
      *
      * @param  array<string, mixed>  $sheet
@@ -58,35 +66,87 @@ final class DaysTest extends TestCase
         $walk = $this->getJson("/api/machines/{$sheet['id']}/walk")->assertOk()->json();
         $rules = array_column($sheet['rules'], null, 'id');
         $isAt = fn (array $rule, string $spot): bool => in_array($spot, array_column($rule['spots'], 'key'), true)
-            || ($rule['all_points'] && in_array([$spot, $rule['id']], array_map(fn (array $point): array => [$point['key'], $point['rule_id']], $walk['grease']['points']), true));
+            || (
+                $rule['all_points']
+                && in_array(
+                    [$spot, $rule['id']],
+                    array_map(
+                        fn (array $point): array => [$point['key'], $point['rule_id']],
+                        $walk['grease']['points'],
+                    ),
+                    true,
+                )
+            );
         foreach ($walk['findings'] as $finding) {
             foreach (array_filter($rules, fn (array $rule): bool => $isAt($rule, $finding['spot'])) as $rule) {
-                self::assertContains($finding['check'], array_column($rule['findings'], 'check'), "{$name}: {$rule['task']} tells of {$finding['title']}");
-                self::assertGreaterThanOrEqual(self::hardness($finding['verdict']), self::hardness($rule['told']), "{$name}: {$rule['task']} is told as hard as {$finding['title']}");
+                self::assertContains(
+                    $finding['check'],
+                    array_column($rule['findings'], 'check'),
+                    "{$name}: {$rule['task']} tells of {$finding['title']}",
+                );
+                self::assertGreaterThanOrEqual(
+                    self::hardness($finding['verdict']),
+                    self::hardness($rule['told']),
+                    "{$name}: {$rule['task']} is told as hard as {$finding['title']}",
+                );
             }
         }
         foreach ($rules as $rule) {
-            self::assertSame([], array_diff(array_column($rule['findings'], 'check'), array_column($walk['findings'], 'check')), "{$name}: {$rule['task']} tells of nothing that the walk knows nothing of");
-            self::assertGreaterThanOrEqual(self::hardness($rule['standing']['state']), self::hardness($rule['told']), "{$name}: {$rule['task']}");
-            $points = array_filter($walk['grease']['points'], fn (array $point): bool => $point['rule_id'] === $rule['id']);
+            self::assertSame(
+                [],
+                array_diff(array_column($rule['findings'], 'check'), array_column($walk['findings'], 'check')),
+                "{$name}: {$rule['task']} tells of nothing that the walk knows nothing of",
+            );
+            self::assertGreaterThanOrEqual(
+                self::hardness($rule['standing']['state']),
+                self::hardness($rule['told']),
+                "{$name}: {$rule['task']}",
+            );
+            $points = array_filter(
+                $walk['grease']['points'],
+                fn (array $point): bool => $point['rule_id'] === $rule['id'],
+            );
             if ($points !== []) {
                 $hardest = max(array_map(fn (array $point): int => self::hardness($point['state']), $points));
-                self::assertSame($hardest, self::hardness($rule['standing']['state']), "{$name}: {$rule['task']} is {$rule['standing']['state']}: {$rule['standing']['why']} Points: ".implode(', ', array_map(fn (array $point): string => "{$point['name']} {$point['state']}", $points)));
+                self::assertSame(
+                    $hardest,
+                    self::hardness($rule['standing']['state']),
+                    "{$name}: {$rule['task']} is {$rule['standing']['state']}: {$rule['standing']['why']} Points: ".implode(
+                        ', ',
+                        array_map(fn (array $point): string => "{$point['name']} {$point['state']}", $points),
+                    ),
+                );
             }
         }
-        $chart = array_column($this->getJson("/api/machines/{$sheet['id']}/chart")->assertOk()->json('rows'), 'in_words', 'rule_id');
-        self::assertEquals($chart, array_intersect_key(array_column($sheet['rules'], 'in_words', 'id'), $chart), "{$name}: the chart reads as the rows");
+        $chart = array_column(
+            $this->getJson("/api/machines/{$sheet['id']}/chart")->assertOk()->json('rows'),
+            'in_words',
+            'rule_id',
+        );
+        self::assertEquals(
+            $chart,
+            array_intersect_key(array_column($sheet['rules'], 'in_words', 'id'), $chart),
+            "{$name}: the chart reads as the rows",
+        );
         if ($sheet['line']['stood_down'] === null) {
             $states = array_column(array_column($sheet['rules'], 'standing'), 'state');
             $pressing = array_intersect(['past', 'due', 'nearing'], $states);
-            self::assertSame($pressing === [] ? in_array('unknown', $states, true) ? 'unknown' : 'fresh' : reset($pressing), $sheet['line']['state'], "{$name}: its line tells the hardest of its rows");
+            self::assertSame(
+                $pressing === [] ? in_array('unknown', $states, true) ? 'unknown' : 'fresh' : reset($pressing),
+                $sheet['line']['state'],
+                "{$name}: its line tells the hardest of its rows",
+            );
         }
     }
 
     /** How hard a state or a verdict is, as a row tells the harder of the two. */
     private static function hardness(string $told): int
     {
-        return (int) array_search($told, ['fresh', 'unknown', 'watch', 'nearing', 'act', 'due', 'past', 'stand_down'], true);
+        return (int) array_search(
+            $told,
+            ['fresh', 'unknown', 'watch', 'nearing', 'act', 'due', 'past', 'stand_down'],
+            true,
+        );
     }
 
     /**
@@ -97,12 +157,23 @@ final class DaysTest extends TestCase
     private function assertNoStakeIsLost(array $sheet): void
     {
         $rail = $sheet['line']['rail'];
-        $staked = array_merge([], ...array_map(fn (array $stake): array => array_column($stake['tasks'], 'rule_id'), $rail['stakes']));
+        $staked = array_merge(
+            [],
+            ...array_map(fn (array $stake): array => array_column($stake['tasks'], 'rule_id'), $rail['stakes']),
+        );
         foreach ($sheet['rules'] as $rule) {
-            $due = $rule['standing']['due'][['h' => 'hours', 'km' => 'km', 'mi' => 'km', 'day' => 'date'][$rail['unit']]] ?? null;
-            $isInSight = $due !== null && $rail['unit'] !== 'day' && $rail['unit'] !== 'mi' && (float) $due <= (float) $rail['to'];
+            $due = $rule['standing']['due'][['h' => 'hours', 'km' => 'km', 'mi' => 'km', 'day' => 'date'][$rail['unit']]]
+                ?? null;
+            $isInSight = $due !== null
+                && $rail['unit'] !== 'day'
+                && $rail['unit'] !== 'mi'
+                && (float) $due <= (float) $rail['to'];
             if ($isInSight || in_array($rule['standing']['state'], ['nearing', 'due', 'past'], true)) {
-                self::assertContains($rule['id'], $staked, "{$sheet['line']['name']}: {$rule['task']}, {$rule['standing']['why']}");
+                self::assertContains(
+                    $rule['id'],
+                    $staked,
+                    "{$sheet['line']['name']}: {$rule['task']}, {$rule['standing']['why']}",
+                );
             }
         }
         foreach ($rail['stakes'] as $stake) {

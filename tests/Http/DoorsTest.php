@@ -27,26 +27,76 @@ final class DoorsTest extends TestCase
 
     /** Every operation of the contract, and who is let in. */
     private const WHO = [
-        'GET /openapi.yaml' => self::STRANGER, 'GET /docs' => self::STRANGER, 'GET /session' => self::STRANGER, 'POST /session' => self::STRANGER, 'POST /first-keeper' => self::STRANGER,
-        'GET /pulse' => self::ALL, 'DELETE /session' => self::ALL, 'PUT /password' => self::ALL, 'GET /tokens' => self::ALL, 'POST /tokens' => self::ALL, 'DELETE /tokens/{token}' => self::ALL, 'POST /reckon/{name}' => self::ALL, 'POST /reckon/{name}/typing' => self::ALL,
-        'GET /calendar/{token}.ics' => self::STRANGER, 'GET /calendar-feeds' => self::ALL, 'POST /calendar-feeds' => self::ALL, 'DELETE /calendar-feeds/{feed}' => self::ALL,
-        'GET /machines/{machine}/use' => self::ALL, 'GET /machines/{machine}/chart' => self::ALL, 'GET /machines/{machine}/chart.csv' => self::ALL, 'GET /rules/{rule}/consequences' => self::ALL,
-        'GET /shared-rulebooks' => self::KEEPER, 'PUT /machines/{machine}/chart' => self::KEEPER, 'POST /machines/{machine}/rulebook-copy' => self::KEEPER,
-        'POST /machines/{machine}/shared-rulebook' => self::KEEPER, 'PUT /machines/{machine}/shared-rulebook' => self::KEEPER, 'DELETE /machines/{machine}/shared-rulebook' => self::KEEPER,
+        'GET /openapi.yaml' => self::STRANGER,
+        'GET /docs' => self::STRANGER,
+        'GET /session' => self::STRANGER,
+        'POST /session' => self::STRANGER,
+        'POST /first-keeper' => self::STRANGER,
+        'GET /pulse' => self::ALL,
+        'DELETE /session' => self::ALL,
+        'PUT /password' => self::ALL,
+        'GET /tokens' => self::ALL,
+        'POST /tokens' => self::ALL,
+        'DELETE /tokens/{token}' => self::ALL,
+        'POST /reckon/{name}' => self::ALL,
+        'POST /reckon/{name}/typing' => self::ALL,
+        'GET /calendar/{token}.ics' => self::STRANGER,
+        'GET /calendar-feeds' => self::ALL,
+        'POST /calendar-feeds' => self::ALL,
+        'DELETE /calendar-feeds/{feed}' => self::ALL,
+        'GET /machines/{machine}/use' => self::ALL,
+        'GET /machines/{machine}/chart' => self::ALL,
+        'GET /machines/{machine}/chart.csv' => self::ALL,
+        'GET /rules/{rule}/consequences' => self::ALL,
+        'GET /shared-rulebooks' => self::KEEPER,
+        'PUT /machines/{machine}/chart' => self::KEEPER,
+        'POST /machines/{machine}/rulebook-copy' => self::KEEPER,
+        'POST /machines/{machine}/shared-rulebook' => self::KEEPER,
+        'PUT /machines/{machine}/shared-rulebook' => self::KEEPER,
+        'DELETE /machines/{machine}/shared-rulebook' => self::KEEPER,
         'GET /people' => self::KEEPER, 'POST /people' => self::KEEPER, 'PATCH /people/{person}' => self::KEEPER,
-        'GET /yard' => self::ALL, 'GET /machines' => self::ALL, 'GET /machines/{machine}' => self::ALL, 'GET /machines/{machine}/entries' => self::ALL, 'GET /entries' => self::ALL,
-        'PATCH /yard' => self::KEEPER, 'GET /starter-rulebooks' => self::KEEPER, 'POST /machines' => self::KEEPER, 'PATCH /machines/{machine}' => self::KEEPER, 'POST /machines/{machine}/rules' => self::KEEPER, 'PATCH /rules/{rule}' => self::KEEPER,
+        'GET /yard' => self::ALL,
+        'GET /machines' => self::ALL,
+        'GET /machines/{machine}' => self::ALL,
+        'GET /machines/{machine}/entries' => self::ALL,
+        'GET /entries' => self::ALL,
+        'PATCH /yard' => self::KEEPER,
+        'GET /starter-rulebooks' => self::KEEPER,
+        'POST /machines' => self::KEEPER,
+        'PATCH /machines/{machine}' => self::KEEPER,
+        'POST /machines/{machine}/rules' => self::KEEPER,
+        'PATCH /rules/{rule}' => self::KEEPER,
         'POST /notes' => self::WRITE, 'POST /log-line/preview' => self::WRITE,
-        'GET /walkaround' => self::ALL, 'GET /walkaround/morning' => self::ALL, 'GET /machines/{machine}/walk' => self::ALL, 'GET /machines/{machine}/spots' => self::ALL, 'GET /machines/{machine}/findings/{check}' => self::ALL, 'GET /machines/{machine}/trends' => self::ALL,
-        'GET /machines/{machine}/grease' => self::ALL, 'GET /photos/{photo}' => self::ALL, 'POST /machines/{machine}/photos' => self::WRITE, 'POST /machines/{machine}/checks/{check}/verdict' => self::WRITE,
-        'PUT /machines/{machine}/checks/{check}' => self::KEEPER, 'DELETE /machines/{machine}/checks/{check}' => self::KEEPER,
-        'POST /machines/{machine}/spots' => self::KEEPER, 'POST /machines/{machine}/usual-spots' => self::KEEPER, 'POST /machines/{machine}/spot-suggestions' => self::KEEPER, 'PATCH /spots/{spot}' => self::KEEPER,
+        'GET /walkaround' => self::ALL,
+        'GET /walkaround/morning' => self::ALL,
+        'GET /machines/{machine}/walk' => self::ALL,
+        'GET /machines/{machine}/spots' => self::ALL,
+        'GET /machines/{machine}/findings/{check}' => self::ALL,
+        'GET /machines/{machine}/trends' => self::ALL,
+        'GET /machines/{machine}/grease' => self::ALL,
+        'GET /photos/{photo}' => self::ALL,
+        'POST /machines/{machine}/photos' => self::WRITE,
+        'POST /machines/{machine}/checks/{check}/verdict' => self::WRITE,
+        'PUT /machines/{machine}/checks/{check}' => self::KEEPER,
+        'DELETE /machines/{machine}/checks/{check}' => self::KEEPER,
+        'POST /machines/{machine}/spots' => self::KEEPER,
+        'POST /machines/{machine}/usual-spots' => self::KEEPER,
+        'POST /machines/{machine}/spot-suggestions' => self::KEEPER,
+        'PATCH /spots/{spot}' => self::KEEPER,
     ];
 
     public function test_contract_and_routes_name_the_same_operations_and_each_is_decided_here(): void
     {
-        $routes = collect(Route::getRoutes()->getRoutes())->filter(fn (LaravelRoute $route): bool => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/{unknown}')
-            ->flatMap(fn (LaravelRoute $route): array => array_map(fn (string $method): string => $method.' '.substr($route->uri(), 3), array_diff($route->methods(), ['HEAD'])))->sort()->values()->all();
+        $routes = collect(Route::getRoutes()->getRoutes())->filter(
+            fn (LaravelRoute $route): bool => str_starts_with($route->uri(), 'api/')
+                && $route->uri() !== 'api/{unknown}',
+        )
+            ->flatMap(
+                fn (LaravelRoute $route): array => array_map(
+                    fn (string $method): string => $method.' '.substr($route->uri(), 3),
+                    array_diff($route->methods(), ['HEAD']),
+                ),
+            )->sort()->values()->all();
         $contract = collect(Contract::read()->operations())->sort()->values()->all();
 
         self::assertSame($contract, $routes);
@@ -59,7 +109,20 @@ final class DoorsTest extends TestCase
         $rule = $this->ruleId($machine);
         foreach (self::WHO as $operation => $allowed) {
             [$method, $path] = explode(' ', $operation);
-            $address = '/api'.strtr($path, ['{machine}' => $machine, '{rule}' => $rule, '{person}' => $this->person(Role::Keeper)->id, '{token}' => 1, '{name}' => 'convert', '{feed}' => 1, '{check}' => 'leaks', '{spot}' => Spot::query()->where('machine_id', $machine)->value('id'), '{photo}' => '00000000-0000-4000-8000-000000000000']);
+            $address = '/api'.strtr(
+                $path,
+                [
+                    '{machine}' => $machine,
+                    '{rule}' => $rule,
+                    '{person}' => $this->person(Role::Keeper)->id,
+                    '{token}' => 1,
+                    '{name}' => 'convert',
+                    '{feed}' => 1,
+                    '{check}' => 'leaks',
+                    '{spot}' => Spot::query()->where('machine_id', $machine)->value('id'),
+                    '{photo}' => '00000000-0000-4000-8000-000000000000',
+                ],
+            );
             foreach (self::STRANGER as $who) {
                 $this->app['auth']->forgetGuards();
                 $this->flushSession();
@@ -68,7 +131,11 @@ final class DoorsTest extends TestCase
                 }
                 $status = $this->json($method, $address)->getStatusCode();
                 if (in_array($who, $allowed, true)) {
-                    self::assertNotContains($status, [401, 403, 500], "{$operation} turns a {$who} away with {$status}");
+                    self::assertNotContains(
+                        $status,
+                        [401, 403, 500],
+                        "{$operation} turns a {$who} away with {$status}",
+                    );
                 } else {
                     self::assertSame($who === 'stranger' ? 401 : 403, $status, "{$operation} lets a {$who} in");
                 }
@@ -78,9 +145,21 @@ final class DoorsTest extends TestCase
 
     /** Every kind of note, and who may tell it. */
     private const TELLS = [
-        'reading' => self::WRITE, 'line' => self::WRITE, 'stand_down' => self::WRITE, 'remark' => self::WRITE, 'strike' => self::WRITE, 'correction' => self::WRITE, 'call' => self::WRITE,
+        'reading' => self::WRITE,
+        'line' => self::WRITE,
+        'stand_down' => self::WRITE,
+        'remark' => self::WRITE,
+        'strike' => self::WRITE,
+        'correction' => self::WRITE,
+        'call' => self::WRITE,
         'look' => self::WRITE, 'grease' => self::WRITE, 'end' => self::WRITE,
-        'meter' => self::SERVICE, 'meter_truth' => self::SERVICE, 'lift' => self::SERVICE, 'reminder' => self::SERVICE, 'service' => self::SERVICE, 'skip' => self::SERVICE, 'mended' => self::SERVICE,
+        'meter' => self::SERVICE,
+        'meter_truth' => self::SERVICE,
+        'lift' => self::SERVICE,
+        'reminder' => self::SERVICE,
+        'service' => self::SERVICE,
+        'skip' => self::SERVICE,
+        'mended' => self::SERVICE,
     ];
 
     public function test_a_lesser_role_is_turned_away_with_every_kind_of_note_that_is_not_his_to_tell(): void
@@ -90,7 +169,11 @@ final class DoorsTest extends TestCase
         foreach (self::TELLS as $kind => $allowed) {
             foreach (self::ALL as $who) {
                 $status = $this->as(Role::from($who))->tell($machine, $kind, [])->getStatusCode();
-                self::assertSame(in_array($who, $allowed, true) ? 422 : 403, $status, "a {$who} tells a {$kind}: {$status}");
+                self::assertSame(
+                    in_array($who, $allowed, true) ? 422 : 403,
+                    $status,
+                    "a {$who} tells a {$kind}: {$status}",
+                );
             }
         }
     }
@@ -115,7 +198,10 @@ final class DoorsTest extends TestCase
     public function test_signing_in_is_throttled_and_gives_nothing_away(): void
     {
         $this->person(Role::Keeper, 'rosa');
-        $try = fn (string $name, string $password) => $this->postJson('/api/session', ['sign_in_name' => $name, 'password' => $password]);
+        $try = fn (string $name, string $password) => $this->postJson(
+            '/api/session',
+            ['sign_in_name' => $name, 'password' => $password],
+        );
 
         self::assertSame($try('rosa', 'wrong')->json('errors'), $try('nobody', 'wrong')->json('errors'));
         foreach (range(1, 4) as $ignored) {
@@ -133,16 +219,28 @@ final class DoorsTest extends TestCase
         $person = $this->person(Role::Keeper, 'rosa');
 
         self::assertStringStartsWith('$argon2id$', $person->password);
-        self::assertStringNotContainsString('password', (string) $this->as($person)->getJson('/api/people')->getContent());
+        self::assertStringNotContainsString(
+            'password',
+            (string) $this->as($person)->getJson('/api/people')->getContent(),
+        );
     }
 
     public function test_an_empty_yard_asks_for_its_first_keeper_once(): void
     {
         \App\Machines\Yard::query()->delete();
         $this->getJson('/api/session')->assertJson(['first_visit' => true, 'person' => null]);
-        $given = ['yard' => 'Longacre', 'time_zone' => 'Europe/Vienna', 'distance_unit' => 'mi', 'name' => 'Ida Holm', 'sign_in_name' => 'Ida', 'password' => 'long enough'];
+        $given = [
+            'yard' => 'Longacre',
+            'time_zone' => 'Europe/Vienna',
+            'distance_unit' => 'mi',
+            'name' => 'Ida Holm',
+            'sign_in_name' => 'Ida',
+            'password' => 'long enough',
+        ];
 
-        $this->postJson('/api/first-keeper', [...$given, 'password' => 'short', 'time_zone' => 'Moon'])->assertUnprocessable()->assertJsonStructure(['errors' => ['password', 'time_zone']]);
+        $this->postJson('/api/first-keeper', [...$given, 'password' => 'short', 'time_zone' => 'Moon'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['password', 'time_zone']]);
         $this->postJson('/api/first-keeper', $given)->assertCreated()->assertJsonPath('person.role', 'keeper');
         $this->getJson('/api/yard')->assertOk()->assertJson(['name' => 'Longacre', 'machines' => 0]);
         $this->postJson('/api/first-keeper', [...$given, 'sign_in_name' => 'eve'])->assertConflict();
@@ -151,7 +249,9 @@ final class DoorsTest extends TestCase
     public function test_a_personal_token_acts_for_its_owner_until_taken_back(): void
     {
         $this->as(Role::Reader);
-        $token = $this->postJson('/api/tokens', ['name' => 'Office wall', 'abilities' => ['read'], 'days' => 30])->assertCreated()->json();
+        $token = $this->postJson('/api/tokens', ['name' => 'Office wall', 'abilities' => ['read'], 'days' => 30])
+            ->assertCreated()
+            ->json();
         $this->app['auth']->forgetGuards();
         $this->flushSession();
         $bearer = ['Authorization' => "Bearer {$token['token']}"];
@@ -162,7 +262,10 @@ final class DoorsTest extends TestCase
         $this->app['auth']->forgetGuards();
         $this->postJson('/api/tokens', ['name' => 'more'], $bearer)->assertForbidden();
         $this->withoutToken();
-        $this->as(Role::Reader)->withHeaders(['Authorization' => ''])->deleteJson("/api/tokens/{$token['id']}")->assertNoContent();
+        $this->as(Role::Reader)
+            ->withHeaders(['Authorization' => ''])
+            ->deleteJson("/api/tokens/{$token['id']}")
+            ->assertNoContent();
         $this->app['auth']->forgetGuards();
         $this->flushSession();
         $this->getJson('/api/machines', $bearer)->assertUnauthorized();
@@ -173,13 +276,28 @@ final class DoorsTest extends TestCase
         $keeper = $this->person(Role::Keeper);
         $operator = $this->person(Role::Operator);
         $operator->createToken('phone');
-        $this->as($keeper)->patchJson("/api/people/{$operator->id}", ['active' => false], ['If-Match' => '"1"'])->assertOk();
+        $this->as($keeper)
+            ->patchJson("/api/people/{$operator->id}", ['active' => false], ['If-Match' => '"1"'])
+            ->assertOk();
 
         self::assertSame(0, $operator->tokens()->count());
-        $this->postJson('/api/session', ['sign_in_name' => 'operator', 'password' => 'a good password'])->assertUnprocessable();
-        $this->as($keeper)->patchJson("/api/people/{$keeper->id}", ['role' => 'reader'], ['If-Match' => '"1"'])->assertUnprocessable()->assertJsonStructure(['errors' => ['role']]);
-        $this->patchJson("/api/people/{$keeper->id}", ['active' => false], ['If-Match' => '"1"'])->assertUnprocessable();
-        $this->putJson('/api/password', ['present' => 'wrong', 'password' => 'another good one'])->assertUnprocessable();
+        $this->postJson(
+            '/api/session',
+            ['sign_in_name' => 'operator', 'password' => 'a good password'],
+        )->assertUnprocessable();
+        $this->as($keeper)
+            ->patchJson("/api/people/{$keeper->id}", ['role' => 'reader'], ['If-Match' => '"1"'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['role']]);
+        $this->patchJson(
+            "/api/people/{$keeper->id}",
+            ['active' => false],
+            ['If-Match' => '"1"'],
+        )->assertUnprocessable();
+        $this->putJson(
+            '/api/password',
+            ['present' => 'wrong', 'password' => 'another good one'],
+        )->assertUnprocessable();
         $this->putJson('/api/password', ['present' => 'a good password', 'password' => 'another good one'])->assertOk();
         self::assertTrue(password_verify('another good one', Person::query()->findOrFail($keeper->id)->password));
     }
@@ -201,7 +319,14 @@ final class DoorsTest extends TestCase
             self::assertMatchesRegularExpression("/script-src 'self' 'nonce-\w{20,}'/", $policy);
             self::assertStringNotContainsString('unsafe', $policy);
             self::assertStringContainsString("frame-ancestors 'none'", $policy);
-            self::assertSame(['DENY', 'nosniff', 'same-origin'], [$headers->get('X-Frame-Options'), $headers->get('X-Content-Type-Options'), $headers->get('Referrer-Policy')]);
+            self::assertSame(
+                ['DENY', 'nosniff', 'same-origin'],
+                [
+                    $headers->get('X-Frame-Options'),
+                    $headers->get('X-Content-Type-Options'),
+                    $headers->get('Referrer-Policy'),
+                ],
+            );
         }
         preg_match('/nonce="([^"]+)"/', (string) $this->get('/yard')->getContent(), $one);
         preg_match('/nonce="([^"]+)"/', (string) $this->get('/yard')->getContent(), $other);

@@ -12,7 +12,22 @@ final class Fuzz
 {
     private const DEEPEST = 7;
 
-    private const TEXTS = ['Engine oil', 'Heron', '412.6', '1 3/4', '2026-05-01', '2026-05-14T09:00:00Z', 'leaks', 'engine_oil', '04-01', '250 h', '3.8 qt', '-14 °C', 'heron 412.6', 'Europe/London'];
+    private const TEXTS = [
+        'Engine oil',
+        'Heron',
+        '412.6',
+        '1 3/4',
+        '2026-05-01',
+        '2026-05-14T09:00:00Z',
+        'leaks',
+        'engine_oil',
+        '04-01',
+        '250 h',
+        '3.8 qt',
+        '-14 °C',
+        'heron 412.6',
+        'Europe/London',
+    ];
 
     /** How many parts of a hundred are wrong: right requests, almost right ones, hostile ones. */
     private const WRONG = [0, 4, 4, 12, 45];
@@ -29,7 +44,15 @@ final class Fuzz
     {
         $wrong = $this->oneOf(self::WRONG);
         [$method, $path] = explode(' ', $operation);
-        $address = (string) preg_replace_callback('/\{(\w+)\}/', fn (array $part): string => $this->chance(intdiv($wrong, 2)) ? rawurlencode($this->oneOf(['abc', '99999999999999999999', '-1', '0', "a\0b", str_repeat('x', 400), "\u{FFFD}"])) : $known[$part[1]], $path);
+        $address = (string) preg_replace_callback(
+            '/\{(\w+)\}/',
+            fn (array $part): string => $this->chance(intdiv($wrong, 2))
+                ? rawurlencode(
+                    $this->oneOf(['abc', '99999999999999999999', '-1', '0', "a\0b", str_repeat('x', 400), "\u{FFFD}"]),
+                )
+                : $known[$part[1]],
+            $path,
+        );
         $query = [];
         foreach (Contract::read()->parameters($operation) as $name => $schema) {
             if ($this->chance(40)) {
@@ -37,13 +60,32 @@ final class Fuzz
             }
         }
         $schema = Contract::read()->body($operation);
-        $body = $schema === null ? '' : (string) json_encode($this->value($schema, $wrong), JSON_INVALID_UTF8_SUBSTITUTE);
+        $body = $schema === null
+            ? ''
+            : (string) json_encode($this->value($schema, $wrong), JSON_INVALID_UTF8_SUBSTITUTE);
         // References to what there is reach deeper than any made up.
-        $body = (string) preg_replace_callback('/"(machine|rule)_id":\d+/', fn (array $part): string => "\"{$part[1]}_id\":{$known[$part[1]]}", $body);
-        $body = (string) preg_replace(['/"tasks":\[\d+(,\d+)*\]/', '/"entry":\d+/'], ["\"tasks\":[{$known['task']}]", "\"entry\":{$known['entry']}"], $body);
+        $body = (string) preg_replace_callback(
+            '/"(machine|rule)_id":\d+/',
+            fn (array $part): string => "\"{$part[1]}_id\":{$known[$part[1]]}",
+            $body,
+        );
+        $body = (string) preg_replace(
+            ['/"tasks":\[\d+(,\d+)*\]/', '/"entry":\d+/'],
+            ["\"tasks\":[{$known['task']}]",
+                "\"entry\":{$known['entry']}",
+            ], $body);
         $type = 'application/json';
         if ($wrong > 10 && $this->chance(10)) {
-            [$type, $body] = $this->oneOf([['application/x-www-form-urlencoded', 'name=%ff&note=%ff&values[a]=%00&tasks[]=1'], [$type, substr($body, 0, intdiv(strlen($body), 2))], [$type, '[1,2'], [$type, '7'], ['text/plain', $body], [$type, '{"a":1e999}']]);
+            [$type, $body] = $this->oneOf(
+                [
+                    ['application/x-www-form-urlencoded', 'name=%ff&note=%ff&values[a]=%00&tasks[]=1'],
+                    [$type, substr($body, 0, intdiv(strlen($body), 2))],
+                    [$type, '[1,2'],
+                    [$type, '7'],
+                    ['text/plain', $body],
+                    [$type, '{"a":1e999}'],
+                ],
+            );
         }
 
         return new MadeUp($method, $address.($query === [] ? '' : '?'.http_build_query($query)), $type, $body, [
@@ -83,7 +125,12 @@ final class Fuzz
         }
         $schema = Contract::read()->resolved($schema);
         if (isset($schema['allOf'])) {
-            return array_merge(...array_map(fn (array $part): array => (array) $this->value($part, $wrong, $depth + 1), $schema['allOf']));
+            return array_merge(
+                ...array_map(
+                    fn (array $part): array => (array) $this->value($part, $wrong, $depth + 1),
+                    $schema['allOf'],
+                ),
+            );
         }
         foreach (['oneOf', 'anyOf'] as $either) {
             if (isset($schema[$either])) {
@@ -101,7 +148,10 @@ final class Fuzz
         return match (true) {
             $depth > self::DEEPEST => null,
             $type === 'object' => $this->object($schema, $wrong, $depth),
-            $type === 'array' => array_map(fn (): mixed => $this->value($schema['items'] ?? [], $wrong, $depth + 1), range(1, $this->random->getInt($schema['minItems'] ?? 0, max($schema['minItems'] ?? 0, 3)) ?: 1)),
+            $type === 'array' => array_map(
+                fn (): mixed => $this->value($schema['items'] ?? [], $wrong, $depth + 1),
+                range(1, $this->random->getInt($schema['minItems'] ?? 0, max($schema['minItems'] ?? 0, 3)) ?: 1),
+            ),
             $type === 'integer' => $this->random->getInt($schema['minimum'] ?? 0, $schema['maximum'] ?? 60),
             $type === 'number' => $this->random->getInt(0, 1000) / 10,
             $type === 'boolean' => $this->chance(50),

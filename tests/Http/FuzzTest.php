@@ -26,10 +26,21 @@ final class FuzzTest extends TestCase
         parent::setUp();
         $machine = $this->machine();
         $entry = $this->log($machine, '12')->json('entry.id');
-        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'not_fine', 'verdict' => 'watch'];
+        $look = [
+            'id' => (string) Str::uuid(),
+            'kind' => 'look',
+            'at' => '2026-05-14T08:00:00Z',
+            'machine_id' => $machine,
+            'check' => 'leaks',
+            'said' => 'not_fine',
+            'verdict' => 'watch',
+        ];
         $this->postJson('/api/notes', ['notes' => [$look]])->assertJsonPath('results.0.status', 'written');
         $this->known = ['machine' => (string) $machine, 'entry' => (string) $entry, 'rule' => (string) $this->ruleId($machine), 'person' => (string) $this->person(Role::Mechanic)->id, 'name' => 'reading', 'check' => 'leaks', 'task' => (string) $this->taskId($machine),
-            'spot' => (string) Spot::query()->where('machine_id', $machine)->value('id'), 'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(), 'feed' => '1', 'photo' => (string) Str::uuid()];
+            'spot' => (string) Spot::query()->where('machine_id', $machine)->value('id'),
+            'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(),
+            'feed' => '1',
+            'photo' => (string) Str::uuid()];
     }
 
     public function test_no_request_made_up_from_the_contract_breaks_anything(): void
@@ -75,7 +86,12 @@ final class FuzzTest extends TestCase
             $this->actingAs(Person::query()->where('role', Role::Keeper)->firstOrFail(), 'web');
         }
 
-        return \Illuminate\Foundation\Testing\TestCase::call($made->method, "/api{$made->address}", server: ['HTTP_ORIGIN' => config('app.url'), ...$this->transformHeadersToServerVars($made->headers)], content: $made->body);
+        return \Illuminate\Foundation\Testing\TestCase::call(
+            $made->method,
+            "/api{$made->address}",
+            server: ['HTTP_ORIGIN' => config('app.url'), ...$this->transformHeadersToServerVars($made->headers)],
+            content: $made->body,
+        );
     }
 
     /** @return array<string, mixed> how many rows there are of everything, and how often what there is was changed */
@@ -83,9 +99,39 @@ final class FuzzTest extends TestCase
     {
         static $query = null;
         $query ??= 'select '.implode(', ', [
-            ...array_map(fn (string $table): string => "(select count(*) from `{$table}`) as `{$table}`", ['people', 'personal_access_tokens', 'calendar_feeds', 'machines', 'meters', 'rules', 'entries', 'readings', 'decisions', 'rounds', 'acts', 'measures', 'moves', 'fittings', 'spots', 'grease_points', 'tasks', 'changed_checks', 'shared_rulebooks', 'sent_notes', 'photos', 'idempotency_keys']),
-            ...array_map(fn (string $table): string => "(select sum(version) from `{$table}`) as `{$table}_versions`", ['people', 'yard', 'machines', 'rules', 'spots', 'shared_rulebooks']),
-            '(select count(*) from entries where struck_at is not null) as struck', '(select count(*) from acts where struck_at is not null) as acts_struck',
+            ...array_map(
+                fn (string $table): string => "(select count(*) from `{$table}`) as `{$table}`",
+                [
+                    'people',
+                    'personal_access_tokens',
+                    'calendar_feeds',
+                    'machines',
+                    'meters',
+                    'rules',
+                    'entries',
+                    'readings',
+                    'decisions',
+                    'rounds',
+                    'acts',
+                    'measures',
+                    'moves',
+                    'fittings',
+                    'spots',
+                    'grease_points',
+                    'tasks',
+                    'changed_checks',
+                    'shared_rulebooks',
+                    'sent_notes',
+                    'photos',
+                    'idempotency_keys',
+                ],
+            ),
+            ...array_map(
+                fn (string $table): string => "(select sum(version) from `{$table}`) as `{$table}_versions`",
+                ['people', 'yard', 'machines', 'rules', 'spots', 'shared_rulebooks'],
+            ),
+            '(select count(*) from entries where struck_at is not null) as struck',
+            '(select count(*) from acts where struck_at is not null) as acts_struck',
         ]);
 
         return (array) DB::selectOne($query);

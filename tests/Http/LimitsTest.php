@@ -24,11 +24,21 @@ final class LimitsTest extends TestCase
         $machine = $this->machine();
         foreach (['/api/session', '/api/notes', "/api/machines/{$machine}/chart"] as $address) {
             foreach (['{"a":['.str_repeat('1,', 150_000).'1]}', '{"a":"'.str_repeat('x', 300_000).'"}'] as $body) {
-                $this->raw($address === "/api/machines/{$machine}/chart" ? 'PUT' : 'POST', $address, $body)->assertStatus(413)->assertJsonPath('type', '/problems/too-large');
+                $this->raw($address === "/api/machines/{$machine}/chart" ? 'PUT' : 'POST', $address, $body)
+                    ->assertStatus(413)
+                    ->assertJsonPath('type', '/problems/too-large');
             }
         }
         $this->raw('POST', '/api/notes', '{"a":['.str_repeat('1,', 21_000).'1]}')->assertStatus(413);
-        self::assertNotSame(413, $this->raw('POST', "/api/machines/{$machine}/photos", str_repeat('x', 300_000), 'text/plain')->getStatusCode());
+        self::assertNotSame(
+            413,
+            $this->raw(
+                'POST',
+                "/api/machines/{$machine}/photos",
+                str_repeat('x', 300_000),
+                'text/plain',
+            )->getStatusCode(),
+        );
     }
 
     public function test_a_list_is_measured_before_anything_in_it_is_looked_at(): void
@@ -36,16 +46,41 @@ final class LimitsTest extends TestCase
         $machine = $this->machine();
         foreach ([
             ['/notes', ['notes' => array_fill(0, 10_000, [])], 'notes', 'At most 100.'],
-            ["/machines/{$machine}/rules", ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'first' => array_fill(0, 9_000, ['hours' => '1'])], 'first', 'At most 10.'],
+            [
+                "/machines/{$machine}/rules",
+                [
+                    'task' => 'Oil',
+                    'kind' => 'replace',
+                    'spots' => ['engine_oil'],
+                    'first' => array_fill(0, 9_000, ['hours' => '1']),
+                ],
+                'first',
+                'At most 10.',
+            ],
             ['/machines', ['rules' => [['first' => array_fill(0, 5_000, [])]]], 'rules.0.first', 'At most 10.'],
         ] as [$path, $body, $field, $message]) {
-            $this->postJson("/api{$path}", $body)->assertUnprocessable()->assertExactJson(['type' => '/problems/bad-input', 'title' => 'Some of this cannot be used', 'status' => 422, 'detail' => 'Look at the fields marked; nothing was saved.', 'errors' => [$field => [$message]]]);
+            $this->postJson("/api{$path}", $body)
+                ->assertUnprocessable()
+                ->assertExactJson(
+                    [
+                        'type' => '/problems/bad-input',
+                        'title' => 'Some of this cannot be used',
+                        'status' => 422,
+                        'detail' => 'Look at the fields marked; nothing was saved.',
+                        'errors' => [$field => [$message]],
+                    ],
+                );
         }
     }
 
     #[DataProvider('broken')]
-    public function test_a_broken_request_is_told_from_a_right_one(string $method, string $body, string $type, int $status, ?string $field): void
-    {
+    public function test_a_broken_request_is_told_from_a_right_one(
+        string $method,
+        string $body,
+        string $type,
+        int $status,
+        ?string $field,
+    ): void {
         $machine = $this->machine();
         $answer = $this->raw($method, $method === 'POST' ? '/api/notes' : "/api/machines/{$machine}", $body, $type);
         $answer->assertStatus($status)->assertHeader('Content-Type', 'application/problem+json');
@@ -69,7 +104,9 @@ final class LimitsTest extends TestCase
     public function test_whatever_a_device_calls_itself_is_kept_as_text(): void
     {
         $machine = $this->machine();
-        $this->tell($machine, 'reading', ['value' => '5'], ['Jardinier-Device' => "pho\xffne"])->assertCreated()->assertJsonPath('entry.device', 'pho?ne');
+        $this->tell($machine, 'reading', ['value' => '5'], ['Jardinier-Device' => "pho\xffne"])
+            ->assertCreated()
+            ->assertJsonPath('entry.device', 'pho?ne');
     }
 
     public function test_a_guarded_address_asks_for_signing_in_whatever_is_accepted(): void
@@ -80,7 +117,11 @@ final class LimitsTest extends TestCase
                 continue;
             }
             $address = '/'.preg_replace('/\{[^}]+\}/', '1', $route->uri());
-            $answer = \Illuminate\Foundation\Testing\TestCase::call($route->methods()[0], $address, server: ['HTTP_ORIGIN' => config('app.url'), 'HTTP_ACCEPT' => 'text/html']);
+            $answer = \Illuminate\Foundation\Testing\TestCase::call(
+                $route->methods()[0],
+                $address,
+                server: ['HTTP_ORIGIN' => config('app.url'), 'HTTP_ACCEPT' => 'text/html'],
+            );
             self::assertSame(401, $answer->getStatusCode(), $address);
         }
     }
@@ -91,19 +132,35 @@ final class LimitsTest extends TestCase
             $machine = $this->machine(['name' => $name]);
         }
         $next = $this->getJson('/api/machines?limit=2')->json('next_cursor');
-        self::assertCount(1, $this->getJson('/api/machines?limit=2&cursor='.rawurlencode($next))->assertOk()->json('data'));
-        $made = rtrim(base64_encode((string) json_encode(['urgency' => 'x', 'days_left' => [], 'machine_id' => null, '_pointsToNextItems' => true])), '=');
+        self::assertCount(
+            1,
+            $this->getJson('/api/machines?limit=2&cursor='.rawurlencode($next))->assertOk()->json('data'),
+        );
+        $made = rtrim(
+            base64_encode(
+                (string) json_encode(
+                    ['urgency' => 'x', 'days_left' => [], 'machine_id' => null, '_pointsToNextItems' => true],
+                ),
+            ),
+            '=',
+        );
         foreach (['/api/machines' => ['rubbish', $made, "{$made}.", "{$made}.x", substr($next, 0, -1).'!'], '/api/walkaround' => [$next], '/api/entries' => [$next], "/api/machines/{$machine}/entries" => [$next]] as $address => $cursors) {
             foreach ($cursors as $cursor) {
-                $this->getJson("{$address}?cursor=".rawurlencode($cursor))->assertUnprocessable()->assertJsonPath('errors.cursor.0', 'This is no place in this list. Begin at the first page.');
+                $this->getJson("{$address}?cursor=".rawurlencode($cursor))
+                    ->assertUnprocessable()
+                    ->assertJsonPath('errors.cursor.0', 'This is no place in this list. Begin at the first page.');
             }
         }
     }
 
     /** @param  array<string, mixed>  $body */
     #[DataProvider('onceBroke')]
-    public function test_what_once_broke_is_refused_beside_its_field(string $method, string $path, array $body, string $field): void
-    {
+    public function test_what_once_broke_is_refused_beside_its_field(
+        string $method,
+        string $path,
+        array $body,
+        string $field,
+    ): void {
         $machine = $this->machine();
         $path = strtr($path, ['{machine}' => (string) $machine, '{rule}' => (string) $this->ruleId($machine)]);
         $answer = $this->json($method, "/api{$path}", $body, ['If-Match' => '"1"'])->assertUnprocessable();
@@ -113,24 +170,94 @@ final class LimitsTest extends TestCase
     /** @return iterable<string, array{string, string, array<string, mixed>, string}> */
     public static function onceBroke(): iterable
     {
-        yield 'a list for a day of the year' => ['PATCH', '/machines/{machine}', ['severities' => [['severity' => 'heat', 'from' => ['04-01'], 'to' => '09-01']]], 'severities.0.from'];
-        yield 'a list for a window of a rule' => ['POST', '/machines/{machine}/rules', ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'windows' => [['from' => '04-01', 'to' => []]]], 'windows.0.to'];
-        yield 'a list for a window of a check' => ['PUT', '/machines/{machine}/checks/leaks', ['for' => 'machine', 'values' => ['window' => ['from' => ['x'], 'to' => '04-01']]], 'values.window.from'];
-        yield 'a large step of the display' => ['PATCH', '/machines/{machine}', ['countdown_step' => '10000'], 'countdown_step'];
-        yield 'a cold night of twenty digits' => ['PATCH', '/yard', ['coldest_night' => '-99999999999999999999'], 'coldest_night'];
-        yield 'a grease gun of twenty-eight digits' => ['PATCH', '/yard', ['grease_guns' => [['name' => 'Gun', 'ten_strokes' => str_repeat('9', 28).' g']]], 'grease_guns.0.ten_strokes'];
-        yield 'a row of the chart without a kind' => ['PUT', '/machines/{machine}/chart', ['rows' => [['task' => 'Oil']]], 'rows.0.kind'];
-        yield 'rows of the chart by name' => ['PUT', '/machines/{machine}/chart', ['rows' => ['a' => ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil']]]], 'rows'];
-        yield 'a task that goes with nothing there is' => ['PATCH', '/rules/{rule}', ['goes_with' => 987654, 'retired' => true], 'goes_with'];
-        yield 'a calculator with thirty digits' => ['POST', '/reckon/countdown', ['meter' => str_repeat('9', 30), 'next_due' => '50'], 'meter'];
-        yield 'a calculator far beyond any yard' => ['POST', '/reckon/convert', ['quantity' => str_repeat('9', 30).' km', 'to' => 'mm'], 'quantity'];
+        yield 'a list for a day of the year' => [
+            'PATCH',
+            '/machines/{machine}',
+            ['severities' => [['severity' => 'heat', 'from' => ['04-01'], 'to' => '09-01']]],
+            'severities.0.from',
+        ];
+        yield 'a list for a window of a rule' => [
+            'POST',
+            '/machines/{machine}/rules',
+            [
+                'task' => 'Oil',
+                'kind' => 'replace',
+                'spots' => ['engine_oil'],
+                'windows' => [['from' => '04-01', 'to' => []]],
+            ],
+            'windows.0.to',
+        ];
+        yield 'a list for a window of a check' => [
+            'PUT',
+            '/machines/{machine}/checks/leaks',
+            ['for' => 'machine', 'values' => ['window' => ['from' => ['x'], 'to' => '04-01']]],
+            'values.window.from',
+        ];
+        yield 'a large step of the display' => [
+            'PATCH',
+            '/machines/{machine}',
+            ['countdown_step' => '10000'],
+            'countdown_step',
+        ];
+        yield 'a cold night of twenty digits' => [
+            'PATCH',
+            '/yard',
+            ['coldest_night' => '-99999999999999999999'],
+            'coldest_night',
+        ];
+        yield 'a grease gun of twenty-eight digits' => [
+            'PATCH',
+            '/yard',
+            ['grease_guns' => [['name' => 'Gun', 'ten_strokes' => str_repeat('9', 28).' g']]],
+            'grease_guns.0.ten_strokes',
+        ];
+        yield 'a row of the chart without a kind' => [
+            'PUT',
+            '/machines/{machine}/chart',
+            ['rows' => [['task' => 'Oil']]],
+            'rows.0.kind',
+        ];
+        yield 'rows of the chart by name' => [
+            'PUT',
+            '/machines/{machine}/chart',
+            ['rows' => ['a' => ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil']]]],
+            'rows',
+        ];
+        yield 'a task that goes with nothing there is' => [
+            'PATCH',
+            '/rules/{rule}',
+            ['goes_with' => 987654, 'retired' => true],
+            'goes_with',
+        ];
+        yield 'a calculator with thirty digits' => [
+            'POST',
+            '/reckon/countdown',
+            ['meter' => str_repeat('9', 30), 'next_due' => '50'],
+            'meter',
+        ];
+        yield 'a calculator far beyond any yard' => [
+            'POST',
+            '/reckon/convert',
+            ['quantity' => str_repeat('9', 30).' km', 'to' => 'mm'],
+            'quantity',
+        ];
     }
 
     public function test_an_id_sent_before_in_other_letters_is_the_same(): void
     {
         $machine = $this->machine();
-        $note = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine'];
-        $send = fn (array $note) => $this->postJson('/api/notes', ['notes' => [$note]])->assertOk()->json('results.0.status');
+        $note = [
+            'id' => (string) Str::uuid(),
+            'kind' => 'look',
+            'at' => '2026-05-14T08:00:00Z',
+            'machine_id' => $machine,
+            'check' => 'leaks',
+            'said' => 'fine',
+        ];
+        $send = fn (array $note) => $this
+            ->postJson('/api/notes', ['notes' => [$note]])
+            ->assertOk()
+            ->json('results.0.status');
         self::assertSame(['written', 'already'], [$send($note), $send([...$note, 'id' => strtoupper($note['id'])])]);
     }
 
@@ -138,8 +265,18 @@ final class LimitsTest extends TestCase
     {
         $machine = $this->machine();
         Act::creating(fn (Act $look) => $look->note === 'breaks' ? throw new \LogicException('A fault.') : null);
-        $look = fn (string $words): array => ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => '2026-05-14T08:00:00Z', 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine', 'note' => $words];
-        $results = $this->postJson('/api/notes', ['notes' => [$look('one'), $look('breaks'), $look('two')]])->assertOk()->json('results');
+        $look = fn (string $words): array => [
+            'id' => (string) Str::uuid(),
+            'kind' => 'look',
+            'at' => '2026-05-14T08:00:00Z',
+            'machine_id' => $machine,
+            'check' => 'leaks',
+            'said' => 'fine',
+            'note' => $words,
+        ];
+        $results = $this->postJson('/api/notes', ['notes' => [$look('one'), $look('breaks'), $look('two')]])
+            ->assertOk()
+            ->json('results');
 
         self::assertSame(['written', 'refused', 'written'], array_column($results, 'status'));
         self::assertSame('/problems/our-fault', $results[1]['problem']['type']);
@@ -148,16 +285,30 @@ final class LimitsTest extends TestCase
 
     public function test_what_passes_by_itself_says_when_to_ask_again(): void
     {
-        $of = fn (int $code, string $says): QueryException => tap(new QueryException('mariadb', 'insert into people (password) values (?)', ['$2y$secret'], $pdo = new \PDOException($says)), fn (QueryException $thrown) => $thrown->errorInfo = ['HY000', $code, $says]);
+        $of = fn (int $code, string $says): QueryException => tap(
+            new QueryException(
+                'mariadb',
+                'insert into people (password) values (?)',
+                ['$2y$secret'],
+                $pdo = new \PDOException($says),
+            ),
+            fn (QueryException $thrown) => $thrown->errorInfo = ['HY000', $code, $says],
+        );
         foreach ([
             [$of(2006, 'SQLSTATE[HY000] [2006] MySQL server has gone away'), 'database is away'],
             [$of(2002, 'SQLSTATE[HY000] [2002] Connection refused'), 'database is away'],
-            [$of(1213, 'SQLSTATE[40001]: Deadlock found when trying to get lock; try restarting transaction'), 'Too many were writing'],
+            [
+                $of(1213, 'SQLSTATE[40001]: Deadlock found when trying to get lock; try restarting transaction'),
+                'Too many were writing',
+            ],
             [$of(1021, 'Disk full'), 'no room left'],
             [$of(1114, 'The table is full'), 'no room left'],
         ] as [$thrown, $says]) {
             $answer = Problem::from($thrown)->toResponse(request());
-            self::assertSame([503, '5', 'application/problem+json'], [$answer->getStatusCode(), $answer->headers->get('Retry-After'), $answer->headers->get('Content-Type')]);
+            self::assertSame(
+                [503, '5', 'application/problem+json'],
+                [$answer->getStatusCode(), $answer->headers->get('Retry-After'), $answer->headers->get('Content-Type')],
+            );
             self::assertStringContainsString($says, $answer->getData(true)['detail']);
         }
         self::assertNull(Unavailable::because(new \LogicException('A fault.')));
@@ -165,7 +316,12 @@ final class LimitsTest extends TestCase
 
     public function test_the_log_tells_where_a_fault_is_and_nothing_that_was_typed(): void
     {
-        $fault = new QueryException('mariadb', 'insert into `people` (`name`, `password`) values (?, ?)', ['Nell Ashby', '$argon2id$secret'], new \PDOException("Duplicate entry 'Nell Ashby' for key"));
+        $fault = new QueryException(
+            'mariadb',
+            'insert into `people` (`name`, `password`) values (?, ?)',
+            ['Nell Ashby', '$argon2id$secret'],
+            new \PDOException("Duplicate entry 'Nell Ashby' for key"),
+        );
         $report = FaultReport::of($fault);
 
         self::assertStringContainsString('insert into `people`', $report);
@@ -197,6 +353,12 @@ final class LimitsTest extends TestCase
             parse_str($body, $form);
         }
 
-        return $this->call($method, $address, $form, server: ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'HTTP_IF_MATCH' => '"1"'], content: $body);
+        return $this->call(
+            $method,
+            $address,
+            $form,
+            server: ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'HTTP_IF_MATCH' => '"1"'],
+            content: $body,
+        );
     }
 }

@@ -11,7 +11,12 @@ final readonly class MadeUp
      * @param  string  $address  below /api, with what stands after the question mark
      * @param  array<string, string>  $headers
      */
-    public function __construct(public string $method, public string $address, public string $type, public string $body, public array $headers)
-    {
+    public function __construct(
+        public string $method,
+        public string $address,
+        public string $type,
+        public string $body,
+        public array $headers,
+    ) {
     }
 }

@@ -15,12 +15,31 @@ final class PeopleTest extends TestCase
     {
         $heron = $this->machine();
         $this->machine(['name' => 'Teal']);
-        $person = $this->postJson('/api/people', ['name' => 'Nell Ashby', 'sign_in_name' => 'Nell', 'password' => 'long enough', 'role' => 'operator', 'may_use_all_machines' => false, 'machine_ids' => [$heron]])->assertCreated();
-        self::assertSame(['nell', [$heron], false], [$person->json('sign_in_name'), $person->json('machine_ids'), $person->json('may_use_all_machines')]);
+        $person = $this->postJson(
+            '/api/people',
+            [
+                'name' => 'Nell Ashby',
+                'sign_in_name' => 'Nell',
+                'password' => 'long enough',
+                'role' => 'operator',
+                'may_use_all_machines' => false,
+                'machine_ids' => [$heron],
+            ],
+        )->assertCreated();
+        self::assertSame(
+            ['nell', [$heron], false],
+            [$person->json('sign_in_name'), $person->json('machine_ids'), $person->json('may_use_all_machines')],
+        );
 
-        $changed = $this->patchJson("/api/people/{$person->json('id')}", ['may_use_all_machines' => true, 'role' => 'mechanic'], ['If-Match' => (string) $person->headers->get('ETag')])->assertOk();
+        $changed = $this->patchJson(
+            "/api/people/{$person->json('id')}",
+            ['may_use_all_machines' => true, 'role' => 'mechanic'],
+            ['If-Match' => (string) $person->headers->get('ETag')],
+        )->assertOk();
         self::assertSame(['mechanic', 2], [$changed->json('role'), $changed->json('version')]);
-        $this->patchJson("/api/people/{$person->json('id')}", ['name' => 'Someone'], ['If-Match' => '"1"'])->assertStatus(412)->assertJsonPath('current.role', 'mechanic');
+        $this->patchJson("/api/people/{$person->json('id')}", ['name' => 'Someone'], ['If-Match' => '"1"'])
+            ->assertStatus(412)
+            ->assertJsonPath('current.role', 'mechanic');
         self::assertSame(['Keeper', 'Nell Ashby'], array_column($this->getJson('/api/people')->json('data'), 'name'));
     }
 
@@ -36,7 +55,9 @@ final class PeopleTest extends TestCase
             [['name' => ''], 'name', 'This is missing.'],
             [['machine_ids' => [987654]], 'machine_ids.0', 'There is no such thing in this yard.'],
         ] as [$part, $field, $message]) {
-            $this->postJson('/api/people', [...$given, ...$part])->assertUnprocessable()->assertJson(['errors' => [$field => [$message]]]);
+            $this->postJson('/api/people', [...$given, ...$part])
+                ->assertUnprocessable()
+                ->assertJson(['errors' => [$field => [$message]]]);
         }
         self::assertCount(1, $this->getJson('/api/people')->json('data'));
     }
@@ -47,10 +68,19 @@ final class PeopleTest extends TestCase
         $this->travelTo('2026-05-14T23:30:00Z');
         $seen = $this->getJson('/api/yard')->assertJsonPath('today', '2026-05-15');
 
-        $this->patchJson('/api/yard', ['time_zone' => 'America/New_York', 'distance_unit' => 'mi'], ['If-Match' => (string) $seen->headers->get('ETag')])->assertOk();
+        $this->patchJson(
+            '/api/yard',
+            ['time_zone' => 'America/New_York', 'distance_unit' => 'mi'],
+            ['If-Match' => (string) $seen->headers->get('ETag')],
+        )->assertOk();
         $yard = Yard::query()->firstOrFail();
-        self::assertSame(['2026-05-14', MeterUnit::Miles, 2], [$yard->today()->format('Y-m-d'), $yard->distance_unit, $yard->version]);
-        $this->patchJson('/api/yard', ['name' => ''], ['If-Match' => '"2"'])->assertUnprocessable()->assertJsonPath('errors.name.0', 'This is missing.');
+        self::assertSame(
+            ['2026-05-14', MeterUnit::Miles, 2],
+            [$yard->today()->format('Y-m-d'), $yard->distance_unit, $yard->version],
+        );
+        $this->patchJson('/api/yard', ['name' => ''], ['If-Match' => '"2"'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.name.0', 'This is missing.');
     }
 
     public function test_signing_out_ends_the_session(): void
@@ -67,7 +97,10 @@ final class PeopleTest extends TestCase
     public function test_tokens_are_listed_without_their_secret(): void
     {
         $this->as(Role::Mechanic);
-        $secret = $this->postJson('/api/tokens', ['name' => 'Gateway', 'abilities' => ['read'], 'days' => 30])->json('token');
+        $secret = $this->postJson(
+            '/api/tokens',
+            ['name' => 'Gateway', 'abilities' => ['read'], 'days' => 30],
+        )->json('token');
         $list = $this->getJson('/api/tokens')->assertJsonPath('data.0.name', 'Gateway');
 
         self::assertStringNotContainsString((string) $secret, (string) $list->getContent());

@@ -6,7 +6,10 @@ namespace Tests\Http;
 
 use PHPUnit\Framework\TestCase as PlainTestCase;
 
-/** Eight phones come back into reach at once, on a yard of their own that is kept as durably as a real one, and its database is killed under them. */
+/**
+ * Eight phones come back into reach at once, on a yard of their own that is kept as durably as a real one, and its
+ * database is killed under them.
+ */
 final class PhonesTest extends PlainTestCase
 {
     private const PHONES = 8;
@@ -23,7 +26,10 @@ final class PhonesTest extends PlainTestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$port = (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
+        self::$port = (int) explode(
+            ':',
+            (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false),
+        )[1];
         self::$state = dirname(__DIR__, 2).'/var/yard-'.self::$port;
     }
 
@@ -38,12 +44,40 @@ final class PhonesTest extends PlainTestCase
         self::start();
         $address = 'http://127.0.0.1:'.self::$port;
         $keeper = new Visitor($address, 'ida', 'quite long enough');
-        $keeper->ask('POST', '/first-keeper', ['yard' => 'Longacre', 'time_zone' => 'Europe/London', 'distance_unit' => 'km', 'name' => 'Ida', 'sign_in_name' => 'ida', 'password' => 'quite long enough']);
-        $machines = array_map(fn (int $number): int => $keeper->ask('POST', '/machines', ['name' => "Rail {$number}", 'class' => 'tractor', 'place' => 'Shed', 'history' => 'unknown'])['body']['id'], range(1, 4));
+        $keeper->ask(
+            'POST',
+            '/first-keeper',
+            [
+                'yard' => 'Longacre',
+                'time_zone' => 'Europe/London',
+                'distance_unit' => 'km',
+                'name' => 'Ida',
+                'sign_in_name' => 'ida',
+                'password' => 'quite long enough',
+            ],
+        );
+        $machines = array_map(
+            fn (int $number): int => $keeper->ask(
+                'POST',
+                '/machines',
+                ['name' => "Rail {$number}", 'class' => 'tractor', 'place' => 'Shed', 'history' => 'unknown'],
+            )['body']['id'],
+            range(1, 4),
+        );
         $phones = [];
         $sendings = [];
         for ($phone = 0; $phone < self::PHONES; $phone++) {
-            $keeper->ask('POST', '/people', ['name' => "Phone {$phone}", 'sign_in_name' => "phone{$phone}", 'password' => 'quite long enough', 'role' => 'operator', 'may_use_all_machines' => true]);
+            $keeper->ask(
+                'POST',
+                '/people',
+                [
+                    'name' => "Phone {$phone}",
+                    'sign_in_name' => "phone{$phone}",
+                    'password' => 'quite long enough',
+                    'role' => 'operator',
+                    'may_use_all_machines' => true,
+                ],
+            );
             $phones[] = new Visitor($address, "phone{$phone}", 'quite long enough');
             $sendings[] = array_chunk(self::notes($phone, $machines), self::AT_ONCE);
         }
@@ -53,7 +87,16 @@ final class PhonesTest extends PlainTestCase
             if ($turn === self::KILLED_AFTER) {
                 exec('(sleep 0.25; kill -9 '.(int) file_get_contents(self::$state.'/run/db.pid').') >/dev/null 2>&1 &');
             }
-            $answers = Visitor::together(array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/notes', ['notes' => $sendings[$phone][$turn]]), array_keys($phones)));
+            $answers = Visitor::together(
+                array_map(
+                    fn (int $phone): \CurlHandle => $phones[$phone]->request(
+                        'POST',
+                        '/notes',
+                        ['notes' => $sendings[$phone][$turn]],
+                    ),
+                    array_keys($phones),
+                ),
+            );
             $failed += count(array_filter($answers, fn (array $answer): bool => $answer['status'] !== 200));
             if ($turn === self::KILLED_AFTER) {
                 self::jardinier('stop', '--port', (string) self::$port);
@@ -64,24 +107,50 @@ final class PhonesTest extends PlainTestCase
 
         // Every phone sends everything again, last first, two phones' worth doubled at the same moment.
         foreach (array_reverse(array_keys($sendings[0])) as $turn) {
-            $again = array_map(fn (int $phone): \CurlHandle => $phones[$phone]->request('POST', '/notes', ['notes' => $sendings[$phone][$turn]]), [...array_keys($phones), 0, 1]);
+            $again = array_map(
+                fn (int $phone): \CurlHandle => $phones[$phone]->request(
+                    'POST',
+                    '/notes',
+                    ['notes' => $sendings[$phone][$turn]],
+                ),
+                [...array_keys($phones), 0, 1],
+            );
             foreach (Visitor::together($again) as $answer) {
                 self::assertSame(200, $answer['status'], (string) json_encode($answer));
-                self::assertNotContains('refused', array_column($answer['body']['results'], 'status'), (string) json_encode($answer['body']['results'][0]));
+                self::assertNotContains(
+                    'refused',
+                    array_column($answer['body']['results'], 'status'),
+                    (string) json_encode($answer['body']['results'][0]),
+                );
             }
         }
         $sent = array_merge(...array_merge(...$sendings));
 
         self::assertCount(self::PHONES * self::NOTES, $sent);
-        self::assertSame([(string) count($sent), (string) count($sent)], self::ask('select count(*), count(distinct uuid) from acts'));
+        self::assertSame(
+            [(string) count($sent), (string) count($sent)],
+            self::ask('select count(*), count(distinct uuid) from acts'),
+        );
         self::assertSame([(string) count($sent)], self::ask('select count(*) from sent_notes'));
-        self::assertSame(['4'], self::ask('select count(*) from rounds'), 'one round of the day for each machine, whoever walked it');
-        self::assertSame([(string) (4 * self::PHONES)], self::ask('select count(*) from entries where round_id is not null'), 'and one entry of it for each who did');
-        $expected = array_count_values(array_map(fn (array $note): string => "{$note['machine_id']} {$note['check']}", $sent));
+        self::assertSame(
+            ['4'],
+            self::ask('select count(*) from rounds'),
+            'one round of the day for each machine, whoever walked it',
+        );
+        self::assertSame(
+            [(string) (4 * self::PHONES)],
+            self::ask('select count(*) from entries where round_id is not null'),
+            'and one entry of it for each who did',
+        );
+        $expected = array_count_values(
+            array_map(fn (array $note): string => "{$note['machine_id']} {$note['check']}", $sent),
+        );
         $found = [];
         foreach ($machines as $machine) {
             foreach (['leaks', 'engine_oil', 'brakes'] as $subject) {
-                $found["{$machine} {$subject}"] = (int) self::ask("select count(*) from acts where machine_id = {$machine} and check_key = '{$subject}'")[0];
+                $found["{$machine} {$subject}"] = (int) self::ask(
+                    "select count(*) from acts where machine_id = {$machine} and check_key = '{$subject}'",
+                )[0];
             }
         }
         ksort($expected);
@@ -98,8 +167,22 @@ final class PhonesTest extends PlainTestCase
         $started = new \DateTimeImmutable('-1 hour', new \DateTimeZone('UTC'));
 
         return array_map(fn (int $number): array => [
-            'id' => sprintf('%08x-0000-4000-8000-%012x', $phone, $number), 'kind' => 'look', 'machine_id' => $machines[$number % count($machines)], 'at' => $started->modify("+{$number} seconds")->format('Y-m-d\TH:i:s\Z'),
-            'round' => ['kind' => 'daily', 'started_at' => $started->format('Y-m-d\TH:i:s\Z')], 'check' => ['leaks', 'engine_oil', 'brakes'][$number % 3], 'said' => $number % 7 === 0 ? 'not_fine' : 'fine', 'verdict' => $number % 7 === 0 ? 'watch' : null,
+            'id' => sprintf(
+                '%08x-0000-4000-8000-%012x',
+                $phone,
+                $number,
+            ),
+            'kind' => 'look',
+            'machine_id' => $machines[$number % count($machines)],
+            'at' => $started->modify("+{$number} seconds")->format('Y-m-d\TH:i:s\Z'),
+            'round' => [
+                'kind' => 'daily',
+                'started_at' => $started->format('Y-m-d\TH:i:s\Z'),
+            ], 'check' => ['leaks', 'engine_oil', 'brakes'][$number % 3], 'said' => $number % 7 === 0
+                ? 'not_fine'
+                : 'fine', 'verdict' => $number % 7 === 0
+                ? 'watch'
+                : null,
         ], range(1, self::NOTES));
     }
 
@@ -112,7 +195,10 @@ final class PhonesTest extends PlainTestCase
     /** @return list<string> the first row */
     private static function ask(string $query): array
     {
-        exec('mariadb --no-defaults --socket='.escapeshellarg(self::$state.'/run/db.sock').' --user="$(id -un)" --batch --skip-column-names jardinier -e '.escapeshellarg($query), $rows);
+        exec(
+            'mariadb --no-defaults --socket='.escapeshellarg(self::$state.'/run/db.sock').' --user="$(id -un)" --batch --skip-column-names jardinier -e '.escapeshellarg($query),
+            $rows,
+        );
 
         return explode("\t", $rows[0] ?? '');
     }
@@ -121,7 +207,15 @@ final class PhonesTest extends PlainTestCase
     private static function jardinier(string ...$command): array
     {
         $log = (string) tempnam(sys_get_temp_dir(), 'jardinier');
-        $code = proc_close(proc_open([dirname(__DIR__, 2).'/jardinier', ...$command], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes, null, array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']))));
+        $code = proc_close(
+            proc_open(
+                [dirname(__DIR__, 2).'/jardinier', ...$command],
+                [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']],
+                $pipes,
+                null,
+                array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR'])),
+            ),
+        );
         $out = (string) file_get_contents($log);
         unlink($log);
 

@@ -30,28 +30,53 @@ final class ServedTest extends PlainTestCase
         $start = ServedClock::now('-30 days 10:00');
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $log = fn (Visitor $who, int $step): \CurlHandle => $who->request('POST', '/notes', ['notes' => [
-                self::reading($machine, (string) ($round * 0.4 + $step / 10), ['on' => $start->modify('+'.($round * 60 + $step * 20).' minutes')->format(DATE_ATOM)]),
+                self::reading(
+                    $machine,
+                    (string) ($round * 0.4 + $step / 10),
+                    ['on' => $start->modify('+'.($round * 60 + $step * 20).' minutes')->format(DATE_ATOM)],
+                ),
             ]]);
             $answers = Visitor::together([$log(self::$keeper, 1), $log(self::$mechanic, 2)]);
-            self::assertSame(['written', 'written'], array_map(self::became(...), $answers), (string) json_encode($answers));
+            self::assertSame(
+                ['written', 'written'],
+                array_map(self::became(...), $answers),
+                (string) json_encode($answers),
+            );
         }
-        $entries = self::$keeper->ask('GET', "/machines/{$machine}/entries?kind=reading&limit=200")['body']['data'] ?? [];
+        $entries = self::$keeper->ask('GET', "/machines/{$machine}/entries?kind=reading&limit=200")['body']['data']
+            ?? [];
         $sheet = self::$keeper->ask('GET', "/machines/{$machine}")['body'];
 
         self::assertCount(2 * self::ROUNDS, $entries);
         self::assertSame('7.8', $sheet['line']['meters'][0]['value']);
-        self::assertSame($sheet['line'], self::lineOnTheYardsSheet($sheet['name']), 'the kept line is the one that follows from the facts');
+        self::assertSame(
+            $sheet['line'],
+            self::lineOnTheYardsSheet($sheet['name']),
+            'the kept line is the one that follows from the facts',
+        );
     }
 
     public function test_the_same_key_sent_by_several_connections_at_once_writes_once(): void
     {
         $machine = self::machine();
         $note = self::reading($machine, '3');
-        $send = fn (): \CurlHandle => self::$keeper->request('POST', '/notes', ['notes' => [$note]], ['Idempotency-Key: together']);
+        $send = fn (): \CurlHandle => self::$keeper->request(
+            'POST',
+            '/notes',
+            ['notes' => [$note]],
+            ['Idempotency-Key: together'],
+        );
         $answers = Visitor::together([$send(), $send(), $send(), $send()]);
 
-        self::assertSame(['written'], array_values(array_unique(array_map(self::became(...), $answers))), (string) json_encode($answers));
-        self::assertCount(1, array_unique(array_map(fn (array $answer): int => $answer['body']['results'][0]['entry_id'], $answers)));
+        self::assertSame(
+            ['written'],
+            array_values(array_unique(array_map(self::became(...), $answers))),
+            (string) json_encode($answers),
+        );
+        self::assertCount(
+            1,
+            array_unique(array_map(fn (array $answer): int => $answer['body']['results'][0]['entry_id'], $answers)),
+        );
         self::assertCount(1, self::$keeper->ask('GET', "/machines/{$machine}/entries?kind=reading")['body']['data']);
     }
 
@@ -60,35 +85,89 @@ final class ServedTest extends PlainTestCase
         $machine = self::machine();
         foreach (['3', 'rubbish', '4'] as $round => $value) {
             $note = self::reading($machine, $value);
-            $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->request('POST', '/notes', ['notes' => [$note]], ["Idempotency-Key: eight {$round}"]), range(1, 8)));
-            self::assertSame([$value === 'rubbish' ? 'refused' : 'written'], array_values(array_unique(array_map(self::became(...), $answers))), (string) json_encode($answers));
+            $answers = Visitor::together(
+                array_map(
+                    fn (): \CurlHandle => self::$keeper->request(
+                        'POST',
+                        '/notes',
+                        ['notes' => [$note]],
+                        ["Idempotency-Key: eight {$round}"],
+                    ),
+                    range(1, 8),
+                ),
+            );
+            self::assertSame(
+                [$value === 'rubbish' ? 'refused' : 'written'],
+                array_values(array_unique(array_map(self::became(...), $answers))),
+                (string) json_encode($answers),
+            );
         }
         $name = 'twin'.bin2hex(random_bytes(3));
-        $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->request('POST', '/people', ['name' => 'Twin', 'sign_in_name' => $name, 'password' => 'long enough', 'role' => 'reader']), range(1, 4)));
+        $answers = Visitor::together(
+            array_map(
+                fn (): \CurlHandle => self::$keeper->request(
+                    'POST',
+                    '/people',
+                    ['name' => 'Twin', 'sign_in_name' => $name, 'password' => 'long enough', 'role' => 'reader'],
+                ),
+                range(1, 4),
+            ),
+        );
         $statuses = array_column($answers, 'status');
         sort($statuses);
         self::assertSame([201, 422, 422, 422], $statuses);
 
-        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine'];
-        self::assertSame('written', self::$keeper->ask('POST', '/notes', ['notes' => [$look]])['body']['results'][0]['status'] ?? null);
+        $look = [
+            'id' => (string) Str::uuid(),
+            'kind' => 'look',
+            'at' => ServedClock::now()->format(DATE_ATOM),
+            'machine_id' => $machine,
+            'check' => 'leaks',
+            'said' => 'fine',
+        ];
+        self::assertSame(
+            'written',
+            self::$keeper->ask('POST', '/notes', ['notes' => [$look]])['body']['results'][0]['status'] ?? null,
+        );
         $picture = (string) tempnam(sys_get_temp_dir(), 'photo');
         imagejpeg(imagecreatetruecolor(60, 40), $picture);
         $form = ['id' => (string) Str::uuid(), 'act' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')];
-        $answers = Visitor::together(array_map(fn (): \CurlHandle => self::$keeper->upload("/machines/{$machine}/photos", $form), range(1, 4)));
+        $answers = Visitor::together(
+            array_map(fn (): \CurlHandle => self::$keeper->upload("/machines/{$machine}/photos", $form), range(1, 4)),
+        );
         unlink($picture);
-        self::assertSame([201], array_values(array_unique(array_column($answers, 'status'))), (string) json_encode($answers));
+        self::assertSame(
+            [201],
+            array_values(array_unique(array_column($answers, 'status'))),
+            (string) json_encode($answers),
+        );
     }
 
     public function test_the_same_key_with_another_picture_is_another_request(): void
     {
         $machine = self::machine();
-        $look = ['id' => (string) Str::uuid(), 'kind' => 'look', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'check' => 'leaks', 'said' => 'fine'];
+        $look = [
+            'id' => (string) Str::uuid(),
+            'kind' => 'look',
+            'at' => ServedClock::now()->format(DATE_ATOM),
+            'machine_id' => $machine,
+            'check' => 'leaks',
+            'said' => 'fine',
+        ];
         self::$keeper->ask('POST', '/notes', ['notes' => [$look]]);
         $id = (string) Str::uuid();
         $send = function (int $width) use ($machine, $look, $id): int {
             $picture = (string) tempnam(sys_get_temp_dir(), 'photo');
             imagejpeg(imagecreatetruecolor($width, 40), $picture);
-            $answer = Visitor::together([self::$keeper->upload("/machines/{$machine}/photos", ['id' => $id, 'act' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')], ["Idempotency-Key: {$id}"])])[0];
+            $answer = Visitor::together(
+                [
+                    self::$keeper->upload(
+                        "/machines/{$machine}/photos",
+                        ['id' => $id, 'act' => $look['id'], 'photo' => new \CURLFile($picture, 'image/jpeg')],
+                        ["Idempotency-Key: {$id}"],
+                    ),
+                ],
+            )[0];
             unlink($picture);
 
             return $answer['status'];
@@ -104,14 +183,21 @@ final class ServedTest extends PlainTestCase
             file_get_contents(getenv('JARDINIER_URL').'/api/session');
         }
         self::assertSame($before, $sessions());
-        $answer = Visitor::together([self::$keeper->request('POST', '/reckon/convert', ['a' => str_repeat('x', 300_000)])])[0];
+        $answer = Visitor::together(
+            [self::$keeper->request('POST', '/reckon/convert', ['a' => str_repeat('x', 300_000)])],
+        )[0];
         self::assertSame([413, '/problems/too-large'], [$answer['status'], $answer['body']['type'] ?? null]);
     }
 
     public function test_two_people_changing_one_record_at_once_do_not_overwrite_each_other(): void
     {
         $machine = self::machine();
-        $change = fn (Visitor $who, string $place): \CurlHandle => $who->request('PATCH', "/machines/{$machine}", ['place' => $place], ['If-Match: "1"']);
+        $change = fn (Visitor $who, string $place): \CurlHandle => $who->request(
+            'PATCH',
+            "/machines/{$machine}",
+            ['place' => $place],
+            ['If-Match: "1"'],
+        );
         $answers = Visitor::together([$change(self::$keeper, 'North'), $change(self::$keeper, 'South')]);
         $statuses = array_column($answers, 'status');
         sort($statuses);
@@ -123,10 +209,32 @@ final class ServedTest extends PlainTestCase
     {
         $machine = self::machine();
         foreach (['http://127.0.0.1:1', 'http://elsewhere.example', 'null', ''] as $origin) {
-            $forged = Visitor::together([self::$keeper->request('POST', '/notes', ['notes' => [self::reading($machine, '3')]], origin: $origin)])[0];
-            self::assertSame([403, '/problems/foreign-origin'], [$forged['status'], $forged['body']['type'] ?? null], $origin);
+            $forged = Visitor::together(
+                [
+                    self::$keeper->request(
+                        'POST',
+                        '/notes',
+                        ['notes' => [self::reading($machine, '3')]],
+                        origin: $origin,
+                    ),
+                ],
+            )[0];
+            self::assertSame(
+                [403, '/problems/foreign-origin'],
+                [$forged['status'], $forged['body']['type'] ?? null],
+                $origin,
+            );
         }
-        $other = Visitor::together([self::$keeper->request('POST', '/notes', ['notes' => [self::reading($machine, '3')]], ['Sec-Fetch-Site: same-site'])])[0];
+        $other = Visitor::together(
+            [
+                self::$keeper->request(
+                    'POST',
+                    '/notes',
+                    ['notes' => [self::reading($machine, '3')]],
+                    ['Sec-Fetch-Site: same-site'],
+                ),
+            ],
+        )[0];
         self::assertSame(403, $other['status'], 'another port of the same computer is another site to write from');
     }
 
@@ -136,7 +244,14 @@ final class ServedTest extends PlainTestCase
      */
     private static function reading(int $machine, string $value, array $more = []): array
     {
-        return ['id' => (string) Str::uuid(), 'kind' => 'reading', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine, 'value' => $value, ...$more];
+        return [
+            'id' => (string) Str::uuid(),
+            'kind' => 'reading',
+            'at' => ServedClock::now()->format(DATE_ATOM),
+            'machine_id' => $machine,
+            'value' => $value,
+            ...$more,
+        ];
     }
 
     /** @param  array{status: int, body: array<string, mixed>}  $answer */
@@ -147,8 +262,13 @@ final class ServedTest extends PlainTestCase
 
     private static function machine(): int
     {
-        $machine = self::$keeper->ask('POST', '/machines', ['name' => 'Served '.bin2hex(random_bytes(4)), 'class' => 'rider_mower', 'place' => 'Test field', 'history' => 'new',
-            'at' => ServedClock::now('-40 days')->format('Y-m-d'), 'meters' => [['unit' => 'h', 'value' => '0']], 'rules' => [['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 50]]]]);
+        $machine = self::$keeper
+            ->ask('POST', '/machines', ['name' => 'Served '.bin2hex(random_bytes(4)), 'class' => 'rider_mower', 'place' => 'Test field', 'history' => 'new',
+                'at' => ServedClock::now('-40 days')->format('Y-m-d'), 'meters' => [
+                    ['unit' => 'h', 'value' => '0'],
+                ], 'rules' => [
+                    ['task' => 'Oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 50]],
+                ]]);
         self::assertSame(201, $machine['status'], (string) json_encode($machine));
 
         return $machine['body']['id'];

@@ -12,26 +12,57 @@ final class ServicesTest extends TestCase
     {
         $machine = $this->machine();
         $this->log($machine, '97');
-        $done = $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '98.5', 'note' => 'Oil black'])->assertCreated()->json();
+        $done = $this->tell(
+            $machine,
+            'service',
+            ['tasks' => [$this->taskId($machine)], 'hours' => '98.5', 'note' => 'Oil black'],
+        )
+            ->assertCreated()
+            ->json();
 
         self::assertSame(['fresh', '198.5'], [$done['line']['state'], $done['line']['rail']['stakes'][0]['at']]);
         self::assertSame('At 98.5 h: engine oil replaced', $done['entry']['in_words']);
-        self::assertSame('98.5', $done['line']['meters'][0]['value'], 'what the meter showed at the service is a reading too');
+        self::assertSame(
+            '98.5',
+            $done['line']['meters'][0]['value'],
+            'what the meter showed at the service is a reading too',
+        );
 
-        $line = $this->tellOf($done['entry']['id'], 'strike', ['because' => 'Taken back at once.'])->assertCreated()->json('line');
-        self::assertSame(['nearing', '100', '97'], [$line['state'], $line['rail']['stakes'][0]['at'], $line['meters'][0]['value']]);
+        $line = $this->tellOf($done['entry']['id'], 'strike', ['because' => 'Taken back at once.'])
+            ->assertCreated()
+            ->json('line');
+        self::assertSame(
+            ['nearing', '100', '97'],
+            [$line['state'], $line['rail']['stakes'][0]['at'], $line['meters'][0]['value']],
+        );
     }
 
     public function test_a_correction_strikes_the_entry_and_leaves_it_readable_beside_the_right_one(): void
     {
         $machine = $this->machine();
         $this->log($machine, '97');
-        $wrong = $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '98.5'])->json('entry.id');
-        $right = $this->tellOf($wrong, 'correction', ['because' => 'Misread', 'tasks' => [$this->taskId($machine)], 'hours' => '97.5'])->assertCreated()->json();
+        $wrong = $this->tell(
+            $machine,
+            'service',
+            ['tasks' => [$this->taskId($machine)], 'hours' => '98.5'],
+        )->json('entry.id');
+        $right = $this->tellOf(
+            $wrong,
+            'correction',
+            ['because' => 'Misread', 'tasks' => [$this->taskId($machine)], 'hours' => '97.5'],
+        )
+            ->assertCreated()
+            ->json();
 
-        self::assertSame([$wrong, '197.5'], [$right['entry']['corrects_id'], $right['line']['rail']['stakes'][0]['at']]);
+        self::assertSame(
+            [$wrong, '197.5'],
+            [$right['entry']['corrects_id'], $right['line']['rail']['stakes'][0]['at']],
+        );
         $history = collect($this->getJson("/api/machines/{$machine}/entries")->json('data'))->keyBy('id');
-        self::assertSame(['Misread', 'Keeper'], [$history[$wrong]['struck']['because'], $history[$wrong]['struck']['by']]);
+        self::assertSame(
+            ['Misread', 'Keeper'],
+            [$history[$wrong]['struck']['because'], $history[$wrong]['struck']['by']],
+        );
         self::assertSame('At 98.5 h: engine oil replaced', $history[$wrong]['in_words']);
         self::assertNull($history[$right['entry']['id']]['struck']);
         $this->tellOf($wrong, 'strike', ['because' => 'again'])->assertConflict();
@@ -41,21 +72,43 @@ final class ServicesTest extends TestCase
     {
         $machine = $this->machine();
         $wrong = $this->log($machine, '40', ['at' => '2026-05-08'])->json('entry.id');
-        $right = $this->tellOf($wrong, 'correction', ['because' => 'Read off the neighbour', 'hours' => '14,0'])->assertCreated()->json('entry');
+        $right = $this->tellOf($wrong, 'correction', ['because' => 'Read off the neighbour', 'hours' => '14,0'])
+            ->assertCreated()
+            ->json('entry');
 
-        self::assertSame(['2026-05-08', true, '14'], [substr($right['happened_at'], 0, 10), $right['day_only'], $right['readings'][0]['value']]);
+        self::assertSame(
+            ['2026-05-08', true, '14'],
+            [substr($right['happened_at'], 0, 10), $right['day_only'], $right['readings'][0]['value']],
+        );
         self::assertSame('14', $this->sheet($machine)['line']['meters'][0]['value']);
     }
 
     public function test_a_vehicle_with_two_meters_needs_both(): void
     {
-        $machine = $this->machine(['class' => 'utility_vehicle', 'meters' => [['unit' => 'h', 'value' => '10'], ['unit' => 'km', 'value' => '100']],
-            'rules' => [['task' => 'Air cleaner', 'kind' => 'inspect', 'spots' => ['air_cleaner'], 'every' => ['hours' => '25', 'km' => '400']]]]);
+        $machine = $this->machine(['class' => 'utility_vehicle', 'meters' => [
+            ['unit' => 'h', 'value' => '10'],
+            ['unit' => 'km', 'value' => '100'],
+        ],
+            'rules' => [
+                [
+                    'task' => 'Air cleaner',
+                    'kind' => 'inspect',
+                    'spots' => ['air_cleaner'],
+                    'every' => ['hours' => '25', 'km' => '400'],
+                ],
+            ]]);
         $task = $this->taskId($machine);
 
-        $this->tell($machine, 'service', ['tasks' => [$task], 'hours' => '11'])->assertUnprocessable()->assertJsonPath('errors.distance.0', 'This is missing.');
-        $line = $this->tell($machine, 'service', ['tasks' => [$task], 'hours' => '11', 'distance' => '120'])->assertCreated()->json('line');
-        self::assertSame(['36', 'At 11 h, 120 km: air cleaner inspected'], [$line['rail']['stakes'][0]['at'], $this->getJson('/api/entries')->json('data.0.in_words')]);
+        $this->tell($machine, 'service', ['tasks' => [$task], 'hours' => '11'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.distance.0', 'This is missing.');
+        $line = $this->tell($machine, 'service', ['tasks' => [$task], 'hours' => '11', 'distance' => '120'])
+            ->assertCreated()
+            ->json('line');
+        self::assertSame(
+            ['36', 'At 11 h, 120 km: air cleaner inspected'],
+            [$line['rail']['stakes'][0]['at'], $this->getJson('/api/entries')->json('data.0.in_words')],
+        );
     }
 
     public function test_a_task_of_another_machine_is_refused(): void
@@ -63,27 +116,51 @@ final class ServicesTest extends TestCase
         $machine = $this->machine();
         $other = $this->machine(['name' => 'Teal']);
 
-        $this->tell($machine, 'service', ['tasks' => [$this->taskId($other)], 'hours' => '5'])->assertUnprocessable()->assertJsonStructure(['errors' => ['tasks']]);
+        $this->tell($machine, 'service', ['tasks' => [$this->taskId($other)], 'hours' => '5'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['tasks']]);
     }
 
     public function test_a_stood_down_machine_says_so_until_somebody_lifts_it_with_a_reason(): void
     {
         $machine = $this->machine();
-        $line = $this->as(Role::Operator)->tell($machine, 'stand_down', ['note' => 'Seat switch dead'])->assertCreated()->json('line');
-        self::assertSame(['stood_down', 'Seat switch dead', 'Operator'], [$line['state'], $line['stood_down']['because'], $line['stood_down']['by']]);
+        $line = $this->as(Role::Operator)
+            ->tell($machine, 'stand_down', ['note' => 'Seat switch dead'])
+            ->assertCreated()
+            ->json('line');
+        self::assertSame(
+            ['stood_down', 'Seat switch dead', 'Operator'],
+            [$line['state'], $line['stood_down']['because'], $line['stood_down']['by']],
+        );
 
         $this->tell($machine, 'stand_down', ['note' => 'again'])->assertConflict();
         $this->tell($machine, 'lift', ['note' => 'looks fine'])->assertForbidden();
-        $this->as(Role::Mechanic)->tell($machine, 'lift', ['note' => ' '])->assertUnprocessable()->assertJsonPath('errors.note.0', 'Say why it may be used again.');
-        self::assertSame('fresh', $this->tell($machine, 'lift', ['note' => 'Switch replaced'])->assertCreated()->json('line.state'));
+        $this->as(Role::Mechanic)
+            ->tell($machine, 'lift', ['note' => ' '])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.note.0', 'Say why it may be used again.');
+        self::assertSame(
+            'fresh',
+            $this->tell($machine, 'lift', ['note' => 'Switch replaced'])->assertCreated()->json('line.state'),
+        );
         $this->tell($machine, 'lift', ['note' => 'again'])->assertConflict();
     }
 
     public function test_a_used_machine_with_no_past_is_unknown_until_something_is_done(): void
     {
-        $machine = $this->machine(['history' => 'unknown', 'meters' => [['unit' => 'h', 'value' => '2306.4']], 'rules' => [
-            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 100]], ['task' => 'Fuel filter', 'kind' => 'replace', 'spots' => ['fuel_filter'], 'every' => ['hours' => 400]]]]);
-        self::assertSame(['unknown', '2 tasks have no history. Say when each was last done, or do it now.'], array_values(array_intersect_key($this->sheet($machine)['line'], ['state' => 1, 'why' => 1])));
+        $machine = $this->machine(['history' => 'unknown', 'meters' => [
+            ['unit' => 'h', 'value' => '2306.4'],
+        ], 'rules' => [
+            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 100]], [
+                'task' => 'Fuel filter',
+                'kind' => 'replace',
+                'spots' => ['fuel_filter'],
+                'every' => ['hours' => 400],
+            ]]]);
+        self::assertSame(
+            ['unknown', '2 tasks have no history. Say when each was last done, or do it now.'],
+            array_values(array_intersect_key($this->sheet($machine)['line'], ['state' => 1, 'why' => 1])),
+        );
 
         $tasks = array_column($this->sheet($machine)['rules'], 'task_id');
         $this->tell($machine, 'service', ['tasks' => $tasks, 'hours' => '2306.4'])->assertCreated();
@@ -92,14 +169,45 @@ final class ServicesTest extends TestCase
 
     public function test_a_machine_with_a_known_past_is_counted_from_it(): void
     {
-        $machine = $this->machine(['class' => 'tractor', 'history' => 'known', 'meters' => [['unit' => 'h', 'value' => '812']], 'rules' => [
-            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => 100], 'counts_from' => 'last_done', 'last_done' => ['date' => '2026-02-03', 'hours' => '790']],
-            ['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['coolant'], 'every' => ['months' => 24], 'counts_from' => 'last_done', 'last_done' => ['date' => '2025-01-10']],
-            ['task' => 'Fuel filter', 'kind' => 'replace', 'spots' => ['fuel_filter'], 'every' => ['hours' => 400], 'counts_from' => 'unknown'],
+        $machine = $this->machine(['class' => 'tractor', 'history' => 'known', 'meters' => [
+            ['unit' => 'h', 'value' => '812'],
+        ], 'rules' => [
+            [
+                'task' => 'Engine oil',
+                'kind' => 'replace',
+                'spots' => ['engine_oil'],
+                'every' => ['hours' => 100],
+                'counts_from' => 'last_done',
+                'last_done' => ['date' => '2026-02-03', 'hours' => '790'],
+            ],
+            [
+                'task' => 'Coolant',
+                'kind' => 'replace',
+                'spots' => ['coolant'],
+                'every' => ['months' => 24],
+                'counts_from' => 'last_done',
+                'last_done' => ['date' => '2025-01-10'],
+            ],
+            [
+                'task' => 'Fuel filter',
+                'kind' => 'replace',
+                'spots' => ['fuel_filter'],
+                'every' => ['hours' => 400],
+                'counts_from' => 'unknown',
+            ],
         ]]);
-        $due = collect($this->sheet($machine)['rules'])->mapWithKeys(fn (array $rule): array => [$rule['task'] => $rule['standing']['due']['hours'] ?? $rule['standing']['due']['date'] ?? $rule['standing']['state']]);
+        $due = collect($this->sheet($machine)['rules'])->mapWithKeys(
+            fn (array $rule): array => [
+                $rule['task'] => $rule['standing']['due']['hours']
+                    ?? $rule['standing']['due']['date']
+                    ?? $rule['standing']['state'],
+            ],
+        );
 
         self::assertEquals(['Engine oil' => 890, 'Coolant' => '2027-01-10', 'Fuel filter' => 'unknown'], $due->all());
-        self::assertStringContainsString('Taken over', json_encode($this->getJson("/api/machines/{$machine}/entries")->json()) ?: '');
+        self::assertStringContainsString(
+            'Taken over',
+            json_encode($this->getJson("/api/machines/{$machine}/entries")->json()) ?: '',
+        );
     }
 }

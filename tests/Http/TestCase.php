@@ -17,7 +17,10 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
-/** Requests to the application on a database of its own, every test in a transaction, every answer held against the contract. */
+/**
+ * Requests to the application on a database of its own, every test in a transaction, every answer held against the
+ * contract.
+ */
 abstract class TestCase extends LaravelTestCase
 {
     use DatabaseTransactions;
@@ -44,7 +47,9 @@ abstract class TestCase extends LaravelTestCase
     {
         parent::setUp();
         $this->travelTo(self::NOW);
-        Yard::query()->create(['id' => 1, 'name' => 'Testing yard', 'time_zone' => 'Europe/London', 'distance_unit' => 'km']);
+        Yard::query()->create(
+            ['id' => 1, 'name' => 'Testing yard', 'time_zone' => 'Europe/London', 'distance_unit' => 'km'],
+        );
     }
 
     /**
@@ -53,13 +58,40 @@ abstract class TestCase extends LaravelTestCase
      * @param  array<string, mixed>  $files
      * @param  array<string, mixed>  $server
      */
-    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
-    {
-        $response = parent::call($method, $uri, $parameters, $cookies, $files, ['HTTP_ORIGIN' => config('app.url'), ...$server], $content);
+    public function call(
+        $method,
+        $uri,
+        $parameters = [],
+        $cookies = [],
+        $files = [],
+        $server = [],
+        $content = null,
+    ): TestResponse {
+        $response = parent::call(
+            $method,
+            $uri,
+            $parameters,
+            $cookies,
+            $files,
+            ['HTTP_ORIGIN' => config('app.url'), ...$server],
+            $content,
+        );
         $path = (string) parse_url($uri, PHP_URL_PATH);
-        if (str_starts_with($path, '/api/') && in_array($method, ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'], true) && ! str_contains($path, 'unknown')) {
-            $body = $response->baseResponse instanceof \Symfony\Component\HttpFoundation\BinaryFileResponse ? '' : (string) $response->getContent();
-            Contract::read()->holds($method, substr($path, 4), $response->getStatusCode(), $response->headers->get('Content-Type'), $body);
+        if (
+            str_starts_with($path, '/api/')
+            && in_array($method, ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'], true)
+            && ! str_contains($path, 'unknown')
+        ) {
+            $body = $response->baseResponse instanceof \Symfony\Component\HttpFoundation\BinaryFileResponse
+                ? ''
+                : (string) $response->getContent();
+            Contract::read()->holds(
+                $method,
+                substr($path, 4),
+                $response->getStatusCode(),
+                $response->headers->get('Content-Type'),
+                $body,
+            );
         }
 
         return $response;
@@ -69,7 +101,10 @@ abstract class TestCase extends LaravelTestCase
     {
         $name = $name === '' ? $role->value : $name;
 
-        return Person::query()->firstOrCreate(['sign_in_name' => $name], ['name' => ucfirst($name), 'password' => 'a good password', 'role' => $role]);
+        return Person::query()->firstOrCreate(
+            ['sign_in_name' => $name],
+            ['name' => ucfirst($name), 'password' => 'a good password', 'role' => $role],
+        );
     }
 
     /** From here on this person asks. */
@@ -90,9 +125,16 @@ abstract class TestCase extends LaravelTestCase
         $this->as(Role::Keeper);
 
         return $this->postJson('/api/machines', [...[
-            'name' => 'Heron', 'class' => 'zero_turn', 'place' => 'Arboretum', 'history' => 'new', 'at' => '2026-05-01', 'began_on' => '2026-05-01',
+            'name' => 'Heron',
+            'class' => 'zero_turn',
+            'place' => 'Arboretum',
+            'history' => 'new',
+            'at' => '2026-05-01',
+            'began_on' => '2026-05-01',
             'meters' => [['unit' => 'h', 'value' => '0']],
-            'rules' => [['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']]],
+            'rules' => [
+                ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']],
+            ],
         ], ...$given])->assertCreated()->json('id');
     }
 
@@ -103,7 +145,8 @@ abstract class TestCase extends LaravelTestCase
     }
 
     /**
-     * Sends one note, as written just now. Answers as its own door would: created with what became of it and the machine's line, or its problem.
+     * Sends one note, as written just now. Answers as its own door would: created with what became of it and the
+     * machine's line, or its problem.
      *
      * @param  array<string, mixed>  $given  its fields; `at` is the day on which it happened
      * @param  array<string, string>  $headers
@@ -111,7 +154,13 @@ abstract class TestCase extends LaravelTestCase
     protected function tell(?int $machine, string $kind, array $given, array $headers = []): TestResponse
     {
         $given['on'] ??= $given['at'] ?? null;
-        $note = ['id' => (string) Str::uuid(), 'kind' => $kind, ...$given, 'at' => now()->format('Y-m-d\TH:i:s\Z'), 'machine_id' => $machine];
+        $note = [
+            'id' => (string) Str::uuid(),
+            'kind' => $kind,
+            ...$given,
+            'at' => now()->format('Y-m-d\TH:i:s\Z'),
+            'machine_id' => $machine,
+        ];
         $sent = $this->postJson('/api/notes', ['notes' => [$note]], $headers);
         if ($sent->getStatusCode() !== 200) {
             return $sent;
@@ -122,7 +171,9 @@ abstract class TestCase extends LaravelTestCase
         }
         $of = $machine ?? $result['entry']['machine_id'] ?? null;
 
-        return TestResponse::fromBaseResponse(new JsonResponse([...$result, 'line' => $of === null ? null : $this->sheet($of)['line']], 201));
+        return TestResponse::fromBaseResponse(
+            new JsonResponse([...$result, 'line' => $of === null ? null : $this->sheet($of)['line']], 201),
+        );
     }
 
     /**

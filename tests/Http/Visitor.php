@@ -34,12 +34,26 @@ final class Visitor
      * @param  array<string, mixed>|null  $body
      * @param  list<string>  $headers
      */
-    public function request(string $method, string $path, ?array $body = null, array $headers = [], ?string $origin = null): \CurlHandle
-    {
+    public function request(
+        string $method,
+        string $path,
+        ?array $body = null,
+        array $headers = [],
+        ?string $origin = null,
+    ): \CurlHandle {
         $request = curl_init("{$this->address}/api{$path}");
         curl_setopt_array($request, [
-            CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $this->jar, CURLOPT_COOKIEJAR => $this->jar, CURLOPT_TIMEOUT => 30,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Origin: '.($origin ?? $this->address), ...$headers],
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_COOKIEFILE => $this->jar,
+            CURLOPT_COOKIEJAR => $this->jar,
+            CURLOPT_TIMEOUT => 30,
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                'Origin: '.($origin ?? $this->address),
+                ...$headers,
+            ],
         ]);
         if ($body !== null) {
             curl_setopt($request, CURLOPT_POSTFIELDS, json_encode($body));
@@ -51,7 +65,18 @@ final class Visitor
     public function raw(MadeUp $made): \CurlHandle
     {
         $request = $this->request($made->method, $made->address);
-        curl_setopt($request, CURLOPT_HTTPHEADER, ["Origin: {$this->address}", ...array_map(fn (string $name, string $value): string => "{$name}: {$value}", array_keys($made->headers), $made->headers)]);
+        curl_setopt(
+            $request,
+            CURLOPT_HTTPHEADER,
+            [
+                "Origin: {$this->address}",
+                ...array_map(
+                    fn (string $name, string $value): string => "{$name}: {$value}",
+                    array_keys($made->headers),
+                    $made->headers,
+                ),
+            ],
+        );
         if ($made->body !== '') {
             curl_setopt($request, CURLOPT_POSTFIELDS, $made->body);
         }
@@ -66,7 +91,13 @@ final class Visitor
     public function upload(string $path, array $form, array $headers = []): \CurlHandle
     {
         $request = $this->request('POST', $path);
-        curl_setopt_array($request, [CURLOPT_POSTFIELDS => $form, CURLOPT_HTTPHEADER => ['Accept: application/json', "Origin: {$this->address}", ...$headers]]);
+        curl_setopt_array(
+            $request,
+            [
+                CURLOPT_POSTFIELDS => $form,
+                CURLOPT_HTTPHEADER => ['Accept: application/json', "Origin: {$this->address}", ...$headers],
+            ],
+        );
 
         return $request;
     }
@@ -89,7 +120,10 @@ final class Visitor
         } while ($running > 0);
         $answers = [];
         foreach ($requests as $request) {
-            $answers[] = ['status' => (int) curl_getinfo($request, CURLINFO_RESPONSE_CODE), 'body' => json_decode((string) curl_multi_getcontent($request), true)];
+            $answers[] = [
+                'status' => (int) curl_getinfo($request, CURLINFO_RESPONSE_CODE),
+                'body' => json_decode((string) curl_multi_getcontent($request), true),
+            ];
             curl_multi_remove_handle($all, $request);
             curl_setopt($request, CURLOPT_COOKIELIST, 'FLUSH');
         }

@@ -17,7 +17,14 @@ abstract class WalkTestCase extends TestCase
     {
         $at = $more['at'] ?? '2026-05-14T08:00:00Z';
 
-        return ['id' => (string) Str::uuid(), 'kind' => $kind, 'at' => $at, 'machine_id' => $machine, ...($kind === 'reading' ? [] : ['round' => ['kind' => 'daily', 'started_at' => substr($at, 0, 10).'T07:00:00Z']]), ...$more];
+        return [
+            'id' => (string) Str::uuid(),
+            'kind' => $kind,
+            'at' => $at,
+            'machine_id' => $machine,
+            ...($kind === 'reading' ? [] : ['round' => ['kind' => 'daily', 'started_at' => substr($at, 0, 10).'T07:00:00Z']]),
+            ...$more,
+        ];
     }
 
     /**

@@ -25,14 +25,20 @@ final class YardTest extends TestCase
         } while ($cursor !== null);
 
         self::assertSame(['Snipe', 'Teal', 'Avocet', 'Coot'], $names);
-        self::assertSame(['Snipe is past', 'Teal and Avocet are nearing', 'Coot is fresh'], array_column($this->getJson('/api/yard')->json('headline'), 'text'));
+        self::assertSame(
+            ['Snipe is past', 'Teal and Avocet are nearing', 'Coot is fresh'],
+            array_column($this->getJson('/api/yard')->json('headline'), 'text'),
+        );
     }
 
     public function test_it_is_filtered_by_class_place_state_and_part_of_the_name(): void
     {
         $this->machine(['name' => 'Coot', 'place' => 'Campsite']);
         $this->machine(['name' => '100% Teal', 'class' => 'tractor']);
-        $found = fn (string $query): array => array_column($this->getJson("/api/machines?{$query}")->assertOk()->json('data'), 'name');
+        $found = fn (string $query): array => array_column(
+            $this->getJson("/api/machines?{$query}")->assertOk()->json('data'),
+            'name',
+        );
 
         self::assertSame(['Coot'], $found('place=Campsite'));
         self::assertSame(['100% Teal'], $found('class=tractor'));
@@ -54,7 +60,16 @@ final class YardTest extends TestCase
             return count(DB::getQueryLog());
         };
         $first = $this->machine();
-        $addresses = ['/api/machines', '/api/yard', "/api/machines/{$first}", "/api/machines/{$first}/entries", "/api/machines/{$first}/chart", "/api/machines/{$first}/use", "/api/rules/{$this->ruleId($first)}/consequences", '/api/entries'];
+        $addresses = [
+            '/api/machines',
+            '/api/yard',
+            "/api/machines/{$first}",
+            "/api/machines/{$first}/entries",
+            "/api/machines/{$first}/chart",
+            "/api/machines/{$first}/use",
+            "/api/rules/{$this->ruleId($first)}/consequences",
+            '/api/entries',
+        ];
         $few = array_map($queries, $addresses);
         foreach (range(1, 12) as $number) {
             $machine = $this->machine(['name' => "Duck {$number}"]);
@@ -78,13 +93,30 @@ final class YardTest extends TestCase
     public function test_a_rule_is_added_changed_and_taken_out_and_the_history_tells_it(): void
     {
         $machine = $this->machine();
-        $rule = $this->postJson("/api/machines/{$machine}/rules", ['task' => 'Blades', 'kind' => 'clean', 'spots' => ['blades'], 'every' => ['hours' => '25,5'], 'counts_from' => 'beginning'])->assertCreated();
+        $rule = $this->postJson(
+            "/api/machines/{$machine}/rules",
+            [
+                'task' => 'Blades',
+                'kind' => 'clean',
+                'spots' => ['blades'],
+                'every' => ['hours' => '25,5'],
+                'counts_from' => 'beginning',
+            ],
+        )->assertCreated();
         self::assertSame(25.5, $rule->json('standing.due.hours'));
         $id = $rule->json('id');
 
-        $changed = $this->patchJson("/api/rules/{$id}", ['every' => ['hours' => 20], 'book' => ['hours' => 10]], ['If-Match' => $rule->headers->get('ETag')])->assertOk();
+        $changed = $this->patchJson(
+            "/api/rules/{$id}",
+            ['every' => ['hours' => 20], 'book' => ['hours' => 10]],
+            ['If-Match' => $rule->headers->get('ETag')],
+        )->assertOk();
         self::assertSame(['Looser than the book, which says every 10 h.'], $changed->json('standing.notes'));
-        $this->patchJson("/api/rules/{$id}", ['retired' => true], ['If-Match' => $changed->headers->get('ETag')])->assertOk();
+        $this->patchJson(
+            "/api/rules/{$id}",
+            ['retired' => true],
+            ['If-Match' => $changed->headers->get('ETag')],
+        )->assertOk();
 
         self::assertCount(1, $this->sheet($machine)['rules']);
         self::assertSame(['Blades taken out.', 'Blades: every 25.5 h, now every 20 h.', 'Blades added: every 25.5 h.'],
@@ -97,7 +129,11 @@ final class YardTest extends TestCase
         $seen = $this->getJson("/api/machines/{$machine}")->headers->get('ETag');
         $this->patchJson("/api/machines/{$machine}", ['place' => 'Campsite'], ['If-Match' => $seen])->assertOk();
 
-        $stale = $this->patchJson("/api/machines/{$machine}", ['place' => 'House'], ['If-Match' => $seen])->assertStatus(412);
+        $stale = $this->patchJson(
+            "/api/machines/{$machine}",
+            ['place' => 'House'],
+            ['If-Match' => $seen],
+        )->assertStatus(412);
         self::assertSame('Campsite', $stale->json('current.place'));
         self::assertSame('"2"', $stale->headers->get('ETag'));
         self::assertSame('Campsite', Machine::query()->findOrFail($machine)->place);
@@ -110,19 +146,36 @@ final class YardTest extends TestCase
         $machine = $this->machine();
         $this->patchJson("/api/machines/{$machine}", ['retired' => true], ['If-Match' => '"1"'])->assertOk();
         self::assertSame([], $this->getJson('/api/machines')->json('data'));
-        $this->log($machine, '5')->assertConflict()->assertJsonPath('detail', 'Heron is out of the yard. Put it back first.');
+        $this->log($machine, '5')
+            ->assertConflict()
+            ->assertJsonPath('detail', 'Heron is out of the yard. Put it back first.');
 
         $this->machine();
-        $this->patchJson("/api/machines/{$machine}", ['retired' => false, 'name' => 'Old Heron'], ['If-Match' => '"2"'])->assertOk();
+        $this->patchJson(
+            "/api/machines/{$machine}",
+            ['retired' => false, 'name' => 'Old Heron'],
+            ['If-Match' => '"2"'],
+        )->assertOk();
         self::assertCount(2, $this->getJson('/api/machines')->json('data'));
     }
 
     public function test_a_machine_without_a_meter_is_ruled_in_days(): void
     {
-        $machine = $this->machine(['class' => 'aerator', 'meters' => [], 'rules' => [['task' => 'Chains', 'kind' => 'adjust', 'spots' => ['chains'], 'every' => ['months' => 2]]]]);
+        $machine = $this->machine(
+            [
+                'class' => 'aerator',
+                'meters' => [],
+                'rules' => [
+                    ['task' => 'Chains', 'kind' => 'adjust', 'spots' => ['chains'], 'every' => ['months' => 2]],
+                ],
+            ],
+        );
         $rail = $this->sheet($machine)['line']['rail'];
 
-        self::assertSame(['day', '2026-07-01', '2 months, chains'], [$rail['unit'], $rail['stakes'][0]['when']['p50'], $rail['stakes'][0]['label']]);
+        self::assertSame(
+            ['day', '2026-07-01', '2 months, chains'],
+            [$rail['unit'], $rail['stakes'][0]['when']['p50'], $rail['stakes'][0]['label']],
+        );
     }
 
     public function test_the_demo_estate_loads_with_something_true_to_show(): void

@@ -72,8 +72,15 @@ final class Act extends Model
     protected function casts(): array
     {
         return [
-            'kind' => ActKind::class, 'outcome' => Outcome::class, 'verdict' => Verdict::class, 'limit_source' => LimitSource::class,
-            'meets' => 'boolean', 'sign_seen' => 'boolean', 'typed' => 'array', 'happened_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime',
+            'kind' => ActKind::class,
+            'outcome' => Outcome::class,
+            'verdict' => Verdict::class,
+            'limit_source' => LimitSource::class,
+            'meets' => 'boolean',
+            'sign_seen' => 'boolean',
+            'typed' => 'array',
+            'happened_at' => 'immutable_datetime',
+            'struck_at' => 'immutable_datetime',
         ];
     }
 
@@ -133,7 +140,12 @@ final class Act extends Model
 
     public function toSighting(): Sighting
     {
-        return new Sighting(sprintf('%012d', $this->id), $this->happened_at, $this->verdict ?? Verdict::Fit, $this->putsRight());
+        return new Sighting(
+            sprintf('%012d', $this->id),
+            $this->happened_at,
+            $this->verdict ?? Verdict::Fit,
+            $this->putsRight(),
+        );
     }
 
     /** As its occasion is judged by. */

@@ -19,7 +19,10 @@ final class Placing
 {
     private const MOMENTS_AT_ONCE = 200;
 
-    /** @var array<string, list<array{CoreReading|null, CoreReading|null}>> by kind of meter, the pairs of neighbours that were asked for */
+    /**
+     * @var array<string, list<array{CoreReading|null, CoreReading|null}>> by kind of meter, the pairs of neighbours
+     *     that were asked for
+     */
     private array $known = [];
 
     private function __construct(private readonly Machine $machine)
@@ -42,7 +45,9 @@ final class Placing
     /** @return array{hours: string|null, km: string|null} the columns of an act */
     public function columns(\DateTimeInterface $moment): array
     {
-        $run = fn (bool $distance): ?string => $this->metersOf($distance)->isEmpty() ? null : $this->run($moment, $distance)?->__toString();
+        $run = fn (bool $distance): ?string => $this->metersOf($distance)->isEmpty()
+            ? null
+            : $this->run($moment, $distance)?->__toString();
 
         return ['hours' => $run(false), 'km' => $run(true)];
     }
@@ -52,20 +57,42 @@ final class Placing
     {
         $placing = new self($machine);
         $column = $distance ? 'km' : 'hours';
-        $before = $placing->neighbour($distance, fn ($readings) => $readings->where('happened_at', '<', $read)->orderByDesc('happened_at')->orderByDesc('value'));
-        $after = $placing->neighbour($distance, fn ($readings) => $readings->where('happened_at', '>', $read)->orderBy('happened_at')->orderBy('value'));
+        $before = $placing->neighbour(
+            $distance,
+            fn ($readings) => $readings->where('happened_at', '<', $read)
+                ->orderByDesc('happened_at')
+                ->orderByDesc('value'),
+        );
+        $after = $placing->neighbour(
+            $distance,
+            fn ($readings) => $readings->where('happened_at', '>', $read)->orderBy('happened_at')->orderBy('value'),
+        );
         // Entries that tell themselves what the meter showed keep their acts to that.
         $meters = $machine->metersOf($distance)->modelKeys();
         $acts = DB::table('acts')->where('machine_id', $machine->id)
             ->when($before, fn ($acts) => $acts->where('happened_at', '>', $before?->at))
             ->when($after, fn ($acts) => $acts->where('happened_at', '<', $after?->at))
-            ->whereNotExists(fn ($own) => $own->from('readings')->whereColumn('readings.entry_id', 'acts.entry_id')->whereIn('meter_id', $meters)->where('struck', false));
+            ->whereNotExists(
+                fn ($own) => $own->from('readings')
+                    ->whereColumn('readings.entry_id', 'acts.entry_id')
+                    ->whereIn('meter_id', $meters)
+                    ->where('struck', false),
+            );
         foreach ($acts->clone()->distinct()->pluck('happened_at')->chunk(self::MOMENTS_AT_ONCE) as $moments) {
-            $run = $moments->flatMap(fn (string $stored): array => [$stored, $placing->run(CarbonImmutable::parse($stored, 'UTC'), $distance)?->__toString()]);
+            $run = $moments->flatMap(
+                fn (string $stored): array => [
+                    $stored,
+                    $placing->run(CarbonImmutable::parse($stored, 'UTC'), $distance)?->__toString(),
+                ],
+            );
             $cases = str_repeat(' when ? then ?', $moments->count());
             $places = implode(', ', array_fill(0, $moments->count(), '?'));
             DB::update("update acts set {$column} = case happened_at{$cases} end where machine_id = ? and happened_at in ({$places}) and not exists (select 1 from readings"
-                .' where readings.entry_id = acts.entry_id and struck = 0 and meter_id in ('.(implode(', ', $meters) ?: '0').'))', [...$run, $machine->id, ...$moments]);
+                .' where readings.entry_id = acts.entry_id and struck = 0 and meter_id in ('.(implode(', ', $meters) ?: '0').'))', [
+                    ...$run,
+                    $machine->id,
+                    ...$moments,
+                ]);
         }
     }
 
@@ -80,15 +107,29 @@ final class Placing
         }
 
         return $this->known[$kind][] = [
-            $this->neighbour($distance, fn ($readings) => $readings->where('happened_at', '<=', $moment)->orderByDesc('happened_at')->orderByDesc('value')),
-            $this->neighbour($distance, fn ($readings) => $readings->where('happened_at', '>', $moment)->orderBy('happened_at')->orderBy('value')),
+            $this->neighbour(
+                $distance,
+                fn ($readings) => $readings->where('happened_at', '<=', $moment)
+                    ->orderByDesc('happened_at')
+                    ->orderByDesc('value'),
+            ),
+            $this->neighbour(
+                $distance,
+                fn ($readings) => $readings->where('happened_at', '>', $moment)
+                    ->orderBy('happened_at')
+                    ->orderBy('value'),
+            ),
         ];
     }
 
     private function neighbour(bool $distance, \Closure $which): ?CoreReading
     {
         $meters = $this->metersOf($distance)->keyBy('id');
-        $reading = $meters->isEmpty() ? null : $which(Reading::query()->standing()->whereIn('meter_id', $meters->keys()))->orderByDesc('id')->first();
+        $reading = $meters->isEmpty()
+            ? null
+            : $which(Reading::query()->standing()->whereIn('meter_id', $meters->keys()))
+                ->orderByDesc('id')
+                ->first();
 
         return $reading?->reckoned($meters[$reading->meter_id]);
     }

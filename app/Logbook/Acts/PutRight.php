@@ -24,19 +24,43 @@ final readonly class PutRight
      *
      * @throws Refusal if nobody ever looked at it
      */
-    public function act(Machine $machine, string $check, ?string $note = null, ?string $uuid = null, string $field = 'check'): GivenAct
-    {
-        [$spot, $title] = $this->lookedAt($machine, $check) ?? throw Refusal::field($field, "Nobody has ever looked at that on {$machine->name}.");
+    public function act(
+        Machine $machine,
+        string $check,
+        ?string $note = null,
+        ?string $uuid = null,
+        string $field = 'check',
+    ): GivenAct {
+        [$spot, $title] = $this->lookedAt($machine, $check)
+            ?? throw Refusal::field($field, "Nobody has ever looked at that on {$machine->name}.");
 
-        return new GivenAct($spot, ActKind::Looked, $title, Outcome::PutRight, $check, Verdict::Fit, note: $note, uuid: $uuid);
+        return new GivenAct(
+            $spot,
+            ActKind::Looked,
+            $title,
+            Outcome::PutRight,
+            $check,
+            Verdict::Fit,
+            note: $note,
+            uuid: $uuid,
+        );
     }
 
-    /** @return array{Spot, string}|null where a check looks and what it is called, whether or not it still stands on the sheet */
+    /**
+     * @return array{Spot, string}|null where a check looks and what it is called, whether or not it still stands on the
+     *     sheet
+     */
     public function lookedAt(Machine $machine, string $check): ?array
     {
-        $last = Act::query()->where(['machine_id' => $machine->id, 'check_key' => $check])->with('spot')->latest('happened_at')->latest('id')->first();
+        $last = Act::query()->where(['machine_id' => $machine->id, 'check_key' => $check])
+            ->with('spot')
+            ->latest('happened_at')
+            ->latest('id')
+            ->first();
         $asked = $this->checkLists->find($machine, $check);
-        $spot = $asked === null ? null : Spot::query()->where(['machine_id' => $machine->id, 'key' => $asked->spot])->first();
+        $spot = $asked === null
+            ? null
+            : Spot::query()->where(['machine_id' => $machine->id, 'key' => $asked->spot])->first();
 
         return match (true) {
             $asked !== null && $spot !== null => [$spot, $asked->title],

@@ -20,7 +20,10 @@ use Core\Machine\SpotKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 
-/** Keeps on each act whether it stands for what tasks ask: from the others of its occasion, and for grease from the strokes shortly before. */
+/**
+ * Keeps on each act whether it stands for what tasks ask: from the others of its occasion, and for grease from the
+ * strokes shortly before.
+ */
 final readonly class WhatMeets
 {
     /** Greasings further back than so many are never shortly before. */
@@ -33,8 +36,13 @@ final readonly class WhatMeets
     /** After an act of it was written or struck: of one entry, or of all entries of its job. */
     public function inEntry(Machine $machine, Entry $entry): void
     {
-        $acts = Act::query()->standing()->where('kind', '!=', ActKind::Lubricated)->when($entry->job_id === null, fn ($acts) => $acts->where('entry_id', $entry->id),
-            fn ($acts) => $acts->whereIn('entry_id', Entry::query()->select('id')->where(['machine_id' => $machine->id, 'job_id' => $entry->job_id])))->get();
+        $acts = Act::query()->standing()
+            ->where('kind', '!=', ActKind::Lubricated)
+            ->when($entry->job_id === null, fn ($acts) => $acts->where('entry_id', $entry->id),
+                fn ($acts) => $acts->whereIn(
+                    'entry_id',
+                    Entry::query()->select('id')->where(['machine_id' => $machine->id, 'job_id' => $entry->job_id]),
+                ))->get();
         $stands = OneOccasion::stands(
             array_values($acts->map(fn (Act $act): ActDone => $act->toDone())->all()),
             $acts->contains('kind', ActKind::Filled) ? $this->drains($machine) : [],
@@ -50,8 +58,17 @@ final readonly class WhatMeets
     public function ofGrease(Act $act): void
     {
         if ($act->kind === ActKind::Lubricated) {
-            $before = $this->greasings($act->spot)->where('happened_at', '<', $act->happened_at)->orderByDesc('happened_at')->limit(self::LOOKED_BACK)->get();
-            $this->judge($act->spot, $before->concat($this->greasings($act->spot)->where('happened_at', '>=', $act->happened_at)->get())->toBase());
+            $before = $this->greasings($act->spot)
+                ->where('happened_at', '<', $act->happened_at)
+                ->orderByDesc('happened_at')
+                ->limit(self::LOOKED_BACK)
+                ->get();
+            $this->judge(
+                $act->spot,
+                $before->concat(
+                    $this->greasings($act->spot)->where('happened_at', '>=', $act->happened_at)->get(),
+                )->toBase(),
+            );
         }
     }
 
@@ -76,19 +93,33 @@ final readonly class WhatMeets
 
     public static function greased(Act $act, Yard $yard): Greased
     {
-        return new Greased((int) $act->strokes, $act->happened_at, new Point($act->run(distance: false), $act->run(distance: true), $yard->dayOf($act->happened_at)), $act->sign_seen);
+        return new Greased(
+            (int) $act->strokes,
+            $act->happened_at,
+            new Point($act->run(distance: false), $act->run(distance: true), $yard->dayOf($act->happened_at)),
+            $act->sign_seen,
+        );
     }
 
     /** @return Builder<Act> */
     private function greasings(Spot $spot): Builder
     {
-        return Act::query()->standing()->where(['spot_id' => $spot->id, 'kind' => ActKind::Lubricated, 'outcome' => Outcome::Done]);
+        return Act::query()->standing()->where(
+            ['spot_id' => $spot->id, 'kind' => ActKind::Lubricated, 'outcome' => Outcome::Done],
+        );
     }
 
     /** @return array<string, list<string>> by compartment */
     private function drains(Machine $machine): array
     {
-        $drains = Spot::query()->where(['machine_id' => $machine->id, 'kind' => SpotKind::Opening, 'role' => OpeningRole::Drain, 'retired' => false])->get();
+        $drains = Spot::query()->where(
+            [
+                'machine_id' => $machine->id,
+                'kind' => SpotKind::Opening,
+                'role' => OpeningRole::Drain,
+                'retired' => false,
+            ],
+        )->get();
 
         return $drains->groupBy('parent_id')->map(fn ($ofOne) => $ofOne->pluck('id')->map(strval(...))->all())->all();
     }

@@ -38,11 +38,27 @@ final class WriteActs
         foreach ($acts as $given) {
             $act = new Act([
                 ...$place,
-                'uuid' => $given->uuid ?? (string) Str::uuid(), 'entry_id' => $entry->id, 'machine_id' => $machine->id, 'spot_id' => $given->spot->id,
-                'kind' => $given->kind, 'check_key' => $given->check, 'outcome' => $given->outcome, 'verdict' => $given->verdict, 'task_id' => $given->taskId,
-                'title' => mb_substr($given->title, 0, 80), 'words' => self::short($given->words), 'advice' => self::short($given->advice),
-                'limit_source' => $given->limitSource, 'typed' => $given->typed, 'strokes' => $given->strokes, 'sign_seen' => $given->signSeen,
-                'note' => $given->note, 'happened_at' => $at, 'person_id' => $circumstances->by?->id, 'device' => $circumstances->device,
+                'uuid' => $given->uuid
+                    ?? (string) Str::uuid(),
+                'entry_id' => $entry->id,
+                'machine_id' => $machine->id,
+                'spot_id' => $given->spot->id,
+                'kind' => $given->kind,
+                'check_key' => $given->check,
+                'outcome' => $given->outcome,
+                'verdict' => $given->verdict,
+                'task_id' => $given->taskId,
+                'title' => mb_substr($given->title, 0, 80),
+                'words' => self::short($given->words),
+                'advice' => self::short($given->advice),
+                'limit_source' => $given->limitSource,
+                'typed' => $given->typed,
+                'strokes' => $given->strokes,
+                'sign_seen' => $given->signSeen,
+                'note' => $given->note,
+                'happened_at' => $at,
+                'person_id' => $circumstances->by?->id,
+                'device' => $circumstances->device,
                 'replaces' => $given->replaces, 'told_with' => $given->with,
             ]);
             $act->setRelation('spot', $given->spot)->setRelation('entry', $entry);
@@ -61,11 +77,20 @@ final class WriteActs
     /** What a person says again stands for what they said before, in whichever order the two arrive. */
     private function saveInPlaceOf(Act $act): void
     {
-        $replaced = $act->replaces === null ? null : Act::query()->with('entry')->where('uuid', $act->replaces)->first();
+        $replaced = $act->replaces === null ? null : Act::query()
+            ->with('entry')
+            ->where('uuid', $act->replaces)
+            ->first();
         if ($replaced !== null && ! self::sameSaying($act, $replaced)) {
-            throw Refusal::field('replaces', 'Only what you said of the same thing in the same round can be said otherwise.');
+            throw Refusal::field(
+                'replaces',
+                'Only what you said of the same thing in the same round can be said otherwise.',
+            );
         }
-        $later = Act::query()->with('entry')->where('replaces', $act->told_with ?? $act->uuid)->get()->first(fn (Act $other): bool => self::sameSaying($act, $other));
+        $later = Act::query()->with('entry')
+            ->where('replaces', $act->told_with ?? $act->uuid)
+            ->get()
+            ->first(fn (Act $other): bool => self::sameSaying($act, $other));
         $act->struck_at = $later === null ? null : CarbonImmutable::now();
         $act->save();
         if ($replaced !== null) {
@@ -76,17 +101,36 @@ final class WriteActs
     /** An act that was said otherwise, with what was told with it and what it kept people from. */
     private function takeBack(Act $act, Act $by): void
     {
-        Act::query()->standing()->where(fn ($acts) => $acts->where('uuid', $act->uuid)->orWhere('told_with', $act->uuid))->update(['struck_at' => now(), 'meets' => false]);
-        Entry::query()->where(['machine_id' => $act->machine_id, 'kind' => EntryKind::StoodDown, 'detail->act' => $act->uuid])->whereNull('struck_at')
-            ->update(['struck_at' => now(), 'struck_by_id' => $by->person_id, 'struck_because' => 'Said otherwise in the same round.']);
+        Act::query()->standing()
+            ->where(fn ($acts) => $acts->where('uuid', $act->uuid)->orWhere('told_with', $act->uuid))
+            ->update(['struck_at' => now(), 'meets' => false]);
+        Entry::query()->where(
+            ['machine_id' => $act->machine_id, 'kind' => EntryKind::StoodDown, 'detail->act' => $act->uuid],
+        )->whereNull('struck_at')
+            ->update(
+                [
+                    'struck_at' => now(),
+                    'struck_by_id' => $by->person_id,
+                    'struck_because' => 'Said otherwise in the same round.',
+                ],
+            );
     }
 
     /** Of the same spot and check, by the same person, in the same round or job. */
     private static function sameSaying(Act $one, Act $other): bool
     {
-        $occasion = fn (Act $act): array => [$act->entry->round_id, $act->entry->job_id, $act->entry->round_id ?? $act->entry->job_id ?? $act->entry_id];
+        $occasion = fn (Act $act): array => [
+            $act->entry->round_id,
+            $act->entry->job_id,
+            $act->entry->round_id ?? $act->entry->job_id ?? $act->entry_id,
+        ];
 
-        return [$one->person_id, $one->spot_id, $one->check_key] === [$other->person_id, $other->spot_id, $other->check_key] && $occasion($one) === $occasion($other);
+        return [$one->person_id, $one->spot_id, $one->check_key] === [
+            $other->person_id,
+            $other->spot_id,
+            $other->check_key,
+        ]
+            && $occasion($one) === $occasion($other);
     }
 
     private function hang(Act $act, GivenAct $given): void
@@ -98,8 +142,14 @@ final class WriteActs
             $isOut = $given->kind === ActKind::Drained;
             $compartment = $given->spot->parent_id ?? $given->spot->id;
             $act->move()->create([
-                'entry_id' => $act->entry_id, 'from_id' => $isOut ? $compartment : null, 'to_id' => $isOut ? null : $compartment,
-                'litres' => (string) $given->poured->to(Unit::Litre)->rounded(), 'typed' => mb_substr($given->pouredTyped ?? $given->poured->inWords(), 0, 40),
+                'entry_id' => $act->entry_id, 'from_id' => $isOut
+                    ? $compartment
+                    : null, 'to_id' => $isOut
+                    ? null
+                    : $compartment,
+                'litres' => (string) $given->poured
+                    ->to(Unit::Litre)
+                    ->rounded(), 'typed' => mb_substr($given->pouredTyped ?? $given->poured->inWords(), 0, 40),
             ]);
         }
         if (array_filter($given->fitting) !== []) {
@@ -131,7 +181,9 @@ final class WriteActs
         $limit = $worn->limit->to($worn->value->unit);
 
         return [
-            'value' => (string) $worn->value->rounded(), 'unit' => $worn->value->unit->value, 'limit' => (string) $limit->rounded(),
+            'value' => (string) $worn->value->rounded(),
+            'unit' => $worn->value->unit->value,
+            'limit' => (string) $limit->rounded(),
             'resolution' => (string) $worn->resolution->simplified(), 'falls' => $worn->falls,
         ];
     }

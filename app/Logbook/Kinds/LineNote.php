@@ -54,7 +54,13 @@ final readonly class LineNote implements NoteKind
         Gate::forUser($note->by())->authorize('log', $machine);
         $told = $note->circumstances;
         $circumstances = $line->day === null ? $told
-            : new Circumstances($told->by, When::read($line->day->format('Y-m-d'), $this->yard, 'text'), $told->device, $told->note, $told->confirmedBecause);
+            : new Circumstances(
+                $told->by,
+                When::read($line->day->format('Y-m-d'), $this->yard, 'text'),
+                $told->device,
+                $told->note,
+                $told->confirmedBecause,
+            );
         $entry = Entry::write($machine, EntryKind::Reading, $circumstances, ['uuid' => $note->id]);
         foreach ($this->lineRead->readings($line, $machine) as [, $given]) {
             ($this->logReading)($machine, $given, $entry, $circumstances, 'text');

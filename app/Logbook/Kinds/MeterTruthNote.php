@@ -46,7 +46,8 @@ final class MeterTruthNote implements NoteKind
     public function write(Note $note): Written
     {
         $machine = $note->machine();
-        $meter = $machine->currentMeters()[0] ?? throw Refusal::conflict("{$machine->name} has no meter to be doubted.");
+        $meter = $machine->currentMeters()[0]
+            ?? throw Refusal::conflict("{$machine->name} has no meter to be doubted.");
         ['for' => $for, 'against' => $against] = $note->given;
         if (array_intersect($for, $against) !== []) {
             throw Refusal::field('against', 'The same cannot speak for it and against it.');
@@ -54,11 +55,24 @@ final class MeterTruthNote implements NoteKind
         if ($for === [] && $against === []) {
             throw Refusal::field('for', 'Say what was seen of at least one.');
         }
-        $latest = Reading::query()->standing()->where('meter_id', $meter->id)->orderByDesc('happened_at')->orderByDesc('value')->value('value');
+        $latest = Reading::query()->standing()
+            ->where('meter_id', $meter->id)
+            ->orderByDesc('happened_at')
+            ->orderByDesc('value')
+            ->value('value');
         $signs = fn (array $names): array => array_values(array_map(MeterSign::from(...), $names));
-        $truth = MeterTruth::of($signs($for), $signs($against), BigDecimal::of($latest ?? $meter->shown_when_fitted), $meter->unit);
+        $truth = MeterTruth::of(
+            $signs($for),
+            $signs($against),
+            BigDecimal::of($latest ?? $meter->shown_when_fitted),
+            $meter->unit,
+        );
         $entry = Entry::write($machine, EntryKind::MeterDoubted, $note->circumstances, [
-            'uuid' => $note->id, 'detail' => ['for' => array_values($for), 'against' => array_values($against), 'why' => $truth->why],
+            'uuid' => $note->id, 'detail' => [
+                'for' => array_values($for),
+                'against' => array_values($against),
+                'why' => $truth->why,
+            ],
         ]);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);

@@ -26,7 +26,10 @@ final readonly class ReadingNote implements NoteKind
 
     public function rules(?Machine $machine): array
     {
-        return ['value' => ['required', new TypedNumber('The reading')], 'meter' => ['sometimes', 'nullable', Rule::enum(MeterKind::class)]];
+        return [
+            'value' => ['required', new TypedNumber('The reading')],
+            'meter' => ['sometimes', 'nullable', Rule::enum(MeterKind::class)],
+        ];
     }
 
     public function messages(): array

@@ -37,8 +37,13 @@ final class ReminderNote implements NoteKind
     public function write(Note $note): Written
     {
         $machine = $note->machine();
-        $meter = $machine->currentMeters()[0] ?? throw Refusal::conflict("{$machine->name} has no meter to be reminded by.");
-        $latest = Reading::query()->standing()->where('meter_id', $meter->id)->orderByDesc('happened_at')->orderByDesc('value')->value('value');
+        $meter = $machine->currentMeters()[0]
+            ?? throw Refusal::conflict("{$machine->name} has no meter to be reminded by.");
+        $latest = Reading::query()->standing()
+            ->where('meter_id', $meter->id)
+            ->orderByDesc('happened_at')
+            ->orderByDesc('value')
+            ->value('value');
         $entry = Entry::write($machine, EntryKind::ReminderSet, $note->circumstances, ['uuid' => $note->id, 'detail' => [
             'meter_id' => $meter->id,
             'unit' => $meter->unit->value,

@@ -24,7 +24,9 @@ abstract class StandNote implements NoteKind
     public function write(Note $note): Written
     {
         $machine = $note->machine();
-        $newest = Entry::query()->where('machine_id', $machine->id)->whereIn('kind', [EntryKind::StoodDown, EntryKind::Lifted])->whereNull('struck_at')
+        $newest = Entry::query()->where('machine_id', $machine->id)
+            ->whereIn('kind', [EntryKind::StoodDown, EntryKind::Lifted])
+            ->whereNull('struck_at')
             ->latest('happened_at')->latest('id')->first();
         if (($newest->kind ?? EntryKind::Lifted) === $this->kind()) {
             throw Refusal::conflict($this->isSoAlready($machine->name));

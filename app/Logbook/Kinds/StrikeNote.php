@@ -47,7 +47,9 @@ final readonly class StrikeNote implements NoteKind
     /** The entry meant, which whoever sends the note may strike. */
     public static function entry(Note $note): Entry
     {
-        $entry = Entry::query()->where('machine_id', $note->machine?->id)->lockForUpdate()->find($note->given['entry']) ?? throw Refusal::field('entry', 'There is no such entry.');
+        $entry = Entry::query()->where('machine_id', $note->machine?->id)
+            ->lockForUpdate()
+            ->find($note->given['entry']) ?? throw Refusal::field('entry', 'There is no such entry.');
         Gate::forUser($note->by())->authorize('strike', $entry);
 
         return $entry;

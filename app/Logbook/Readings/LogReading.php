@@ -35,11 +35,19 @@ final readonly class LogReading
      *
      * @throws Refusal if the machine has no such meter, or the reading is implausible and nobody said why it is right
      */
-    public function __invoke(Machine $machine, GivenReading $given, Entry $entry, Circumstances $circumstances, string $field = 'value'): Reading
-    {
+    public function __invoke(
+        Machine $machine,
+        GivenReading $given,
+        Entry $entry,
+        Circumstances $circumstances,
+        string $field = 'value',
+    ): Reading {
         $when = $circumstances->when;
         $meter = $machine->meterAt($when->at, $given->distance)
-            ?? throw Refusal::field($field, "{$machine->name} has no ".($given->distance ? 'odometer' : 'hour meter').'.');
+            ?? throw Refusal::field(
+                $field,
+                "{$machine->name} has no ".($given->distance ? 'odometer' : 'hour meter').'.',
+            );
         $judgement = $this->judge($meter, $given->value, $when, $given->typed);
         if (! $judgement->isPlausible() && trim((string) $circumstances->confirmedBecause) === '') {
             throw new Refusal(new Problem(409, 'implausible-reading', 'Can this be right?', $this->question($judgement, $given), [$field => [$judgement->why]], [
@@ -50,7 +58,11 @@ final readonly class LogReading
             ]));
         }
         $reading = $entry->readings()->create([
-            'meter_id' => $meter->id, 'value' => (string) $given->value, 'typed' => mb_substr($given->typed, 0, 60), 'happened_at' => $when->at, 'day_only' => $when->dayOnly,
+            'meter_id' => $meter->id,
+            'value' => (string) $given->value,
+            'typed' => mb_substr($given->typed, 0, 60),
+            'happened_at' => $when->at,
+            'day_only' => $when->dayOnly,
         ]);
         if (! $judgement->isPlausible()) {
             $entry->update(['confirmed_because' => $circumstances->confirmedBecause]);
@@ -68,7 +80,12 @@ final readonly class LogReading
     {
         $reading = new CoreReading($value, $when->at, $when->dayOnly, $typed);
         $judgement = $this->against($this->lastBefore($meter, $when), $reading, $meter);
-        $after = $this->neighbour($meter, fn (Builder $query) => $query->where('happened_at', '>', $when->at)->orderBy('happened_at')->orderBy('value'));
+        $after = $this->neighbour(
+            $meter,
+            fn (Builder $query) => $query->where('happened_at', '>', $when->at)
+                ->orderBy('happened_at')
+                ->orderBy('value'),
+        );
         if (! $judgement->isPlausible() || $after === null) {
             return $judgement;
         }
@@ -80,17 +97,33 @@ final readonly class LogReading
     /** The last reading at or before a moment, as the meter showed it. */
     public function lastBefore(Meter $meter, When $when): ?CoreReading
     {
-        return $this->neighbour($meter, fn (Builder $query) => $query->where('happened_at', '<=', $when->at)->orderByDesc('happened_at')->orderByDesc('value'));
+        return $this->neighbour(
+            $meter,
+            fn (Builder $query) => $query->where('happened_at', '<=', $when->at)
+                ->orderByDesc('happened_at')
+                ->orderByDesc('value'),
+        );
     }
 
     /** Hours are often written down later than they were read, so within a day only the dates count. */
     private function against(?CoreReading $before, CoreReading $after, Meter $meter): Judgement
     {
         if ($before !== null && $before->daysUntil($after) < 1) {
-            [$before, $after] = [CoreReading::onDay($before->value, $this->yard->dayOf($before->at)), CoreReading::onDay($after->value, $this->yard->dayOf($after->at), $after->typed)];
+            [$before, $after] = [
+                CoreReading::onDay($before->value, $this->yard->dayOf($before->at)),
+                CoreReading::onDay($after->value, $this->yard->dayOf($after->at), $after->typed),
+            ];
         }
 
-        return Judgement::of($before, $after, $meter->unit->mostPerDay(), unit: $meter->unit, perWeek: fn (): ?float => WeeklyReadings::ofMeter($meter->id)->usualPerWeek(Day::number($this->yard->dayOf($after->at))));
+        return Judgement::of(
+            $before,
+            $after,
+            $meter->unit->mostPerDay(),
+            unit: $meter->unit,
+            perWeek: fn (): ?float => WeeklyReadings::ofMeter($meter->id)->usualPerWeek(
+                Day::number($this->yard->dayOf($after->at)),
+            ),
+        );
     }
 
     /** @param  \Closure(Builder<Reading>): Builder<Reading>  $which */
@@ -104,7 +137,9 @@ final readonly class LogReading
     private function question(Judgement $judgement, GivenReading $given): string
     {
         return $judgement->why.match (true) {
-            $judgement->suggestions() !== [] => ' Did you mean '.Plain::either(array_map(Plain::number(...), $judgement->suggestions())).($judgement->kind === ReadingKind::Lower ? ', or was the meter replaced?' : '?'),
+            $judgement->suggestions() !== [] => ' Did you mean '.Plain::either(
+                array_map(Plain::number(...), $judgement->suggestions()),
+            ).($judgement->kind === ReadingKind::Lower ? ', or was the meter replaced?' : '?'),
             $judgement->kind === ReadingKind::Lower => ' Was the meter replaced?',
             $judgement->kind === ReadingKind::RolledOver => ' Has it?',
             default => ' Is that so?',

@@ -27,8 +27,14 @@ final readonly class ReplaceMeter
      *
      * @throws Refusal if there is no such meter, it was fitted later than that, or the old meter's reading is refused
      */
-    public function __invoke(Machine $machine, Entry $entry, ?GivenReading $old, GivenReading $new, ?BigDecimal $run, Circumstances $circumstances): void
-    {
+    public function __invoke(
+        Machine $machine,
+        Entry $entry,
+        ?GivenReading $old,
+        GivenReading $new,
+        ?BigDecimal $run,
+        Circumstances $circumstances,
+    ): void {
         $meter = $machine->meterAt(CarbonImmutable::now(), $new->distance)
             ?? throw Refusal::field('new_value', "{$machine->name} has no such meter to replace.");
         if ($meter->fitted_at >= $circumstances->when->at) {
@@ -37,7 +43,8 @@ final readonly class ReplaceMeter
         if ($old !== null) {
             ($this->logReading)($machine, $old, $entry, $circumstances, 'old_value');
         }
-        $last = $this->logReading->lastBefore($meter, $circumstances->when)->value ?? BigDecimal::of($meter->shown_when_fitted);
+        $last = $this->logReading->lastBefore($meter, $circumstances->when)->value
+            ?? BigDecimal::of($meter->shown_when_fitted);
         $machine->meters()->create([
             'unit' => $meter->unit,
             'fitted_at' => $circumstances->when->at,

@@ -14,7 +14,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The first reading and the last of each week of one meter, kept so that a forecast need not read years of the logbook. It follows from the entries and can be made
+ * The first reading and the last of each week of one meter, kept so that a forecast need not read years of the logbook.
+ * It follows from the entries and can be made
  * again at any time.
  *
  * @property int $meter_id
@@ -45,7 +46,9 @@ final class WeeklyReadings extends Model
     /** What the meter usually gains in a week, in its own unit; null where that is not known. */
     public function usualPerWeek(int $day): ?float
     {
-        return MeterHistory::ofPairs(array_map(fn (array $pair): array => [$pair[0], (float) $pair[1]], $this->weekly))->usualPerWeek($day);
+        return MeterHistory::ofPairs(
+            array_map(fn (array $pair): array => [$pair[0], (float) $pair[1]], $this->weekly),
+        )->usualPerWeek($day);
     }
 
     /** After a reading was written down. */
@@ -97,7 +100,11 @@ final class WeeklyReadings extends Model
     {
         $weekly = array_fill_keys($meterIds, []);
         $dayOf = self::daysOf($yard);
-        $readings = DB::table('readings')->whereIn('meter_id', $meterIds)->where('struck', false)->orderBy('id')->select('meter_id', 'happened_at', 'value');
+        $readings = DB::table('readings')
+            ->whereIn('meter_id', $meterIds)
+            ->where('struck', false)
+            ->orderBy('id')
+            ->select('meter_id', 'happened_at', 'value');
         foreach ($readings->cursor() as $reading) {
             $weekly[$reading->meter_id][] = [$dayOf($reading->happened_at), $reading->value];
         }
@@ -110,7 +117,8 @@ final class WeeklyReadings extends Model
     }
 
     /**
-     * Which of the yard's days an instant as it is stored lies in. Clocks differ from universal time by quarters of an hour, so each quarter is asked once.
+     * Which of the yard's days an instant as it is stored lies in. Clocks differ from universal time by quarters of an
+     * hour, so each quarter is asked once.
      *
      * @return \Closure(string): int
      */
@@ -121,7 +129,9 @@ final class WeeklyReadings extends Model
         return function (string $stored) use (&$known, $yard): int {
             $quarter = substr($stored, 0, 14).intdiv((int) substr($stored, 14, 2), 15);
 
-            return $known[$quarter] ??= Day::number($yard->dayOf(new \DateTimeImmutable($stored, new \DateTimeZone('UTC'))));
+            return $known[$quarter] ??= Day::number(
+                $yard->dayOf(new \DateTimeImmutable($stored, new \DateTimeZone('UTC'))),
+            );
         };
     }
 
@@ -131,7 +141,10 @@ final class WeeklyReadings extends Model
      */
     private static function lastOfEach(array $pairs): array
     {
-        usort($pairs, fn (array $one, array $other): int => [$one[0], (float) $one[1]] <=> [$other[0], (float) $other[1]]);
+        usort(
+            $pairs,
+            fn (array $one, array $other): int => [$one[0], (float) $one[1]] <=> [$other[0], (float) $other[1]],
+        );
         $last = $pairs === [] ? [] : ['first' => $pairs[0]];
         foreach ($pairs as $pair) {
             $last[MeterHistory::week($pair[0])] = $pair;

@@ -31,7 +31,10 @@ use App\Rulebook\ServiceFields;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
-/** A reading or a service was wrong: it is struck, and what is right is written beside it. What the correction does not speak of stays as it was told. */
+/**
+ * A reading or a service was wrong: it is struck, and what is right is written beside it. What the correction does not
+ * speak of stays as it was told.
+ */
 final readonly class CorrectionNote implements NoteKind
 {
     public function __construct(
@@ -46,7 +49,13 @@ final readonly class CorrectionNote implements NoteKind
 
     public function rules(?Machine $machine): array
     {
-        $ofService = array_map(fn (array $rules): array => array_filter($rules, fn (mixed $rule): bool => ! is_string($rule) || ! str_starts_with($rule, 'required_without')), ServiceFields::rules($machine));
+        $ofService = array_map(
+            fn (array $rules): array => array_filter(
+                $rules,
+                fn (mixed $rule): bool => ! is_string($rule) || ! str_starts_with($rule, 'required_without'),
+            ),
+            ServiceFields::rules($machine),
+        );
 
         return [
             ...$ofService,
@@ -79,7 +88,12 @@ final readonly class CorrectionNote implements NoteKind
         $readings = $this->readings($note, $wrong);
         $acts = $this->acts($machine, $note, $wrong);
         ($this->strikeEntry)($wrong, $note->by(), $note->given['because']);
-        $entry = Entry::write($machine, $wrong->kind, $circumstances, ['uuid' => $note->id, 'corrects_id' => $wrong->id, 'job_id' => $wrong->job_id]);
+        $entry = Entry::write(
+            $machine,
+            $wrong->kind,
+            $circumstances,
+            ['uuid' => $note->id, 'corrects_id' => $wrong->id, 'job_id' => $wrong->job_id],
+        );
         foreach ($readings as $reading) {
             ($this->logReading)($machine, $reading, $entry, $circumstances, $reading->distance ? 'distance' : 'hours');
         }
@@ -93,7 +107,10 @@ final readonly class CorrectionNote implements NoteKind
     private function circumstances(Note $note, Entry $wrong): Circumstances
     {
         $told = $note->circumstances;
-        $written = $wrong->day_only ? $this->yard->dayOf($wrong->happened_at)->format('Y-m-d') : $wrong->happened_at->toAtomString();
+        $written = $wrong->day_only ? $this->yard
+            ->dayOf($wrong->happened_at)
+            ->format('Y-m-d') : $wrong->happened_at
+            ->toAtomString();
         $when = $told->when->dayOnly ? $told->when : When::read($written, $this->yard);
 
         return new Circumstances($told->by, $when, $told->device, $told->note ?? $wrong->note, $told->confirmedBecause);
@@ -103,9 +120,27 @@ final readonly class CorrectionNote implements NoteKind
     private function readings(Note $note, Entry $wrong): array
     {
         $given = GivenReading::each($note->given);
-        $kept = $wrong->readings()->with('meter')->get()->map(fn (Reading $reading): GivenReading => new GivenReading($reading->shown(), $reading->typed, $reading->meter->unit->isDistance()));
+        $kept = $wrong->readings()
+            ->with('meter')
+            ->get()
+            ->map(
+                fn (Reading $reading): GivenReading => new GivenReading(
+                    $reading->shown(),
+                    $reading->typed,
+                    $reading->meter->unit->isDistance(),
+                ),
+            );
 
-        return array_values([...$given, ...$kept->filter(fn (GivenReading $old): bool => ! isset($note->given[($old->distance ? MeterKind::Distance : MeterKind::Hours)->value]))->all()]);
+        return array_values(
+            [
+                ...$given,
+                ...$kept->filter(
+                    fn (GivenReading $old): bool => ! isset(
+                        $note->given[($old->distance ? MeterKind::Distance : MeterKind::Hours)->value],
+                    ),
+                )->all(),
+            ],
+        );
     }
 
     /** @return list<GivenAct> the tasks as corrected, and all else that the entry told of */
@@ -115,15 +150,37 @@ final readonly class CorrectionNote implements NoteKind
         $known = $old->pluck('task_id')->filter()->unique();
         $tasks = collect($note->given['tasks'] ?? $known->all());
         $spokenOf = array_intersect_key($note->given, array_flip(['other', 'puts_right']));
-        $kept = $old->filter(fn (Act $act): bool => $act->task_id === null ? true : $tasks->contains($act->task_id))->map(self::again(...));
+        $kept = $old->filter(
+            fn (Act $act): bool => $act->task_id === null ? true : $tasks->contains($act->task_id),
+        )->map(self::again(...));
 
-        return [...array_values($kept->all()), ...$this->recordService->acts($machine, [...$spokenOf, 'greased' => $note->given['greased'] ?? [], 'tasks' => $tasks->diff($known)->values()->all()])];
+        return [
+            ...array_values($kept->all()),
+            ...$this->recordService->acts(
+                $machine,
+                [
+                    ...$spokenOf,
+                    'greased' => $note->given['greased'] ?? [],
+                    'tasks' => $tasks->diff($known)->values()->all(),
+                ],
+            ),
+        ];
     }
 
     private static function again(Act $act): GivenAct
     {
         return new GivenAct(
-            $act->spot, $act->kind, $act->title, $act->outcome, $act->check_key, $act->verdict, $act->task_id, $act->words, $act->advice, $act->limit_source, $act->typed,
+            $act->spot,
+            $act->kind,
+            $act->title,
+            $act->outcome,
+            $act->check_key,
+            $act->verdict,
+            $act->task_id,
+            $act->words,
+            $act->advice,
+            $act->limit_source,
+            $act->typed,
             poured: $act->move === null ? null : Quantity::parse("{$act->move->litres} L", Unit::Litre),
             pouredTyped: $act->move?->typed,
             strokes: $act->strokes,

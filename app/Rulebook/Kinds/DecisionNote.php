@@ -24,16 +24,27 @@ abstract class DecisionNote implements NoteKind
 
     public function rules(?Machine $machine): array
     {
-        return ['tasks' => ['required', 'array', 'min:1', 'max:200'], 'tasks.*' => ['integer', 'distinct'], 'note' => ['required', 'string', 'max:1000']];
+        return [
+            'tasks' => ['required', 'array', 'min:1', 'max:200'],
+            'tasks.*' => ['integer', 'distinct'],
+            'note' => ['required', 'string', 'max:1000'],
+        ];
     }
 
     public function write(Note $note): Written
     {
         $tasks = $this->recordService->tasks($note->machine(), $note->given['tasks']);
         $points = $tasks->map(fn (Task $task): array => $this->point($note->machine(), $task));
-        $entry = Entry::write($note->machine(), $this->kind() === DecisionKind::Skipped ? EntryKind::Skipped : EntryKind::Called, $note->circumstances, ['uuid' => $note->id]);
+        $entry = Entry::write(
+            $note->machine(),
+            $this->kind() === DecisionKind::Skipped ? EntryKind::Skipped : EntryKind::Called,
+            $note->circumstances,
+            ['uuid' => $note->id],
+        );
         foreach ($tasks as $index => $task) {
-            $entry->decisions()->create(['task_id' => $task->id, 'task' => $task->name, 'kind' => $this->kind(), ...$points[$index]]);
+            $entry->decisions()->create(
+                ['task_id' => $task->id, 'task' => $task->name, 'kind' => $this->kind(), ...$points[$index]],
+            );
         }
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);

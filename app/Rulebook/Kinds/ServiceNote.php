@@ -21,8 +21,12 @@ use App\Rulebook\ServiceFields;
 /** A service: the tasks done, what else was done, and what the meters showed. */
 final readonly class ServiceNote implements NoteKind
 {
-    public function __construct(private RecordService $recordService, private LogReading $logReading, private WriteActs $writeActs, private CountFromNowOn $countFromNowOn)
-    {
+    public function __construct(
+        private RecordService $recordService,
+        private LogReading $logReading,
+        private WriteActs $writeActs,
+        private CountFromNowOn $countFromNowOn,
+    ) {
     }
 
     public function rules(?Machine $machine): array
@@ -44,9 +48,20 @@ final readonly class ServiceNote implements NoteKind
     {
         $machine = $note->machine();
         $acts = $this->recordService->acts($machine, $note->given);
-        $entry = Entry::write($machine, EntryKind::Service, $note->circumstances, ['uuid' => $note->id, 'job_id' => $note->job]);
+        $entry = Entry::write(
+            $machine,
+            EntryKind::Service,
+            $note->circumstances,
+            ['uuid' => $note->id, 'job_id' => $note->job],
+        );
         foreach (GivenReading::each($note->given) as $reading) {
-            ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->distance ? 'distance' : 'hours');
+            ($this->logReading)(
+                $machine,
+                $reading,
+                $entry,
+                $note->circumstances,
+                $reading->distance ? 'distance' : 'hours',
+            );
         }
         ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);

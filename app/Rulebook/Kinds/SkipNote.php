@@ -39,12 +39,18 @@ final class SkipNote extends DecisionNote
     protected function point(Machine $machine, Task $task): array
     {
         $rule = $machine->rules->firstWhere('task_id', $task->id);
-        $due = $rule === null ? [] : Reckoning::of($machine->load('meters', 'rules'), $this->yard)->standings[$rule->id]->standing->points;
+        $due = $rule === null
+            ? []
+            : Reckoning::of($machine->load('meters', 'rules'), $this->yard)->standings[$rule->id]->standing->points;
         if ($due === []) {
             throw Refusal::field('tasks', "{$task->name} has no next point to pass over.");
         }
         $at = fn (string $limit): ?string => isset($due[$limit]) ? (string) $due[$limit]->at : null;
 
-        return ['hours' => $at('hours'), 'km' => $at('km'), 'date' => isset($due['date']) ? Day::of($due['date']->at->toInt())->format('Y-m-d') : null];
+        return [
+            'hours' => $at('hours'),
+            'km' => $at('km'),
+            'date' => isset($due['date']) ? Day::of($due['date']->at->toInt())->format('Y-m-d') : null,
+        ];
     }
 }

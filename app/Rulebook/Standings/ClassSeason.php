@@ -14,7 +14,8 @@ use Core\Measure\Day;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * How the machines of a class are used over the year, lent to those of it that have little history. It holds for a month and rests on what happened
+ * How the machines of a class are used over the year, lent to those of it that have little history. It holds for a
+ * month and rests on what happened
  * before the month before it, so that the day's readings of one machine do not move the dates of another.
  *
  * @property MachineClass $class
@@ -46,12 +47,29 @@ final class ClassSeason extends Model
             return $kept;
         }
         $until = self::restsOnDaysUpTo($yard);
-        $machines = Machine::query()->where('class', $class)->where('retired', false)->with('meters')->orderBy('id')->get();
-        $readings = WeeklyReadings::query()->findMany($machines->flatMap(fn (Machine $machine) => $machine->meters->modelKeys()));
-        $season = SeasonalUse::ofClass($machines->map(fn (Machine $machine) => WeeklyReadings::history($machine->primaryMeters(), $readings)->until($until))->all());
+        $machines = Machine::query()->where('class', $class)
+            ->where('retired', false)
+            ->with('meters')
+            ->orderBy('id')
+            ->get();
+        $readings = WeeklyReadings::query()->findMany(
+            $machines->flatMap(fn (Machine $machine) => $machine->meters->modelKeys()),
+        );
+        $season = SeasonalUse::ofClass(
+            $machines->map(
+                fn (Machine $machine) => WeeklyReadings::history($machine->primaryMeters(), $readings)->until($until),
+            )->all(),
+        );
         $weights = array_map(fn (float $weight): float => round($weight, 4), $season->weights);
 
-        return self::query()->updateOrCreate(['class' => $class->value], ['month' => self::month($yard), 'weights' => $weights, 'hash' => substr(hash('xxh128', implode(' ', $weights)), 0, 12)]);
+        return self::query()->updateOrCreate(
+            ['class' => $class->value],
+            [
+                'month' => self::month($yard),
+                'weights' => $weights,
+                'hash' => substr(hash('xxh128', implode(' ', $weights)), 0, 12),
+            ],
+        );
     }
 
     /** After something came to light, or was struck, that happened before what the season rests on. */

@@ -37,7 +37,10 @@ final readonly class Facts
 
     private NewestActs $acts;
 
-    /** @var Collection<int, Collection<int, object>> rows of points passed over and of what checks called for, by task id */
+    /**
+     * @var Collection<int, Collection<int, object>> rows of points passed over and of what checks called for, by task
+     *     id
+     */
     private Collection $decided;
 
     /** @var Collection<int, Entry> by machine id */
@@ -48,11 +51,18 @@ final readonly class Facts
     {
         $ids = array_map(fn (Machine $machine): int => $machine->id, $machines);
         $this->newest = $this->newestReadings($ids);
-        $this->weekly = WeeklyReadings::query()->findMany(array_merge(...array_map(fn (Machine $machine): array => $machine->meters->modelKeys(), $machines)));
+        $this->weekly = WeeklyReadings::query()->findMany(
+            array_merge(...array_map(fn (Machine $machine): array => $machine->meters->modelKeys(), $machines)),
+        );
         $this->checkLists->read($machines);
         $this->spots = TaskSpots::of($machines);
-        $isFitFound = fn (Rule $rule): bool => $rule->task->kind === TaskKind::Adjust && $rule->task->check_key !== null;
-        $this->acts = NewestActs::at($this->spotIds($machines, fn (): bool => true), $this->spotIds($machines, $isFitFound), $yard);
+        $isFitFound = fn (Rule $rule): bool => $rule->task->kind === TaskKind::Adjust
+            && $rule->task->check_key !== null;
+        $this->acts = NewestActs::at(
+            $this->spotIds($machines, fn (): bool => true),
+            $this->spotIds($machines, $isFitFound),
+            $yard,
+        );
         $this->decided = $this->rowsDecided($ids);
         $this->stands = StandDowns::of($ids);
     }
@@ -126,17 +136,32 @@ final readonly class Facts
     {
         $number = fn (?string $run): ?BigDecimal => $run === null ? null : BigDecimal::of($run);
 
-        return array_values(($this->decided[$rule->task_id] ?? new Collection)->where('kind', DecisionKind::Skipped->value)
-            ->map(fn (object $row): Point => new Point($number($row->hours), $number($row->km), $row->date === null ? null : new \DateTimeImmutable("{$row->date}T00:00:00Z")))->all());
+        return array_values(($this->decided[$rule->task_id] ?? new Collection)->where(
+            'kind',
+            DecisionKind::Skipped->value,
+        )
+            ->map(
+                fn (object $row): Point => new Point(
+                    $number($row->hours),
+                    $number($row->km),
+                    $row->date === null ? null : new \DateTimeImmutable("{$row->date}T00:00:00Z"),
+                ),
+            )->all());
     }
 
     /** The last thing a check called for, if it was not done since. */
     private function call(Rule $rule, Done $done): ?Call
     {
-        $called = ($this->decided[$rule->task_id] ?? new Collection)->where('kind', DecisionKind::Called->value)->last();
+        $called = ($this->decided[$rule->task_id] ?? new Collection)->where(
+            'kind',
+            DecisionKind::Called->value,
+        )->last();
         $at = $called === null ? null : new \DateTimeImmutable($called->happened_at, new \DateTimeZone('UTC'));
 
-        return $at === null || ($done->at !== null && $done->at >= $at) ? null : new Call($this->yard->dayOf($at), (string) $called->note);
+        return $at === null
+            || ($done->at !== null && $done->at >= $at)
+            ? null
+            : new Call($this->yard->dayOf($at), (string) $called->note);
     }
 
     /**
@@ -145,8 +170,15 @@ final readonly class Facts
      */
     private function newestReadings(array $machineIds): Collection
     {
-        $newest = DB::table('meters')->whereIn('machine_id', $machineIds)->where('struck', false)->selectSub(fn ($query) => $query->from('readings')->select('readings.id')
-            ->whereColumn('readings.meter_id', 'meters.id')->where('readings.struck', false)->orderByDesc('happened_at')->orderByDesc('value')->orderByDesc('id')->limit(1), 'newest_id')
+        $newest = DB::table('meters')->whereIn('machine_id', $machineIds)
+            ->where('struck', false)
+            ->selectSub(fn ($query) => $query->from('readings')->select('readings.id')
+                ->whereColumn(
+                    'readings.meter_id',
+                    'meters.id',
+                )->where('readings.struck', false)->orderByDesc('happened_at')->orderByDesc('value')->orderByDesc('id')
+                ->limit(1),
+                'newest_id')
             ->pluck('newest_id')->filter();
 
         return Reading::query()->whereKey($newest)->get()->toBase()->keyBy('meter_id');
@@ -158,8 +190,20 @@ final readonly class Facts
      */
     private function rowsDecided(array $machineIds): Collection
     {
-        return DB::table('decisions')->join('tasks', 'tasks.id', '=', 'decisions.task_id')->whereIn('tasks.machine_id', $machineIds)
-            ->join('entries', 'entries.id', '=', 'decisions.entry_id')->whereNull('entries.struck_at')->orderBy('happened_at')->orderBy('entries.id')
-            ->get(['decisions.task_id', 'decisions.kind', 'hours', 'km', 'date', 'happened_at', 'note'])->groupBy('task_id');
+        return DB::table('decisions')->join(
+            'tasks',
+            'tasks.id',
+            '=',
+            'decisions.task_id',
+        )->whereIn('tasks.machine_id', $machineIds)
+            ->join(
+                'entries',
+                'entries.id',
+                '=',
+                'decisions.entry_id',
+            )->whereNull('entries.struck_at')->orderBy('happened_at')->orderBy('entries.id')
+            ->get(
+                ['decisions.task_id', 'decisions.kind', 'hours', 'km', 'date', 'happened_at', 'note'],
+            )->groupBy('task_id');
     }
 }

@@ -14,7 +14,9 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** The newest acts that stand at some spots, of each kind and check, read in two queries however many spots they are. */
+/**
+ * The newest acts that stand at some spots, of each kind and check, read in two queries however many spots they are.
+ */
 final readonly class NewestActs
 {
     /** @param  Collection<int, list<NewestAct>>  $acts  by spot id */
@@ -28,15 +30,33 @@ final readonly class NewestActs
      */
     public static function at(array $spotIds, array $fitAt, Yard $yard): self
     {
-        $newest = DB::table('acts')->whereIn('spot_id', $spotIds)->where('meets', true)->groupBy('spot_id', 'kind', 'check_key')
+        $newest = DB::table('acts')->whereIn('spot_id', $spotIds)
+            ->where('meets', true)
+            ->groupBy('spot_id', 'kind', 'check_key')
             ->select('spot_id', 'kind', 'check_key', DB::raw('max(happened_at) as newest'));
-        $rows = self::placed($newest, false)->concat($fitAt === [] ? [] : self::placed($newest->clone()->whereIn('spot_id', $fitAt)->where('verdict', Verdict::Fit)->where('check_key', '!=', ''), true));
+        $rows = self::placed($newest, false)->concat(
+            $fitAt === []
+                ? []
+                : self::placed(
+                    $newest->clone()
+                        ->whereIn('spot_id', $fitAt)
+                        ->where('verdict', Verdict::Fit)
+                        ->where('check_key', '!=', ''),
+                    true,
+                ),
+        );
         $number = fn (?string $run): ?BigDecimal => $run === null ? null : BigDecimal::of($run)->stripTrailingZeros();
 
         return new self($rows->groupBy('spot_id')->map(fn (Collection $ofSpot): array => array_values($ofSpot->map(function (object $row) use ($yard, $number): NewestAct {
             $at = new \DateTimeImmutable($row->happened_at, new \DateTimeZone('UTC'));
 
-            return new NewestAct(ActKind::from($row->kind), $row->check_key, $at, new Point($number($row->hours), $number($row->km), $yard->dayOf($at)), $row->fit);
+            return new NewestAct(
+                ActKind::from($row->kind),
+                $row->check_key,
+                $at,
+                new Point($number($row->hours), $number($row->km), $yard->dayOf($at)),
+                $row->fit,
+            );
         })->all())));
     }
 
@@ -49,10 +69,25 @@ final readonly class NewestActs
     /** @return Collection<int, object> */
     private static function placed(Builder $newest, bool $fit): Collection
     {
-        return DB::table('acts')->joinSub($newest, 'newest', fn ($join) => $join->on('newest.spot_id', 'acts.spot_id')->on('newest.kind', 'acts.kind')
-            ->on('newest.check_key', 'acts.check_key')->on('newest.newest', 'acts.happened_at'))->where('acts.meets', true)
+        return DB::table('acts')->joinSub($newest, 'newest', fn ($join) => $join->on(
+            'newest.spot_id',
+            'acts.spot_id',
+        )->on('newest.kind', 'acts.kind')
+            ->on(
+                'newest.check_key',
+                'acts.check_key',
+            )->on('newest.newest', 'acts.happened_at'))->where('acts.meets', true)
             ->groupBy('acts.spot_id', 'acts.kind', 'acts.check_key', 'acts.happened_at')
-            ->get(['acts.spot_id', 'acts.kind', 'acts.check_key', 'acts.happened_at', DB::raw('max(acts.hours) as hours'), DB::raw('max(acts.km) as km')])
+            ->get(
+                [
+                    'acts.spot_id',
+                    'acts.kind',
+                    'acts.check_key',
+                    'acts.happened_at',
+                    DB::raw('max(acts.hours) as hours'),
+                    DB::raw('max(acts.km) as km'),
+                ],
+            )
             ->each(function (object $row) use ($fit): void {
                 $row->fit = $fit;
             });

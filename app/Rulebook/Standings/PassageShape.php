@@ -15,6 +15,8 @@ final class PassageShape
     {
         $day = fn (int $number): string => Day::of($number)->format('Y-m-d');
 
-        return $when === null ? null : ['p10' => $day($when->p10), 'p50' => $day($when->p50), 'p90' => $day($when->p90)];
+        return $when === null
+            ? null
+            : ['p10' => $day($when->p10), 'p50' => $day($when->p50), 'p90' => $day($when->p90)];
     }
 }

@@ -68,10 +68,22 @@ final readonly class Reckoning
         $judged = (new Rulebook($lines))->standings($this->facts, $this->now());
         $standings = [];
         foreach ($lines as $line) {
-            $standings[(int) $line->task->id] = new TaskStanding($line->task, $judged[$line->task->id], $this->hours, $this->km, $yard->today());
+            $standings[(int) $line->task->id] = new TaskStanding(
+                $line->task,
+                $judged[$line->task->id],
+                $this->hours,
+                $this->km,
+                $yard->today(),
+            );
         }
         $this->standings = $standings;
-        $this->outlook = Outlook::of(array_values($standings), $this->hours, $this->km, $yard->today(), $machine->distanceUnit());
+        $this->outlook = Outlook::of(
+            array_values($standings),
+            $this->hours,
+            $this->km,
+            $yard->today(),
+            $machine->distanceUnit(),
+        );
     }
 
     public static function of(Machine $machine, Yard $yard): self
@@ -122,10 +134,20 @@ final readonly class Reckoning
         $unit = $this->railUnit();
         $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->yard->today()));
 
-        return Rail::of($unit, $now, array_values($this->standings), $this->usage(), $this->yard->today(), $this->machine->distanceUnit());
+        return Rail::of(
+            $unit,
+            $now,
+            array_values($this->standings),
+            $this->usage(),
+            $this->yard->today(),
+            $this->machine->distanceUnit(),
+        );
     }
 
-    /** What to set on the machine's own countdown until the next point on the meter it is kept by, or null where none is ahead. */
+    /**
+     * What to set on the machine's own countdown until the next point on the meter it is kept by, or null where none is
+     * ahead.
+     */
     public function countdown(): ?Countdown
     {
         $meter = $this->machine->currentMeters()[0] ?? null;
@@ -187,8 +209,16 @@ final readonly class Reckoning
     {
         $marks = $machine->severityMarks();
         $table = $marks === [] ? null : $yard->severityTable();
-        $asItHolds = fn (Rule $rule): \Closure => fn (CoreRule $core): CoreRule => $table?->tighten($core, $rule->subjects(), $marks, $yard->today()) ?? $core;
+        $asItHolds = fn (Rule $rule): \Closure => fn (CoreRule $core): CoreRule => $table?->tighten(
+            $core,
+            $rule->subjects(),
+            $marks,
+            $yard->today(),
+        )
+            ?? $core;
 
-        return array_values($machine->rules->map(fn (Rule $rule): RulebookLine => $rule->toLine($asItHolds($rule)))->all());
+        return array_values(
+            $machine->rules->map(fn (Rule $rule): RulebookLine => $rule->toLine($asItHolds($rule)))->all(),
+        );
     }
 }

@@ -34,7 +34,15 @@ final class RuleShape
             'about' => array_column($rule->subjects(), 'value'),
             'shared' => $machine->sharedRulebook?->standOf($rule, RuleCopy::keys($machine)),
             'warranty' => self::warranty($rule, $reckoning),
-            'tightened' => $standing->rule->tightenings === [] ? null : implode(' ', array_map(fn (Tightening $one): string => $one->inWords($unit), array_values($standing->rule->tightenings))),
+            'tightened' => $standing->rule->tightenings === []
+                ? null
+                : implode(
+                    ' ',
+                    array_map(
+                        fn (Tightening $one): string => $one->inWords($unit),
+                        array_values($standing->rule->tightenings),
+                    ),
+                ),
             'standing' => [
                 'state' => $standing->state->value,
                 'due' => [
@@ -52,7 +60,11 @@ final class RuleShape
                 'share_used' => Written::number($standing->shareUsed()),
                 'expected_days' => $task->expectedDays,
                 'when' => PassageShape::of($task->when),
-                'when_in_words' => $task->when === null || $task->expectedDays <= 0 || $task->when->isCertain() ? null : ucfirst($task->when->inWords($reckoning->yard->today())).'.',
+                'when_in_words' => $task->when === null
+                    || $task->expectedDays <= 0
+                    || $task->when->isCertain()
+                    ? null
+                    : ucfirst($task->when->inWords($reckoning->yard->today())).'.',
                 'why' => $standing->why($unit),
                 'notes' => $standing->notes,
             ],
@@ -67,8 +79,11 @@ final class RuleShape
         $warranty = $reckoning->machine->warranty();
 
         return match (true) {
-            $rule->dealer_only && $extended->runs($now) => "The dealer's while the extended warranty runs {$extended->inWords()}: the dealer's record is what counts.",
-            $rule->toCore()?->isLooserThanBook() === true && $warranty->runs($now) => "Looser than the book while the warranty runs {$warranty->inWords()}. ".($rule->loosened_because === null ? 'Nobody said why.' : 'Reason: '.Plain::within($rule->loosened_because)),
+            $rule->dealer_only
+                && $extended->runs($now) => "The dealer's while the extended warranty runs {$extended->inWords()}: the dealer's record is what counts.",
+            $rule->toCore()
+                ?->isLooserThanBook() === true && $warranty
+                ->runs($now) => "Looser than the book while the warranty runs {$warranty->inWords()}. ".($rule->loosened_because === null ? 'Nobody said why.' : 'Reason: '.Plain::within($rule->loosened_because)),
             default => null,
         };
     }

@@ -26,10 +26,16 @@ final class TaskSpots
     /** @param  iterable<Machine>  $machines  with rules */
     public static function of(iterable $machines): self
     {
-        $ids = collect($machines)->filter(fn (Machine $machine): bool => $machine->rules->contains(fn (Rule $rule): bool => $rule->task->isOfAllPoints()))->pluck('id');
+        $ids = collect($machines)->filter(
+            fn (Machine $machine): bool => $machine->rules->contains(
+                fn (Rule $rule): bool => $rule->task->isOfAllPoints(),
+            ),
+        )->pluck('id');
 
         return new self($ids->isEmpty() ? new Collection
-            : Spot::query()->whereIn('machine_id', $ids)->where(['kind' => SpotKind::GreasePoint, 'retired' => false])->orderBy('position')->get()->toBase()->groupBy('machine_id'));
+            : Spot::query()->whereIn('machine_id', $ids)->where(
+                ['kind' => SpotKind::GreasePoint, 'retired' => false],
+            )->orderBy('position')->get()->toBase()->groupBy('machine_id'));
     }
 
     /** @return Collection<int, Spot> */
@@ -38,7 +44,8 @@ final class TaskSpots
         if (! $rule->task->isOfAllPoints()) {
             return $rule->task->spots->toBase();
         }
-        $own = $machine->rules->filter(fn (Rule $other): bool => $other->task->kind === TaskKind::Lubricate)->flatMap(fn (Rule $other) => $other->task->spots->modelKeys());
+        $own = $machine->rules->filter(fn (Rule $other): bool => $other->task->kind === TaskKind::Lubricate)
+            ->flatMap(fn (Rule $other) => $other->task->spots->modelKeys());
 
         return ($this->points[$machine->id] ?? new Collection)->whereNotIn('id', $own)->values();
     }
@@ -47,7 +54,9 @@ final class TaskSpots
     public function placesOf(Machine $machine, Rule $rule): array
     {
         return $this->places[$rule->id] ??= ! $rule->task->isOfAllPoints() ? $rule->task->places()
-            : $this->ofRule($machine, $rule)->mapWithKeys(fn (Spot $spot): array => [$spot->id => $spot->toCore()])->all();
+            : $this->ofRule($machine, $rule)->mapWithKeys(
+                fn (Spot $spot): array => [$spot->id => $spot->toCore()],
+            )->all();
     }
 
     /** @return array<int, Rule> by spot id, the rule by which each grease point is greased; its own before the set's */

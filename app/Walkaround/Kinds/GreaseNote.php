@@ -38,7 +38,10 @@ final readonly class GreaseNote implements NoteKind
 
     public function messages(): array
     {
-        return ['strokes.between' => 'From 1 to '.self::MOST_STROKES.' strokes.', 'strokes.required_unless' => 'Say how many strokes, or that it did not go in.'];
+        return [
+            'strokes.between' => 'From 1 to '.self::MOST_STROKES.' strokes.',
+            'strokes.required_unless' => 'Say how many strokes, or that it did not go in.',
+        ];
     }
 
     public function ability(): string
@@ -50,9 +53,21 @@ final readonly class GreaseNote implements NoteKind
     {
         $machine = $note->machine();
         $given = $note->given;
-        $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $given['spot'], 'kind' => SpotKind::GreasePoint])->with('grease')->first()
+        $spot = Spot::query()->where(
+            ['machine_id' => $machine->id, 'key' => $given['spot'], 'kind' => SpotKind::GreasePoint],
+        )
+            ->with('grease')
+            ->first()
             ?? throw Refusal::field('spot', "{$machine->name} has no such grease point.");
-        $act = Greasing::act($spot, ($given['did_not_go_in'] ?? false) !== true, $given['strokes'] ?? null, $given['sign_seen'] ?? false, note: $note->circumstances->note, uuid: $note->id, replaces: $note->replaces);
+        $act = Greasing::act(
+            $spot,
+            ($given['did_not_go_in'] ?? false) !== true,
+            $given['strokes'] ?? null,
+            $given['sign_seen'] ?? false,
+            note: $note->circumstances->note,
+            uuid: $note->id,
+            replaces: $note->replaces,
+        );
         $entry = $this->occasion->entry($note, EntryKind::Round, $note->job === null ? RoundKind::Grease : null);
         ($this->writeActs)($machine, $entry, [$act], $note->circumstances);
 

@@ -36,8 +36,13 @@ final readonly class LookNote implements NoteKind
     /** Characters of all that is entered for one measurement. */
     private const LONGEST_VALUES = 1000;
 
-    public function __construct(private OccasionOf $occasion, private WriteActs $writeActs, private PutRight $putRight, private CheckLists $checkLists, private Yard $yard)
-    {
+    public function __construct(
+        private OccasionOf $occasion,
+        private WriteActs $writeActs,
+        private PutRight $putRight,
+        private CheckLists $checkLists,
+        private Yard $yard,
+    ) {
     }
 
     public function rules(?Machine $machine): array
@@ -79,7 +84,12 @@ final readonly class LookNote implements NoteKind
         [$act] = ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
         if ($act->verdict === Verdict::StandDown && $act->struck_at === null) {
             $because = implode(' ', array_filter([rtrim("{$act->title}: {$act->words}", ': .').'.', $act->note]));
-            Entry::write($machine, EntryKind::StoodDown, $note->circumstances, ['note' => mb_substr($because, 0, 1000), 'detail' => ['act' => $act->uuid]]);
+            Entry::write(
+                $machine,
+                EntryKind::StoodDown,
+                $note->circumstances,
+                ['note' => mb_substr($because, 0, 1000), 'detail' => ['act' => $act->uuid]],
+            );
         }
 
         return new Written($entry->id, ['act' => $act->load('person', 'photos', 'spot')->toRecord()]);
@@ -119,7 +129,18 @@ final readonly class LookNote implements NoteKind
         $topUp = $said === Said::Measured ? ($given['values']['topped_up'] ?? '') : '';
 
         return $topUp === '' ? [$look]
-            : [$look, new GivenAct($spot, ActKind::ToppedUp, $title, check: $key, poured: Quantity::parse((string) $topUp, Unit::Litre), pouredTyped: (string) $topUp, with: $note->id)];
+            : [
+                $look,
+                new GivenAct(
+                    $spot,
+                    ActKind::ToppedUp,
+                    $title,
+                    check: $key,
+                    poured: Quantity::parse((string) $topUp, Unit::Litre),
+                    pouredTyped: (string) $topUp,
+                    with: $note->id,
+                ),
+            ];
     }
 
     /** @return array{Spot, string} */
@@ -128,9 +149,11 @@ final readonly class LookNote implements NoteKind
         $given = $note->given;
         $machine = $note->machine();
         if (isset($given['check'])) {
-            return $this->putRight->lookedAt($machine, $given['check']) ?? throw Refusal::field('check', 'Nothing of that name is looked at on this machine.');
+            return $this->putRight->lookedAt($machine, $given['check'])
+                ?? throw Refusal::field('check', 'Nothing of that name is looked at on this machine.');
         }
-        $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $given['spot']])->first() ?? throw Refusal::field('spot', "{$machine->name} has no such spot.");
+        $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $given['spot']])->first()
+            ?? throw Refusal::field('spot', "{$machine->name} has no such spot.");
 
         return [$spot, $given['title']];
     }
@@ -145,7 +168,10 @@ final readonly class LookNote implements NoteKind
             throw new BadInput($undone);
         }
 
-        return $check->judge($values, new Occasion($this->yard->dayOf($note->circumstances->when->at), $this->yard->coldestNight()));
+        return $check->judge(
+            $values,
+            new Occasion($this->yard->dayOf($note->circumstances->when->at), $this->yard->coldestNight()),
+        );
     }
 
     /** What people enter is short. */

@@ -39,7 +39,10 @@ final class Battery implements Instrument
     /** No cell ever stands above this: it is another battery. */
     private const MOST_A_CELL = '2.75';
 
-    private const SOURCES = ['Open-circuit voltage of lead-acid batteries near 25 °C, handbook table, values from memory', 'common practice'];
+    private const SOURCES = [
+        'Open-circuit voltage of lead-acid batteries near 25 °C, handbook table, values from memory',
+        'common practice',
+    ];
 
     public function asks(array $limits = []): array
     {
@@ -61,8 +64,10 @@ final class Battery implements Instrument
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
     {
         $kind = $limits->choice('kind', OpenCircuitVoltage::Flooded, 'the kind of battery');
-        $nominal = $limits->optionalMeasure('nominal', 'the battery\'s voltage', Dimension::Voltage, Unit::Volt) ?? Quantity::of(12, Unit::Volt);
-        $mostDrop = $limits->optionalMeasure('max_drop', 'the most it may drop', Dimension::Voltage, Unit::Volt) ?? Quantity::of(1, Unit::Volt);
+        $nominal = $limits->optionalMeasure('nominal', 'the battery\'s voltage', Dimension::Voltage, Unit::Volt)
+            ?? Quantity::of(12, Unit::Volt);
+        $mostDrop = $limits->optionalMeasure('max_drop', 'the most it may drop', Dimension::Voltage, Unit::Volt)
+            ?? Quantity::of(1, Unit::Volt);
         $rest = $entered->measure('rest_volts', 'the voltage at rest', Dimension::Voltage, Unit::Volt);
         $loaded = $entered->optionalMeasure('loaded_volts', 'the voltage under load', Dimension::Voltage, Unit::Volt);
         $seconds = $entered->optionalNumber('seconds', 'the seconds under load', aboveZero: true) ?? BigDecimal::of(10);
@@ -71,7 +76,10 @@ final class Battery implements Instrument
         }
         $cells = max(1, (int) round($nominal->value->toFloat() / self::VOLTS_A_CELL));
         if ($rest !== null && $rest->value->isGreaterThan(BigDecimal::of(self::MOST_A_CELL)->multipliedBy($cells))) {
-            $entered->fault('rest_volts', "{$rest->inWords()} is more than a {$nominal->inWords()} battery ever shows.");
+            $entered->fault(
+                'rest_volts',
+                "{$rest->inWords()} is more than a {$nominal->inWords()} battery ever shows.",
+            );
         }
         if ($rest !== null && $loaded !== null && $loaded->compareTo($rest) > 0) {
             $entered->fault('loaded_volts', 'Under load it cannot show more than at rest.');
@@ -81,30 +89,61 @@ final class Battery implements Instrument
         assert($rest !== null);
         $charge = $kind->stateOfCharge($rest->value, $cells)->toScale(1, RoundingMode::HALF_UP)->stripTrailingZeros();
         $drop = $loaded === null ? null : $rest->minus($loaded);
-        $fields = ['state_of_charge' => Written::number($charge), 'drop' => $drop === null ? null : Written::quantity($drop)];
+        $fields = [
+            'state_of_charge' => Written::number($charge),
+            'drop' => $drop === null ? null : Written::quantity($drop),
+        ];
         $first = $this->asksFirst($rest, $loaded, $cells, $seconds);
         if ($first !== null) {
             return new Judged(null, "{$first[0]}, so this is no reading.", $first[1], $fields, self::SOURCES);
         }
-        $allowed = Quantity::of($mostDrop->value->multipliedBy($nominal->value)->multipliedBy($seconds)->dividedBy(12 * self::SECONDS), Unit::Volt);
+        $allowed = Quantity::of(
+            $mostDrop->value->multipliedBy($nominal->value)->multipliedBy($seconds)->dividedBy(12 * self::SECONDS),
+            Unit::Volt,
+        );
         [$verdict, $do] = match (true) {
-            $drop !== null && $drop->compareTo($allowed) > 0 => [Verdict::Act, 'Clean and tighten the terminals, charge, test again; replace it if it drops again.'],
+            $drop !== null
+                && $drop->compareTo($allowed) > 0 => [
+                    Verdict::Act,
+                    'Clean and tighten the terminals, charge, test again; replace it if it drops again.',
+                ],
             $charge->isLessThan(50) => [Verdict::Act, 'Charge it and test again; left like this it spoils.'],
             $charge->isLessThan(75) => [Verdict::Watch, 'Charge it and test again.'],
             default => [Verdict::Fit, ''],
         };
-        $dropped = $drop === null ? '' : "; it drops {$drop->inWords()} in {$seconds->stripTrailingZeros()} s, at most {$allowed->inWords()} is right";
+        $dropped = $drop === null
+            ? ''
+            : "; it drops {$drop->inWords()} in {$seconds->stripTrailingZeros()} s, at most {$allowed->inWords()} is right";
 
-        return new Judged($verdict, "{$rest->inWords()} at rest is {$charge} % charged for a {$nominal->inWords()} {$kind->label()} battery{$dropped}.", $do, $fields, self::SOURCES);
+        return new Judged(
+            $verdict,
+            "{$rest->inWords()} at rest is {$charge} % charged for a {$nominal->inWords()} {$kind->label()} battery{$dropped}.",
+            $do,
+            $fields,
+            self::SOURCES,
+        );
     }
 
     /** @return array{string, string}|null why it tells nothing, and what to do first */
     private function asksFirst(Quantity $rest, ?Quantity $loaded, int $cells, BigDecimal $seconds): ?array
     {
         return match (true) {
-            $rest->value->isZero(), $loaded?->value->isZero() => ['0 V is no contact', 'Look at the tester\'s leads and the posts, then measure again.'],
-            $rest->value->isGreaterThan(BigDecimal::of(self::RESTED_A_CELL)->multipliedBy($cells)) => ["{$rest->inWords()} is over ".Quantity::of(BigDecimal::of(self::RESTED_A_CELL)->multipliedBy($cells), Unit::Volt)->inWords().': it is being charged, or was a moment ago', 'Charger off, let it rest some hours, then measure again.'],
-            $loaded !== null && $seconds->isGreaterThan(self::MOST_SECONDS) => ["After {$seconds->stripTrailingZeros()} s under load every battery sinks", 'Let it rest, load it for '.self::SECONDS.' s and measure again.'],
+            $rest->value->isZero(), $loaded?->value->isZero() => [
+                '0 V is no contact',
+                'Look at the tester\'s leads and the posts, then measure again.',
+            ],
+            $rest->value->isGreaterThan(BigDecimal::of(self::RESTED_A_CELL)->multipliedBy($cells)) => [
+                "{$rest->inWords()} is over ".Quantity::of(
+                    BigDecimal::of(self::RESTED_A_CELL)->multipliedBy($cells),
+                    Unit::Volt,
+                )->inWords().': it is being charged, or was a moment ago',
+                'Charger off, let it rest some hours, then measure again.',
+            ],
+            $loaded !== null
+                && $seconds->isGreaterThan(self::MOST_SECONDS) => [
+                    "After {$seconds->stripTrailingZeros()} s under load every battery sinks",
+                    'Let it rest, load it for '.self::SECONDS.' s and measure again.',
+                ],
             default => null,
         };
     }

@@ -18,7 +18,8 @@ use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
 /**
- * How far a belt gives when its longest run is pressed in the middle. Over the few millimetres that matter a belt gives in proportion to the force,
+ * How far a belt gives when its longest run is pressed in the middle. Over the few millimetres that matter a belt gives
+ * in proportion to the force,
  * so a limit stated for one force is scaled to one near it. A belt that hardly gives is too tight: bearings suffer.
  */
 final class Belt implements Instrument, JudgedQuickly
@@ -34,7 +35,11 @@ final class Belt implements Instrument, JudgedQuickly
 
     public function limits(): array
     {
-        return [Ask::quantity('deflection', 'It may give', Unit::Inch), Ask::quantity('least', 'and must give', Unit::Inch)->ifAny(), Ask::quantity('force', 'when pressed with', Unit::PoundForce)];
+        return [
+            Ask::quantity('deflection', 'It may give', Unit::Inch),
+            Ask::quantity('least', 'and must give', Unit::Inch)->ifAny(),
+            Ask::quantity('force', 'when pressed with', Unit::PoundForce),
+        ];
     }
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
@@ -47,7 +52,10 @@ final class Belt implements Instrument, JudgedQuickly
         if ($force?->value->isZero() || $limitForce?->value->isZero()) {
             $entered->fault('force', 'The force must be above zero.');
         } elseif ($force !== null && $limitForce !== null && self::isFar($force, $limitForce)) {
-            $entered->fault('force', "The limit is stated for {$limitForce->inWords()}. Press with half to twice as much: farther off a belt no longer gives in proportion.");
+            $entered->fault(
+                'force',
+                "The limit is stated for {$limitForce->inWords()}. Press with half to twice as much: farther off a belt no longer gives in proportion.",
+            );
         }
         if ($limit !== null && $least !== null && $least->compareTo($limit) >= 0) {
             $limits->fault('least', 'It must give less than it may.');
@@ -58,14 +66,27 @@ final class Belt implements Instrument, JudgedQuickly
 
         $share = $force->si()->dividedBy($limitForce->si());
         $allowed = Quantity::of($limit->to($deflection->unit)->value->multipliedBy($share), $deflection->unit);
-        $required = Quantity::of(($least ?? Quantity::of($limit->value->dividedBy(2), $limit->unit))->to($deflection->unit)->value->multipliedBy($share), $deflection->unit);
+        $required = Quantity::of(
+            ($least ?? Quantity::of($limit->value->dividedBy(2), $limit->unit))->to($deflection->unit)->value->multipliedBy($share),
+            $deflection->unit,
+        );
         $nothing = Quantity::of(0, $deflection->unit);
         $over = $deflection->compareTo($allowed) > 0 ? $deflection->minus($allowed) : $nothing;
         $under = $deflection->compareTo($required) < 0 ? $required->minus($deflection) : $nothing;
-        $scaled = $share->isEqualTo(1) ? '' : " (the limit is {$limit->inWords()} at {$limitForce->inWords()}; scaled to the force used)";
+        $scaled = $share->isEqualTo(1)
+            ? ''
+            : " (the limit is {$limit->inWords()} at {$limitForce->inWords()}; scaled to the force used)";
         [$verdict, $found, $do] = match (true) {
-            $over->value->isPositive() => [Verdict::Act, ", so it is over by {$over->inWords()}.", 'Tighten it, run it, and check again.'],
-            $under->value->isPositive() => [Verdict::Act, "; less than {$required->inWords()} is too tight, by {$under->inWords()}.", 'Slacken it, run it, and check again: a tight belt kills bearings.'],
+            $over->value->isPositive() => [
+                Verdict::Act,
+                ", so it is over by {$over->inWords()}.",
+                'Tighten it, run it, and check again.',
+            ],
+            $under->value->isPositive() => [
+                Verdict::Act,
+                "; less than {$required->inWords()} is too tight, by {$under->inWords()}.",
+                'Slacken it, run it, and check again: a tight belt kills bearings.',
+            ],
             default => [Verdict::Fit, '.', ''],
         };
 
@@ -73,7 +94,13 @@ final class Belt implements Instrument, JudgedQuickly
             $verdict,
             "It gives {$deflection->inWords()}. The most at {$force->inWords()} is {$allowed->inWords()}{$scaled}{$found}",
             $do,
-            ['deflection' => Written::quantity($deflection), 'over_by' => Written::quantity($over), 'under_by' => Written::quantity($under), 'allowed' => Written::quantity($allowed), 'least' => Written::quantity($required)],
+            [
+                'deflection' => Written::quantity($deflection),
+                'over_by' => Written::quantity($over),
+                'under_by' => Written::quantity($under),
+                'allowed' => Written::quantity($allowed),
+                'least' => Written::quantity($required),
+            ],
         );
     }
 
@@ -110,9 +137,21 @@ final class Belt implements Instrument, JudgedQuickly
         $least = Quantity::of($most->value->dividedBy(2), $most->unit);
 
         return new QuickLimit(['rest' => 1, 'pressed' => -1], $most->unit, [
-            [QuickLimit::below($least, $most->unit), Verdict::Act, "Less than {$least->inWords()} at {$force->inWords()} is too tight. Slacken it, run it, and check again."],
-            [QuickLimit::above($most, $most->unit), Verdict::Fit, "The most at {$force->inWords()} is {$most->inWords()}."],
-            [null, Verdict::Act, "Over the {$most->inWords()} at {$force->inWords()}. Tighten it, run it, and check again."],
+            [
+                QuickLimit::below($least, $most->unit),
+                Verdict::Act,
+                "Less than {$least->inWords()} at {$force->inWords()} is too tight. Slacken it, run it, and check again.",
+            ],
+            [
+                QuickLimit::above($most, $most->unit),
+                Verdict::Fit,
+                "The most at {$force->inWords()} is {$most->inWords()}.",
+            ],
+            [
+                null,
+                Verdict::Act,
+                "Over the {$most->inWords()} at {$force->inWords()}. Tighten it, run it, and check again.",
+            ],
         ], unless: ['force']);
     }
 }

@@ -16,13 +16,27 @@ final class CellWater implements Instrument
 {
     private const LEVELS = [
         'over' => ['well over the plates', Verdict::Fit, ''],
-        'just' => ['just over the plates', Verdict::Watch, 'Charge it first, then fill with distilled water to below the neck. No sparks.'],
-        'bare' => ['plates bare', Verdict::Act, 'Cover the plates with distilled water, charge, then fill up. No sparks.'],
+        'just' => [
+            'just over the plates',
+            Verdict::Watch,
+            'Charge it first, then fill with distilled water to below the neck. No sparks.',
+        ],
+        'bare' => [
+            'plates bare',
+            Verdict::Act,
+            'Cover the plates with distilled water, charge, then fill up. No sparks.',
+        ],
     ];
 
     public function asks(array $limits = []): array
     {
-        return [Ask::choice('water', 'Water in the lowest cell', array_map(fn (array $level): string => $level[0], self::LEVELS))];
+        return [
+            Ask::choice(
+                'water',
+                'Water in the lowest cell',
+                array_map(fn (array $level): string => $level[0], self::LEVELS),
+            ),
+        ];
     }
 
     public function limits(): array

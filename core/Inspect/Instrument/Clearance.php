@@ -43,12 +43,25 @@ final class Clearance implements Instrument, JudgedQuickly
         assert($least !== null && $most !== null && $gap !== null);
 
         $bounds = "{$least->inWords()} to {$most->inWords()} is right";
-        $off = fn (Quantity $bound): string => Quantity::of($gap->value->minus($bound->to($gap->unit)->value)->abs(), $gap->unit)->inWords();
+        $off = fn (Quantity $bound): string => Quantity::of(
+            $gap->value->minus($bound->to($gap->unit)->value)->abs(),
+            $gap->unit,
+        )->inWords();
         $fields = ['gap' => Written::quantity($gap)];
 
         return match (true) {
-            $gap->compareTo($most) > 0 => new Judged(Verdict::Act, "{$gap->inWords()} is {$off($most)} too wide; {$bounds}.", 'Take shims out until it is within.', $fields),
-            $gap->compareTo($least) < 0 => new Judged(Verdict::Act, "{$gap->inWords()} is {$off($least)} too narrow; {$bounds}.", 'Put shims in until it is within.', $fields),
+            $gap->compareTo($most) > 0 => new Judged(
+                Verdict::Act,
+                "{$gap->inWords()} is {$off($most)} too wide; {$bounds}.",
+                'Take shims out until it is within.',
+                $fields,
+            ),
+            $gap->compareTo($least) < 0 => new Judged(
+                Verdict::Act,
+                "{$gap->inWords()} is {$off($least)} too narrow; {$bounds}.",
+                'Put shims in until it is within.',
+                $fields,
+            ),
             default => new Judged(Verdict::Fit, "{$gap->inWords()}; {$bounds}.", '', $fields),
         };
     }
@@ -63,7 +76,11 @@ final class Clearance implements Instrument, JudgedQuickly
         $bounds = "{$least->inWords()} to {$most->inWords()} is right";
 
         return new QuickLimit(['gap' => 1], $least->unit, [
-            [QuickLimit::below($least, $least->unit), Verdict::Act, "Too narrow; {$bounds}. Put shims in until it is within."],
+            [
+                QuickLimit::below($least, $least->unit),
+                Verdict::Act,
+                "Too narrow; {$bounds}. Put shims in until it is within.",
+            ],
             [QuickLimit::above($most, $least->unit), Verdict::Fit, "{$bounds}."],
             [null, Verdict::Act, "Too wide; {$bounds}. Take shims out until it is within."],
         ]);

@@ -24,22 +24,37 @@ final class Coolant implements Instrument
 
     public function asks(array $limits = []): array
     {
-        return [Ask::quantity('protects_to', 'The tester shows protection to', Unit::DegreeCelsius)->ifAny(), Ask::number('percent', 'or so much glycol, %')->ifAny()];
+        return [
+            Ask::quantity('protects_to', 'The tester shows protection to', Unit::DegreeCelsius)->ifAny(),
+            Ask::number('percent', 'or so much glycol, %')->ifAny(),
+        ];
     }
 
     public function limits(): array
     {
-        return [Ask::choice('glycol', 'Glycol', ['ethylene' => 'ethylene', 'propylene' => 'propylene']), Ask::quantity('coldest', 'Coldest night, if not the yard\'s', Unit::DegreeCelsius)->ifAny()];
+        return [
+            Ask::choice('glycol', 'Glycol', ['ethylene' => 'ethylene', 'propylene' => 'propylene']),
+            Ask::quantity('coldest', 'Coldest night, if not the yard\'s', Unit::DegreeCelsius)->ifAny(),
+        ];
     }
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
     {
         $glycol = $limits->choice('glycol', Glycol::Ethylene, 'the glycol');
-        $coldest = $limits->optionalMeasure('coldest', 'the coldest night', Dimension::Temperature, Unit::DegreeCelsius) ?? $occasion->coldestNight;
-        $protects = $entered->optionalMeasure('protects_to', 'what the tester shows', Dimension::Temperature, Unit::DegreeCelsius);
+        $coldest = $limits->optionalMeasure('coldest', 'the coldest night', Dimension::Temperature, Unit::DegreeCelsius)
+            ?? $occasion->coldestNight;
+        $protects = $entered->optionalMeasure(
+            'protects_to',
+            'what the tester shows',
+            Dimension::Temperature,
+            Unit::DegreeCelsius,
+        );
         $percent = $entered->optionalNumber('percent', 'the share of glycol');
         if ($coldest === null) {
-            $limits->fault('coldest', 'Nobody has said how cold the coldest night here gets. The keeper sets it with the yard.');
+            $limits->fault(
+                'coldest',
+                'Nobody has said how cold the coldest night here gets. The keeper sets it with the yard.',
+            );
         }
         if ($protects === null && $percent === null) {
             $entered->fault('protects_to', 'What the tester shows is missing.');
@@ -58,11 +73,26 @@ final class Coolant implements Instrument
         $spare = $coldest->to(Unit::DegreeCelsius)->value->minus($protects->to(Unit::DegreeCelsius)->value);
         $why = ($percent === null ? '' : "{$percent} % {$glycol->value} glycol: ")."It protects to {$protects->inWords()}; the coldest night here is {$coldest->inWords()}.";
         $fields = ['protects_to' => Written::quantity($protects, 1)];
-        $sources = ['Glycol freezing points by volume: ASHRAE Handbook, Fundamentals, values from memory', 'common practice'];
+        $sources = [
+            'Glycol freezing points by volume: ASHRAE Handbook, Fundamentals, values from memory',
+            'common practice',
+        ];
 
         return match (true) {
-            $spare->isNegative() => new Judged(Verdict::Act, $why, 'Correct the mix before that night. Never open the cooling system hot.', $fields, $sources),
-            $spare->isLessThan(self::MARGIN) => new Judged(Verdict::Watch, $why, 'Correct the mix before winter.', $fields, $sources),
+            $spare->isNegative() => new Judged(
+                Verdict::Act,
+                $why,
+                'Correct the mix before that night. Never open the cooling system hot.',
+                $fields,
+                $sources,
+            ),
+            $spare->isLessThan(self::MARGIN) => new Judged(
+                Verdict::Watch,
+                $why,
+                'Correct the mix before winter.',
+                $fields,
+                $sources,
+            ),
             default => new Judged(Verdict::Fit, $why, '', $fields, $sources),
         };
     }

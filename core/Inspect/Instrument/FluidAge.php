@@ -27,11 +27,15 @@ final class FluidAge implements Instrument
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
     {
-        $months = $limits->has('months') ? $limits->optionalWholeNumber('months', 'the months it may stay in', 600) : null;
+        $months = $limits->has('months')
+            ? $limits->optionalWholeNumber('months', 'the months it may stay in', 600)
+            : null;
         if ($months === null || $months === 0) {
             $limits->fault('months', 'The months it may stay in are missing.');
         }
-        $changed = $entered->has('changed_on') ? $entered->optionalDay('changed_on', 'the day it was changed') : $entered->instant('changed_on', 'the day it was changed');
+        $changed = $entered->has('changed_on') ? $entered
+            ->optionalDay('changed_on', 'the day it was changed') : $entered
+            ->instant('changed_on', 'the day it was changed');
         if ($changed !== null && $changed > $occasion->day) {
             $entered->fault('changed_on', 'That day has not come yet.');
         }
@@ -44,8 +48,16 @@ final class FluidAge implements Instrument
         $since = "Changed on {$changed->format('j F Y')}; it may stay in ".Plain::count($months, 'month');
 
         return match (true) {
-            $occasion->day > $until => new Judged(Verdict::Act, "{$since}, to {$until->format('j F Y')}, which is past.", 'Change it.'),
-            $occasion->day > $nearly => new Judged(Verdict::Watch, "{$since}, to {$until->format('j F Y')}.", 'Plan to change it.'),
+            $occasion->day > $until => new Judged(
+                Verdict::Act,
+                "{$since}, to {$until->format('j F Y')}, which is past.",
+                'Change it.',
+            ),
+            $occasion->day > $nearly => new Judged(
+                Verdict::Watch,
+                "{$since}, to {$until->format('j F Y')}.",
+                'Plan to change it.',
+            ),
             default => new Judged(Verdict::Fit, "{$since}, to {$until->format('j F Y')}."),
         };
     }

@@ -19,7 +19,14 @@ final class FluidLook implements Instrument
     public function asks(array $limits = []): array
     {
         return [
-            Ask::several('seen', 'What is seen', array_combine(array_column(Seen::cases(), 'value'), array_map(fn (Seen $seen): string => $seen->label(), Seen::cases()))),
+            Ask::several(
+                'seen',
+                'What is seen',
+                array_combine(
+                    array_column(Seen::cases(), 'value'),
+                    array_map(fn (Seen $seen): string => $seen->label(), Seen::cases()),
+                ),
+            ),
             Ask::flag('first_service', 'At the first service'),
             Ask::flag('just_filled', 'Just filled'),
         ];
@@ -27,7 +34,19 @@ final class FluidLook implements Instrument
 
     public function limits(): array
     {
-        return [Ask::choice('compartment', 'Housing', array_combine(array_column(CompartmentKind::cases(), 'value'), array_map(fn (CompartmentKind $kind): string => str_replace('_', ' ', $kind->value), CompartmentKind::cases())))];
+        return [
+            Ask::choice(
+                'compartment',
+                'Housing',
+                array_combine(
+                    array_column(CompartmentKind::cases(), 'value'),
+                    array_map(
+                        fn (CompartmentKind $kind): string => str_replace('_', ' ', $kind->value),
+                        CompartmentKind::cases(),
+                    ),
+                ),
+            ),
+        ];
     }
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
@@ -37,7 +56,10 @@ final class FluidLook implements Instrument
         foreach ($entered->texts('seen', 'what is seen') as $one) {
             $known = Seen::tryFrom($one);
             if ($known === null) {
-                $entered->fault('seen', "\"{$one}\" is not one of ".implode(', ', array_column(Seen::cases(), 'value')).'.');
+                $entered->fault(
+                    'seen',
+                    "\"{$one}\" is not one of ".implode(', ', array_column(Seen::cases(), 'value')).'.',
+                );
             } else {
                 $seen[] = $known;
             }
@@ -55,11 +77,20 @@ final class FluidLook implements Instrument
 
         return new Judged(
             $gravest->verdict,
-            ucfirst(implode(', ', array_map(fn (Seen $one): string => $one->label(), $seen))).': '.implode('; ', array_column($conditions, 'reading')).'.',
+            ucfirst(
+                implode(', ', array_map(fn (Seen $one): string => $one->label(), $seen)),
+            ).': '.implode('; ', array_column($conditions, 'reading')).'.',
             $gravest->do,
             [
                 'reading' => $gravest->reading,
-                'readings' => array_map(fn (Condition $condition): array => ['reading' => $condition->reading, 'verdict' => $condition->verdict->value, 'do' => $condition->do], $conditions),
+                'readings' => array_map(
+                    fn (Condition $condition): array => [
+                        'reading' => $condition->reading,
+                        'verdict' => $condition->verdict->value,
+                        'do' => $condition->do,
+                    ],
+                    $conditions,
+                ),
             ],
         );
     }

@@ -21,35 +21,52 @@ final class FreePlay implements Instrument
 {
     public function asks(array $limits = []): array
     {
-        return [Ask::quantity('left', 'Left, or the only one', Unit::Inch, like: 'target'), Ask::quantity('right', 'Right', Unit::Inch, like: 'target')->ifAny()];
+        return [
+            Ask::quantity('left', 'Left, or the only one', Unit::Inch, like: 'target'),
+            Ask::quantity('right', 'Right', Unit::Inch, like: 'target')->ifAny(),
+        ];
     }
 
     public function limits(): array
     {
-        return [Ask::quantity('target', 'Target', Unit::Inch), Ask::quantity('tolerance', 'give or take', Unit::Inch), Ask::quantity('max_difference', 'Left and right differ by at most', Unit::Inch)->ifAny()];
+        return [
+            Ask::quantity('target', 'Target', Unit::Inch),
+            Ask::quantity('tolerance', 'give or take', Unit::Inch),
+            Ask::quantity('max_difference', 'Left and right differ by at most', Unit::Inch)->ifAny(),
+        ];
     }
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
     {
         $target = $limits->measure('target', 'the target', Dimension::Length);
         $tolerance = $limits->measure('tolerance', 'the tolerance', Dimension::Length, $target?->unit);
-        $most = $limits->optionalMeasure('max_difference', 'the greatest difference', Dimension::Length, $target?->unit) ?? $tolerance;
+        $most = $limits->optionalMeasure('max_difference', 'the greatest difference', Dimension::Length, $target?->unit)
+            ?? $tolerance;
         $left = $entered->measure('left', 'the left play', Dimension::Length, $target?->unit);
         $right = $entered->optionalMeasure('right', 'the right play', Dimension::Length, $target?->unit);
         $limits->complete();
         $entered->complete();
         assert($target !== null && $tolerance !== null && $left !== null);
 
-        $faults = array_filter([$this->fault($right === null ? 'It' : 'Left', $left, $target, $tolerance), $right === null ? null : $this->fault('Right', $right, $target, $tolerance)]);
+        $faults = array_filter(
+            [
+                $this->fault($right === null ? 'It' : 'Left', $left, $target, $tolerance),
+                $right === null ? null : $this->fault('Right', $right, $target, $tolerance),
+            ],
+        );
         $difference = $right === null ? null : self::apart($left, $right);
         if ($difference !== null && $most !== null && $difference->compareTo($most) > 0) {
             $faults[] = "left and right differ by {$difference->inWords()}, at most {$most->inWords()} is allowed";
         }
-        $told = $right === null ? "{$left->inWords()} of play" : "{$left->inWords()} of play left and {$right->inWords()} right";
+        $told = $right === null
+            ? "{$left->inWords()} of play"
+            : "{$left->inWords()} of play left and {$right->inWords()} right";
 
         return new Judged(
             $faults === [] ? Verdict::Fit : Verdict::Act,
-            $faults === [] ? "{$told}; the target is {$target->inWords()}, give or take {$tolerance->inWords()}." : ucfirst(implode('; ', $faults)).'.',
+            $faults === []
+                ? "{$told}; the target is {$target->inWords()}, give or take {$tolerance->inWords()}."
+                : ucfirst(implode('; ', $faults)).'.',
             $faults === [] ? '' : 'Adjust at the turnbuckle in small turns, lock it, couple the pedals again.',
             [
                 'left_over_by' => Written::quantity(self::over($left, $target)),

@@ -19,7 +19,10 @@ use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\WrittenNumber;
 
-/** What is left of a part that wears down: tread, lining, thread on an adjuster, a belt's width. The least of several readings counts. */
+/**
+ * What is left of a part that wears down: tread, lining, thread on an adjuster, a belt's width. The least of several
+ * readings counts.
+ */
 final class Left implements Instrument, JudgedQuickly
 {
     public function asks(array $limits = []): array
@@ -29,7 +32,10 @@ final class Left implements Instrument, JudgedQuickly
 
     public function limits(): array
     {
-        return [Ask::quantity('least', 'At least', Unit::Millimetre), Ask::quantity('watch_below', 'Watch it below', Unit::Millimetre)->ifAny()];
+        return [
+            Ask::quantity('least', 'At least', Unit::Millimetre),
+            Ask::quantity('watch_below', 'Watch it below', Unit::Millimetre)->ifAny(),
+        ];
     }
 
     public function judge(Fields $entered, Fields $limits, Occasion $occasion): Judged
@@ -43,12 +49,27 @@ final class Left implements Instrument, JudgedQuickly
 
         $over = Quantity::of($left->value->minus($least->to($left->unit)->value)->abs(), $left->unit);
         [$verdict, $why, $do] = match (true) {
-            $left->compareTo($least) < 0 => [Verdict::Act, "{$left->inWords()} left, {$over->inWords()} less than the {$least->inWords()} there must be.", 'Replace it.'],
-            $watch !== null && $left->compareTo($watch) < 0 => [Verdict::Watch, "{$left->inWords()} left, {$over->inWords()} above the {$least->inWords()} there must be.", 'Order the part.'],
+            $left->compareTo($least) < 0 => [
+                Verdict::Act,
+                "{$left->inWords()} left, {$over->inWords()} less than the {$least->inWords()} there must be.",
+                'Replace it.',
+            ],
+            $watch !== null
+                && $left->compareTo($watch) < 0 => [
+                    Verdict::Watch,
+                    "{$left->inWords()} left, {$over->inWords()} above the {$least->inWords()} there must be.",
+                    'Order the part.',
+                ],
             default => [Verdict::Fit, "{$left->inWords()} left; {$least->inWords()} is the least.", ''],
         };
 
-        return new Judged($verdict, $why, $do, ['left' => Written::quantity($left)], worn: new Worn($left, $least, WrittenNumber::resolution($entered->written('left'))));
+        return new Judged(
+            $verdict,
+            $why,
+            $do,
+            ['left' => Written::quantity($left)],
+            worn: new Worn($left, $least, WrittenNumber::resolution($entered->written('left'))),
+        );
     }
 
     public function quickLimit(Fields $limits): ?QuickLimit
@@ -60,8 +81,20 @@ final class Left implements Instrument, JudgedQuickly
         $watch = $limits->optionalMeasure('watch_below', 'where watching begins', Dimension::Length, $least->unit);
 
         return new QuickLimit(['left' => 1], $least->unit, [
-            [QuickLimit::below($least, $least->unit), Verdict::Act, "Less than the {$least->inWords()} there must be. Replace it."],
-            ...$watch === null ? [] : [[QuickLimit::below($watch, $least->unit), Verdict::Watch, "Above the {$least->inWords()} there must be, but near it. Order the part."]],
+            [
+                QuickLimit::below($least, $least->unit),
+                Verdict::Act,
+                "Less than the {$least->inWords()} there must be. Replace it.",
+            ],
+            ...$watch === null
+                ? []
+                : [
+                    [
+                        QuickLimit::below($watch, $least->unit),
+                        Verdict::Watch,
+                        "Above the {$least->inWords()} there must be, but near it. Order the part.",
+                    ],
+                ],
             [null, Verdict::Fit, "{$least->inWords()} is the least."],
         ]);
     }

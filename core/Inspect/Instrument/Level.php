@@ -16,7 +16,10 @@ use Core\Inspect\Occasion;
 use Core\Measure\Dimension;
 use Core\Measure\Unit;
 
-/** A fluid's level, taken as a reading only where it was read the way its housing asks for; what was poured in is logged with it. */
+/**
+ * A fluid's level, taken as a reading only where it was read the way its housing asks for; what was poured in is logged
+ * with it.
+ */
 final class Level implements Instrument
 {
     private const ENGINE = ['off' => 'engine off', 'idling' => 'engine idling'];
@@ -32,12 +35,19 @@ final class Level implements Instrument
         $marks = $method->marks();
 
         return [
-            Ask::choice('observed', 'It stands', array_combine(array_column($marks, 'value'), array_map($method->label(...), $marks))),
+            Ask::choice(
+                'observed',
+                'It stands',
+                array_combine(array_column($marks, 'value'), array_map($method->label(...), $marks)),
+            ),
             Ask::quantity('topped_up', 'Topped up with', Unit::Litre, like: 'most_per_100h')->ifAny(),
             Ask::flag('slope', 'Read on a slope'),
             ...isset($limits['engine']) ? [Ask::choice('engine', 'Engine', self::ENGINE)] : [],
             ...isset($limits['temperature']) ? [Ask::choice('temperature', 'Temperature', self::TEMPERATURE)] : [],
-            ...isset($limits['wait_minutes']) || isset($limits['latest_minutes']) ? [Ask::number('waited', 'Minutes waited')] : [],
+            ...isset($limits['wait_minutes'])
+                || isset($limits['latest_minutes'])
+                ? [Ask::number('waited', 'Minutes waited')]
+                : [],
             ...isset($limits['held']) ? [Ask::choice('held', 'Stick', self::HELD)] : [],
         ];
     }
@@ -45,7 +55,14 @@ final class Level implements Instrument
     public function limits(): array
     {
         return [
-            Ask::choice('method', 'Read by', array_combine(array_column(LevelMethod::cases(), 'value'), array_map(fn (LevelMethod $method): string => $method->word(), LevelMethod::cases())))->ifAny(),
+            Ask::choice(
+                'method',
+                'Read by',
+                array_combine(
+                    array_column(LevelMethod::cases(), 'value'),
+                    array_map(fn (LevelMethod $method): string => $method->word(), LevelMethod::cases()),
+                ),
+            )->ifAny(),
             Ask::choice('engine', 'Read with', self::ENGINE)->ifAny(),
             Ask::choice('temperature', 'Read', self::TEMPERATURE)->ifAny(),
             Ask::number('wait_minutes', 'Minutes to wait')->ifAny(),
@@ -65,7 +82,9 @@ final class Level implements Instrument
         if ($method !== LevelMethod::Stick && $fields->has('held')) {
             $fields->fault('held', "What is read by a {$method->word()} has no stick to hold.");
         }
-        $one = fn (string $name, array $words, string $what): ?string => $fields->has($name) ? $fields->option($name, array_keys($words), $what) : null;
+        $one = fn (string $name, array $words, string $what): ?string => $fields->has($name)
+            ? $fields->option($name, array_keys($words), $what)
+            : null;
 
         return new LevelProtocol(
             $one('engine', self::ENGINE, 'the engine'),
@@ -87,17 +106,37 @@ final class Level implements Instrument
         $limits->complete();
         $entered->complete();
 
-        return self::of($method, LevelMark::from((string) $observed), $protocol, $actual, $slope, $topUp === null ? [] : ['topped_up' => Written::quantity($topUp)], $topUp?->inWords());
+        return self::of(
+            $method,
+            LevelMark::from((string) $observed),
+            $protocol,
+            $actual,
+            $slope,
+            $topUp === null ? [] : ['topped_up' => Written::quantity($topUp)],
+            $topUp?->inWords(),
+        );
     }
 
     /** @param  array<string, mixed>  $fields */
-    public static function of(LevelMethod $method, LevelMark $mark, LevelProtocol $protocol, LevelProtocol $actual, bool $onSlope, array $fields = [], ?string $toppedUp = null): Judged
-    {
+    public static function of(
+        LevelMethod $method,
+        LevelMark $mark,
+        LevelProtocol $protocol,
+        LevelProtocol $actual,
+        bool $onSlope,
+        array $fields = [],
+        ?string $toppedUp = null,
+    ): Judged {
         $first = $protocol->asksOf($actual, $onSlope);
         $poured = $toppedUp === null ? '' : " {$toppedUp} was poured in.";
 
         return $first === ''
-            ? new Judged($mark->verdict(), "It stands {$method->label($mark)}, read {$protocol->inWords()}.{$poured}", $mark->do(), $fields)
+            ? new Judged(
+                $mark->verdict(),
+                "It stands {$method->label($mark)}, read {$protocol->inWords()}.{$poured}",
+                $mark->do(),
+                $fields,
+            )
             : new Judged(null, "This is not a reading: it is read {$protocol->inWords()}.{$poured}", $first, $fields);
     }
 }

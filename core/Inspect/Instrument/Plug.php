@@ -22,16 +22,35 @@ final class Plug implements Instrument
 {
     private const COLOURS = [
         'tan' => ['tan', Verdict::Fit, '', ''],
-        'white' => ['white', Verdict::Act, 'lean: it burns too hot', 'Look for air leaks and a starved carburettor or filter.'],
-        'black' => ['black and dry', Verdict::Act, 'rich', 'Look at the air cleaner and the choke; clean and regap, or replace.'],
-        'oily' => ['oily', Verdict::Act, 'oil gets past the rings or the valve', 'Replace it, and follow the oil it uses.'],
+        'white' => [
+            'white',
+            Verdict::Act,
+            'lean: it burns too hot',
+            'Look for air leaks and a starved carburettor or filter.',
+        ],
+        'black' => [
+            'black and dry',
+            Verdict::Act,
+            'rich',
+            'Look at the air cleaner and the choke; clean and regap, or replace.',
+        ],
+        'oily' => [
+            'oily',
+            Verdict::Act,
+            'oil gets past the rings or the valve',
+            'Replace it, and follow the oil it uses.',
+        ],
     ];
 
     public function asks(array $limits = []): array
     {
         return [
             Ask::quantity('gap', 'Gap', Unit::Inch, like: 'gap'),
-            Ask::choice('colour', 'Colour of the nose', array_map(fn (array $colour): string => $colour[0], self::COLOURS)),
+            Ask::choice(
+                'colour',
+                'Colour of the nose',
+                array_map(fn (array $colour): string => $colour[0], self::COLOURS),
+            ),
             Ask::flag('unlike', 'The plugs do not look alike'),
         ];
     }
@@ -56,14 +75,25 @@ final class Plug implements Instrument
         $off = Quantity::of($gap->value->minus($right->to($gap->unit)->value)->abs(), $gap->unit);
         $isOff = $off->compareTo($tolerance) > 0;
         $why = "The gap is {$gap->inWords()}, ".($isOff ? "{$off->inWords()} off the right {$right->inWords()}" : "{$right->inWords()} is right")."; the nose is {$looks}".($means === '' ? '' : ": {$means}").'.';
-        $do = array_filter([$isOff ? 'Clean and regap, or replace it.' : '', $do, $unlike ? 'Cylinders that do not look alike do not burn alike: find out which is wrong.' : '']);
+        $do = array_filter(
+            [
+                $isOff ? 'Clean and regap, or replace it.' : '',
+                $do,
+                $unlike ? 'Cylinders that do not look alike do not burn alike: find out which is wrong.' : '',
+            ],
+        );
 
         return new Judged(
             Verdict::hardest($verdict, $isOff ? Verdict::Act : Verdict::Fit, $unlike ? Verdict::Watch : Verdict::Fit),
             $why,
             implode(' ', $do),
             ['gap' => Written::quantity($gap)],
-            worn: new Worn($gap, Quantity::of($right->value->plus($tolerance->to($right->unit)->value), $right->unit), WrittenNumber::resolution($entered->written('gap')), falls: false),
+            worn: new Worn(
+                $gap,
+                Quantity::of($right->value->plus($tolerance->to($right->unit)->value), $right->unit),
+                WrittenNumber::resolution($entered->written('gap')),
+                falls: false,
+            ),
         );
     }
 }

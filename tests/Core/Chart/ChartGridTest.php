@@ -24,7 +24,9 @@ final class ChartGridTest extends TestCase
 {
     public function test_the_points_run_up_to_the_longest_interval_and_first_services_stand_in_front(): void
     {
-        $grid = ChartGrid::of([new Rule(Interval::ofHours(100)), new Rule(Interval::ofHours(250), [Interval::ofHours(50)])]);
+        $grid = ChartGrid::of(
+            [new Rule(Interval::ofHours(100)), new Rule(Interval::ofHours(250), [Interval::ofHours(50)])],
+        );
 
         self::assertSame(['first 50 h', '100 h', '200 h', '250 h'], $grid->headings);
         self::assertSame([[false, true, true, false], [true, false, false, true]], $grid->marks);
@@ -47,28 +49,53 @@ final class ChartGridTest extends TestCase
 
     public function test_a_truck_s_chart_runs_in_miles_where_the_yard_does(): void
     {
-        $grid = ChartGrid::of([new Rule(new Interval(km: MeterUnit::Miles->toReckoned(BigDecimal::of(5000)))), new Rule(new Interval(km: MeterUnit::Miles->toReckoned(BigDecimal::of(10_000))))], MeterUnit::Miles);
+        $grid = ChartGrid::of(
+            [
+                new Rule(new Interval(km: MeterUnit::Miles->toReckoned(BigDecimal::of(5000)))),
+                new Rule(new Interval(km: MeterUnit::Miles->toReckoned(BigDecimal::of(10_000)))),
+            ],
+            MeterUnit::Miles,
+        );
 
         self::assertSame(['5,000 mi', '10,000 mi'], $grid->headings);
     }
 
     /** Every starter rulebook, drawn as a chart and read back from its marks, is the same rulebook. */
     #[DataProvider('starters')]
-    public function test_a_chart_read_back_from_its_marks_is_the_same_rulebook(StarterRulebook $rulebook, MeterUnit $unit): void
-    {
-        $charted = array_values(array_filter($rulebook->rules, fn (StarterRule $rule): bool => $rule->toRule()?->comesByItself() === true));
-        $rules = array_map(fn (StarterRule $rule): Rule => $rule->toRule() ?? self::fail('It goes with another.'), $charted);
+    public function test_a_chart_read_back_from_its_marks_is_the_same_rulebook(
+        StarterRulebook $rulebook,
+        MeterUnit $unit,
+    ): void {
+        $charted = array_values(
+            array_filter($rulebook->rules, fn (StarterRule $rule): bool => $rule->toRule()?->comesByItself() === true),
+        );
+        $rules = array_map(
+            fn (StarterRule $rule): Rule => $rule->toRule() ?? self::fail('It goes with another.'),
+            $charted,
+        );
         $grid = ChartGrid::of($rules, $unit);
-        $rows = array_map(fn (StarterRule $rule, array $marks, int $line): WrittenRow => new WrittenRow($line, "{$rule->task} {$line}", array_map(fn (bool $mark): string => $mark ? $rule->kind->value : '', $marks)),
+        $rows = array_map(fn (StarterRule $rule, array $marks, int $line): WrittenRow => new WrittenRow(
+            $line,
+            "{$rule->task} {$line}",
+            array_map(fn (bool $mark): string => $mark ? $rule->kind->value : '', $marks),
+        ),
             $charted, $grid->marks, array_keys($charted));
         $reading = ChartReader::read(new WrittenTable($grid->headings, $rows), ['far_end' => 'every'], $unit);
 
         self::assertSame([], $reading->questions);
         foreach ($reading->rows as $index => $row) {
-            self::assertSame($rules[$index]->inWords(), (new Rule($row->every, $row->first, windows: $row->windows))->inWords());
+            self::assertSame(
+                $rules[$index]->inWords(),
+                (new Rule($row->every, $row->first, windows: $row->windows))->inWords(),
+            );
             // Where an interval has no mark but a column of its own, only the column beside it says how it is counted.
             $isMarked = ! in_array("every {$rules[$index]->every->inWords()}", $grid->headings, true);
-            self::assertTrue($rules[$index]->anchor === Anchor::FromDone || $row->anchor === Anchor::Chart || $row->first === [] || ! $isMarked);
+            self::assertTrue(
+                $rules[$index]->anchor === Anchor::FromDone
+                    || $row->anchor === Anchor::Chart
+                    || $row->first === []
+                    || ! $isMarked,
+            );
         }
     }
 

@@ -11,7 +11,10 @@ use PHPUnit\Framework\TestCase;
 
 final class InverseGaussianTest extends TestCase
 {
-    /** Source: NIST Digital Library of Mathematical Functions, 7.2.3 for the definition; values computed with mpmath 1.3 at 30 digits. */
+    /**
+     * Source: NIST Digital Library of Mathematical Functions, 7.2.3 for the definition; values computed with mpmath 1.3
+     * at 30 digits.
+     */
     #[DataProvider('scaledTails')]
     public function test_the_scaled_tail_is_right_to_twelve_figures(float $x, float $value): void
     {
@@ -22,7 +25,11 @@ final class InverseGaussianTest extends TestCase
     public static function scaledTails(): iterable
     {
         yield from [[0.0, 1.0], [0.1, 0.8964569799691266], [0.5, 0.6156903441929259], [1.0, 0.427583576155807], [1.79, 0.2798209992952112],
-            [1.81, 0.2773097015343172], [2.5, 0.2108063640611436], [5.0, 0.1107046377330686], [10.0, 0.05614099274382259], [30.0, 0.01879588886141675]];
+            [1.81, 0.2773097015343172],
+            [2.5, 0.2108063640611436],
+            [5.0, 0.1107046377330686],
+            [10.0, 0.05614099274382259],
+            [30.0, 0.01879588886141675]];
     }
 
     /** Source: Abramowitz and Stegun, Handbook of Mathematical Functions, table 26.1 (values from memory). */
@@ -36,11 +43,19 @@ final class InverseGaussianTest extends TestCase
 
     public function test_the_closed_form_agrees_with_the_integrated_density(): void
     {
-        $lines = array_filter((array) file(dirname(__DIR__, 2).'/Reference/inverse-gaussian.csv'), fn (string|false $line): bool => $line !== false && is_numeric($line[0]));
+        $lines = array_filter(
+            (array) file(dirname(__DIR__, 2).'/Reference/inverse-gaussian.csv'),
+            fn (string|false $line): bool => $line !== false && is_numeric($line[0]),
+        );
         self::assertCount(48, $lines);
         foreach ($lines as $line) {
             [$mean, $shape, $time, $share] = array_map(floatval(...), explode(',', $line));
-            self::assertEqualsWithDelta($share, (new InverseGaussian($mean, $shape))->distribution($time), 1e-11, "mean {$mean}, shape {$shape}, time {$time}");
+            self::assertEqualsWithDelta(
+                $share,
+                (new InverseGaussian($mean, $shape))->distribution($time),
+                1e-11,
+                "mean {$mean}, shape {$shape}, time {$time}",
+            );
         }
     }
 
@@ -49,13 +64,19 @@ final class InverseGaussianTest extends TestCase
         foreach ([[1, 1], [1, 0.01], [3, 5], [200, 3], [12, 40_000]] as [$mean, $shape]) {
             $passage = new InverseGaussian($mean, $shape);
             foreach ([0.001, 0.1, 0.5, 0.9, 0.999] as $share) {
-                self::assertEqualsWithDelta($share, $passage->distribution($passage->quantile($share)), 1e-8, "mean {$mean}, shape {$shape}");
+                self::assertEqualsWithDelta(
+                    $share,
+                    $passage->distribution($passage->quantile($share)),
+                    1e-8,
+                    "mean {$mean}, shape {$shape}",
+                );
             }
         }
     }
 
     /**
-     * Whether a path has crossed between two looks is drawn exactly, from the Brownian bridge between them: exp(−2·below·below/(σ²·dt)).
+     * Whether a path has crossed between two looks is drawn exactly, from the Brownian bridge between them:
+     * exp(−2·below·below/(σ²·dt)).
      */
     public function test_a_hundred_thousand_wandering_paths_pass_when_the_closed_form_says(): void
     {
@@ -69,7 +90,10 @@ final class InverseGaussianTest extends TestCase
             for ($look = 1; $look <= $looks; $look++) {
                 $normal = sqrt(-2 * log($chance())) * cos(2 * M_PI * $chance());
                 $next = $at + $drift * $between + sqrt($variance * $between) * $normal;
-                if ($next >= $level || $chance() < exp(-2 * ($level - $at) * ($level - $next) / ($variance * $between))) {
+                if (
+                    $next >= $level
+                    || $chance() < exp(-2 * ($level - $at) * ($level - $next) / ($variance * $between))
+                ) {
                     $passed[$look]++;
                     break;
                 }

@@ -28,7 +28,10 @@ final class PassageTest extends TestCase
     {
         $day = fn (string $day): int => Day::number(new \DateTimeImmutable("{$day}T00:00:00Z"));
 
-        self::assertSame($words, (new Passage($day($p10), $day($p50), $day($p90)))->inWords(new \DateTimeImmutable('2026-11-16T00:00:00Z')));
+        self::assertSame(
+            $words,
+            (new Passage($day($p10), $day($p50), $day($p90)))->inWords(new \DateTimeImmutable('2026-11-16T00:00:00Z')),
+        );
     }
 
     /** @return iterable<array{string, string, string, string}> */
@@ -42,7 +45,11 @@ final class PassageTest extends TestCase
 
     public function test_what_it_may_have_run_by_a_day_widens_with_the_days(): void
     {
-        $usage = Usage::learn(MeterHistory::ofPairs(array_map(fn (int $week): array => [20_000 + 7 * $week, 5.0 * $week + $week % 3], range(0, 110))));
+        $usage = Usage::learn(
+            MeterHistory::ofPairs(
+                array_map(fn (int $week): array => [20_000 + 7 * $week, 5.0 * $week + $week % 3], range(0, 110)),
+            ),
+        );
         self::assertNotNull($usage);
         $width = function (int $days) use ($usage): float {
             [$low, $high] = $usage->rangeBy(20_770 + $days);
@@ -57,7 +64,9 @@ final class PassageTest extends TestCase
 
     public function test_the_expected_day_lies_where_the_use_says_and_a_point_behind_lies_behind(): void
     {
-        $usage = Usage::learn(MeterHistory::ofPairs(array_map(fn (int $week): array => [20_000 + 7 * $week, 5.0 * $week], range(0, 110))));
+        $usage = Usage::learn(
+            MeterHistory::ofPairs(array_map(fn (int $week): array => [20_000 + 7 * $week, 5.0 * $week], range(0, 110))),
+        );
 
         self::assertEqualsWithDelta(20_770 + 28, $usage?->expectedDay(BigDecimal::of(570)), 2);
         self::assertEqualsWithDelta(20_770 - 28, $usage?->passage(530.0)?->p90, 2, 'it was reached four weeks ago');

@@ -53,15 +53,23 @@ final class SeasonTest extends TestCase
         self::assertSame($monday, MeterHistory::monday(MeterHistory::week($monday)));
         self::assertSame(MeterHistory::week($monday), MeterHistory::week($monday + 6), 'Monday to Sunday');
 
-        $history = MeterHistory::ofPairs([[$monday + 9, 30.0], [$monday, 10.0], [$monday + 4, 18.0], [$monday + 4, 20.0]]);
-        self::assertSame([[$monday, 10.0], [$monday + 4, 20.0], [$monday + 9, 30.0]], $history->readings, 'the last of each day');
+        $history = MeterHistory::ofPairs(
+            [[$monday + 9, 30.0], [$monday, 10.0], [$monday + 4, 18.0], [$monday + 4, 20.0]],
+        );
+        self::assertSame(
+            [[$monday, 10.0], [$monday + 4, 20.0], [$monday + 9, 30.0]],
+            $history->readings,
+            'the last of each day',
+        );
         self::assertSame([[$monday, $monday + 4, 10.0], [$monday + 4, $monday + 9, 10.0]], $history->gains());
     }
 
     public function test_of_a_long_history_the_first_reading_and_the_last_of_each_week_are_kept(): void
     {
         $monday = Day::number(new \DateTimeImmutable('2025-01-06T00:00:00Z'));
-        $history = MeterHistory::ofPairs(array_map(fn (int $day): array => [$monday + $day, (float) $day], range(0, 7 * 20 - 1)));
+        $history = MeterHistory::ofPairs(
+            array_map(fn (int $day): array => [$monday + $day, (float) $day], range(0, 7 * 20 - 1)),
+        );
 
         self::assertSame([$monday, $monday + 6, $monday + 13], array_slice(array_column($history->readings, 0), 0, 3));
         self::assertCount(21, $history->readings);
@@ -80,6 +88,11 @@ final class SeasonTest extends TestCase
 
     private static function summer(): Season
     {
-        return Season::of(array_map(fn (int $week): float => $week > 12 && $week < 40 ? 1 + sin(($week - 12) / 9) : 0.0, range(0, 51)));
+        return Season::of(
+            array_map(
+                fn (int $week): float => $week > 12 && $week < 40 ? 1 + sin(($week - 12) / 9) : 0.0,
+                range(0, 51),
+            ),
+        );
     }
 }

@@ -11,8 +11,10 @@ use Random\Randomizer;
 /**
  * Machines whose use is made up from stated assumptions, so that a forecast can be held against what then happens:
  *
- * - a year has a shape (a mower stands from November to March, a cart runs all year), which comes up to three weeks early or late each year, each day alike;
- * - one year's use differs from another's by a quarter (one standard deviation of a normal chance, never under a third of the usual);
+ * - a year has a shape (a mower stands from November to March, a cart runs all year), which comes up to three weeks
+ * early or late each year, each day alike;
+ * - one year's use differs from another's by a quarter (one standard deviation of a normal chance, never under a third
+ * of the usual);
  * - weeks wander by six tenths of a usual week, and no more goes into a week than 60 h;
  * - meters are read weekly, one week in eight is left out, and once a year nobody reads for three to eight weeks.
  *
@@ -72,7 +74,8 @@ final class SimulatedYard
             }
             $run += min(60, $perWeek * $factor * $weekly * self::shape($kind, $day - $late)) / 7;
             $truth[] = $run;
-            $isRead = $day === $first || ($day % 7 === 4 && $this->chance->getInt(1, 8) > 1 && ($day < $gapFrom || $day > $gapTo));
+            $isRead = $day === $first
+                || ($day % 7 === 4 && $this->chance->getInt(1, 8) > 1 && ($day < $gapFrom || $day > $gapTo));
             if ($isRead) {
                 $readings[] = [$day, round($run, 1)];
             }

@@ -40,7 +40,15 @@ final class UsageTest extends TestCase
             $passage = $usage?->passage($at);
             self::assertNotNull($passage);
             self::assertTrue($passage->p10 <= $passage->p50 && $passage->p50 <= $passage->p90);
-            self::assertTrue($before === null || ($before->p10 <= $passage->p10 && $before->p50 <= $passage->p50 && $before->p90 <= $passage->p90), "at {$at}");
+            self::assertTrue(
+                $before === null
+                    || (
+                        $before->p10 <= $passage->p10
+                        && $before->p50 <= $passage->p50
+                        && $before->p90 <= $passage->p90
+                    ),
+                "at {$at}",
+            );
             $before = $passage;
         }
     }
@@ -152,13 +160,19 @@ final class UsageTest extends TestCase
     public function test_a_reading_that_cannot_be_is_left_out_and_told(): void
     {
         $possible = PossibleReadings::of([[20_000, 100.0], [20_007, 106.0], [20_014, 9100.0], [20_021, 118.0]], 24);
-        self::assertSame([[[20_000, 100.0], [20_007, 106.0], [20_021, 118.0]], [[20_014, 9100.0]]], [$possible->kept, $possible->leftOut]);
+        self::assertSame(
+            [[[20_000, 100.0], [20_007, 106.0], [20_021, 118.0]], [[20_014, 9100.0]]],
+            [$possible->kept, $possible->leftOut],
+        );
 
         $first = PossibleReadings::of([[20_000, 10.0], [20_007, 1006.0], [20_014, 1012.0]], 24);
         self::assertSame([[20_000, 10.0]], $first->leftOut, 'the one that no other agrees with');
     }
 
-    /** What is assumed of the machines stands at {@see SimulatedYard}; what their class has done in the three years before is lent. */
+    /**
+     * What is assumed of the machines stands at {@see SimulatedYard}; what their class has done in the three years
+     * before is lent.
+     */
     public function test_of_the_bands_drawn_in_every_season_and_in_the_first_year_three_quarters_to_six_sevenths_hold(): void
     {
         $tally = self::simulate(new SimulatedYard(77), machines: 55);
@@ -176,7 +190,12 @@ final class UsageTest extends TestCase
     {
         $tally = [];
         foreach (SimulatedYard::kinds() as $kind) {
-            $lent = SeasonalUse::ofClass(array_map(fn (): MeterHistory => MeterHistory::ofPairs($yard->machine($kind, 18_000, 3 * 365)[1]), range(1, 4)));
+            $lent = SeasonalUse::ofClass(
+                array_map(
+                    fn (): MeterHistory => MeterHistory::ofPairs($yard->machine($kind, 18_000, 3 * 365)[1]),
+                    range(1, 4),
+                ),
+            );
             for ($machine = 0; $machine < $machines; $machine++) {
                 $first = $yard->dayBetween(19_100, 19_464);
                 [$run, $readings] = $yard->machine($kind, $first, 7 * 365);
@@ -192,11 +211,19 @@ final class UsageTest extends TestCase
                     }
                     $held = (int) ($band->p10 <= $first + $reached && $first + $reached <= $band->p90);
                     $isGood = $usage->confidence($first + $age) === Confidence::Good;
-                    $season = ['winter', 'spring', 'summer', 'autumn'][intdiv((int) gmdate('n', ($first + $age) * 86_400) % 12, 3)];
+                    $season = [
+                        'winter',
+                        'spring',
+                        'summer',
+                        'autumn',
+                    ][intdiv((int) gmdate('n', ($first + $age) * 86_400) % 12, 3)];
                     $counts = [$season => $held, $age < 365 ? 'first year' : 'later years' => $held];
                     $counts += $isGood ? ['good' => $held] : [];
                     $counts += $age >= 730 ? ['good after two years' => (int) $isGood] : [];
-                    $counts += $season === 'autumn' && in_array($kind, SimulatedYard::STANDING_IN_WINTER, true) ? ['standing in winter, asked in autumn' => $held] : [];
+                    $counts += $season === 'autumn'
+                        && in_array($kind, SimulatedYard::STANDING_IN_WINTER, true)
+                        ? ['standing in winter, asked in autumn' => $held]
+                        : [];
                     foreach ($counts as $when => $count) {
                         $tally[$when] = [($tally[$when][0] ?? 0) + 1, ($tally[$when][1] ?? 0) + $count];
                     }
@@ -207,13 +234,20 @@ final class UsageTest extends TestCase
         return $tally;
     }
 
-    /** The demo's history is invented, so this shows that the bands are honest about such histories, not that the trade wanders so. */
+    /**
+     * The demo's history is invented, so this shows that the bands are honest about such histories, not that the trade
+     * wanders so.
+     */
     public function test_of_the_bands_drawn_sixty_days_ahead_seven_to_nine_in_ten_hold(): void
     {
         $histories = self::demoHistories();
         $bands = $held = 0;
         foreach ($histories as $name => [$class, $readings]) {
-            $class = array_filter($histories, fn (array $other, string $others): bool => $other[0] === $class && $others !== $name, ARRAY_FILTER_USE_BOTH);
+            $class = array_filter(
+                $histories,
+                fn (array $other, string $others): bool => $other[0] === $class && $others !== $name,
+                ARRAY_FILTER_USE_BOTH,
+            );
             $step = ($readings[count($readings) - 1][1] - $readings[0][1]) / 40;
             foreach ($readings as $index => [$reached, $run]) {
                 $point = floor($run / $step) * $step;
@@ -221,7 +255,17 @@ final class UsageTest extends TestCase
                 if ($index === 0 || $readings[$index - 1][1] >= $point || $drawn < $readings[0][0] + 120) {
                     continue;
                 }
-                $usage = Usage::learn(MeterHistory::ofPairs($readings)->until($drawn), SeasonalUse::ofClass(array_values(array_map(fn (array $other): MeterHistory => MeterHistory::ofPairs($other[1])->until($drawn), $class))));
+                $usage = Usage::learn(
+                    MeterHistory::ofPairs($readings)->until($drawn),
+                    SeasonalUse::ofClass(
+                        array_values(
+                            array_map(
+                                fn (array $other): MeterHistory => MeterHistory::ofPairs($other[1])->until($drawn),
+                                $class,
+                            ),
+                        ),
+                    ),
+                );
                 $band = $usage?->passage($point);
                 if ($band !== null && $usage->runBy($drawn - $usage->unreadDays($drawn)) < $point) {
                     $bands++;
@@ -235,7 +279,10 @@ final class UsageTest extends TestCase
         self::assertLessThan(0.9, $held / $bands);
     }
 
-    /** @return array<string, array{MachineClass, list<array{int, float}>}> every reading by machine, a replaced meter counted on */
+    /**
+     * @return array<string, array{MachineClass, list<array{int, float}>}> every reading by machine, a replaced meter
+     *     counted on
+     */
     private static function demoHistories(): array
     {
         $histories = [];
@@ -256,6 +303,10 @@ final class UsageTest extends TestCase
 
     private static function steady(int $weeks, float $perWeek): ?Usage
     {
-        return Usage::learn(MeterHistory::ofPairs(array_map(fn (int $week): array => [20_000 + 7 * $week, 100 + $perWeek * $week], range(0, $weeks))));
+        return Usage::learn(
+            MeterHistory::ofPairs(
+                array_map(fn (int $week): array => [20_000 + 7 * $week, 100 + $perWeek * $week], range(0, $weeks)),
+            ),
+        );
     }
 }

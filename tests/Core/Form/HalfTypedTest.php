@@ -16,24 +16,38 @@ final class HalfTypedTest extends TestCase
 
         self::assertNull($told['answer']);
         self::assertSame(['to' => ['The unit to convert to is missing.']], $told['missing']);
-        self::assertSame(['quantity' => ['"abc" is not an amount. Write a number and a unit, like 1 3/4 qt.']], $told['wrong']);
+        self::assertSame(
+            ['quantity' => ['"abc" is not an amount. Write a number and a unit, like 1 3/4 qt.']],
+            $told['wrong'],
+        );
     }
 
     public function test_an_empty_field_is_missing_and_not_wrong(): void
     {
-        self::assertSame([['quantity'], []], [array_keys(self::typing('convert', ['quantity' => '', 'to' => 'L'])['missing']), self::typing('convert', ['quantity' => '', 'to' => 'L'])['wrong']]);
+        self::assertSame(
+            [['quantity'], []],
+            [
+                array_keys(self::typing('convert', ['quantity' => '', 'to' => 'L'])['missing']),
+                self::typing('convert', ['quantity' => '', 'to' => 'L'])['wrong'],
+            ],
+        );
     }
 
     public function test_what_is_typed_to_its_end_is_answered(): void
     {
         $told = self::typing('convert', ['quantity' => '1 qt', 'to' => 'L']);
 
-        self::assertSame(['0.946353', [], []], [$told['answer']['result']['value'] ?? null, $told['missing'], $told['wrong']]);
+        self::assertSame(
+            ['0.946353', [], []],
+            [$told['answer']['result']['value'] ?? null, $told['missing'], $told['wrong']],
+        );
     }
 
     /**
      * @param  array<string, mixed>  $given
-     * @return array{answer: array<string, mixed>|null, missing: array<string, list<string>>, wrong: array<string, list<string>>}
+     * @return
+     * array{answer: array<string, mixed>|null, missing: array<string, list<string>>, wrong: array<string,
+     * list<string>>}
      */
     private static function typing(string $name, array $given): array
     {

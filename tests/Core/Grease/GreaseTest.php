@@ -42,27 +42,45 @@ final class GreaseTest extends TestCase
     {
         $standing = PointStanding::of(new GreasePoint(2), [self::greased(2, '400')], null, null, self::now('420'));
 
-        self::assertSame([State::Fresh, '2 strokes 13 days ago, 20 h since; no rule says how often.'], [$standing->state, $standing->why]);
+        self::assertSame(
+            [State::Fresh, '2 strokes 13 days ago, 20 h since; no rule says how often.'],
+            [$standing->state, $standing->why],
+        );
     }
 
     public function test_a_clutch_hub_takes_one_stroke_and_no_more(): void
     {
-        $over = fn (Greased ...$greased): PointStanding => PointStanding::of(new GreasePoint(1, EndSign::Strokes, 1), array_values($greased), self::rule(), null, self::now('405'));
+        $over = fn (Greased ...$greased): PointStanding => PointStanding::of(
+            new GreasePoint(1, EndSign::Strokes, 1),
+            array_values($greased),
+            self::rule(),
+            null,
+            self::now('405'),
+        );
 
         self::assertFalse($over(self::greased(1, '400'))->isOverGreased);
         self::assertTrue($over(self::greased(2, '400'))->isOverGreased);
         self::assertStringContainsString('look at the belt', $over(self::greased(2, '400'))->why);
-        self::assertTrue($over(self::greased(1, '400'), self::greased(1, '404', 3))->isOverGreased, 'twice within a quarter of its interval');
+        self::assertTrue(
+            $over(self::greased(1, '400'), self::greased(1, '404', 3))->isOverGreased,
+            'twice within a quarter of its interval',
+        );
         self::assertFalse($over(self::greased(1, '350', -9), self::greased(1, '400'))->isOverGreased);
     }
 
-    /** One stroke where four are usual is none; with three more the same week it is enough, and a sign seen at the seal is always. */
+    /**
+     * One stroke where four are usual is none; with three more the same week it is enough, and a sign seen at the seal
+     * is always.
+     */
     public function test_enough_is_the_strokes_within_a_quarter_of_the_interval_or_the_end_sign(): void
     {
         $one = self::greased(1, '400');
         $three = self::greased(3, '410', 4);
         $late = self::greased(3, '413', 5);
-        $enough = fn (Greased $at, Greased ...$others): bool => (new Strokes(new GreasePoint(4), [$at, ...array_values($others)], Interval::ofHours(50)))->isEnough($at);
+        $enough = fn (
+            Greased $at,
+            Greased ...$others,
+        ): bool => (new Strokes(new GreasePoint(4), [$at, ...array_values($others)], Interval::ofHours(50)))->isEnough($at);
 
         self::assertFalse($enough($one));
         self::assertTrue($enough($three, $one), '10 h after the first, of 50');
@@ -82,7 +100,11 @@ final class GreaseTest extends TestCase
     public function test_a_quarter_of_an_interval_by_date_is_a_quarter_of_that_interval(): void
     {
         $together = function (int $months, string $before, string $last): int {
-            $on = fn (string $day): Greased => new Greased(1, new \DateTimeImmutable($day), new Point(date: new \DateTimeImmutable($day)));
+            $on = fn (string $day): Greased => new Greased(
+                1,
+                new \DateTimeImmutable($day),
+                new Point(date: new \DateTimeImmutable($day)),
+            );
 
             return (new Strokes(new GreasePoint(1), [$on($before), $second = $on($last)], new Interval(months: $months)))->togetherAt($second);
         };
@@ -96,12 +118,28 @@ final class GreaseTest extends TestCase
 
     public function test_strokes_grams_and_cartridges_by_the_contract(): void
     {
-        $points = [['name' => 'Pivot shafts', 'strokes' => 50, 'times' => 2], ['name' => 'Clutch hub', 'strokes' => 1, 'times' => 1], ['name' => 'A-arms', 'strokes' => 2, 'times' => 400]];
-        $answer = Catalogue::reckon('grease', ['points' => $points, 'grams_per_stroke' => '1.2 g'], new \DateTimeImmutable);
-        $cartridges = fn (int $strokes, string $cartridge): int => Catalogue::reckon('grease', ['points' => [['strokes' => $strokes]], 'grams_per_stroke' => '1 g', 'cartridge' => $cartridge], new \DateTimeImmutable)['cartridges'];
+        $points = [
+            ['name' => 'Pivot shafts', 'strokes' => 50, 'times' => 2],
+            ['name' => 'Clutch hub', 'strokes' => 1, 'times' => 1],
+            ['name' => 'A-arms', 'strokes' => 2, 'times' => 400],
+        ];
+        $answer = Catalogue::reckon(
+            'grease',
+            ['points' => $points, 'grams_per_stroke' => '1.2 g'],
+            new \DateTimeImmutable,
+        );
+        $cartridges = fn (int $strokes, string $cartridge): int => Catalogue::reckon(
+            'grease',
+            ['points' => [['strokes' => $strokes]], 'grams_per_stroke' => '1 g', 'cartridge' => $cartridge],
+            new \DateTimeImmutable,
+        )['cartridges'];
 
         self::assertSame([901, '1081.2', 3], [$answer['strokes'], $answer['grams']['value'], $answer['cartridges']]);
-        self::assertSame([1, 2], [$cartridges(400, '400 g'), $cartridges(401, '14 oz')], 'just one cartridge, and a little more than one');
+        self::assertSame(
+            [1, 2],
+            [$cartridges(400, '400 g'), $cartridges(401, '14 oz')],
+            'just one cartridge, and a little more than one',
+        );
     }
 
     /** @param  list<Greased>  $greased */

@@ -30,9 +30,16 @@ final class CheckListTest extends TestCase
             foreach (RoundKind::ofChecks() as $round) {
                 self::assertNotEmpty($sheet->ofRound($round, $day), "{$class->value} {$round->value}");
             }
-            self::assertGreaterThan(count($sheet->ofRound(RoundKind::Daily, $day)), count($sheet->ofRound(RoundKind::Weekly, $day)));
+            self::assertGreaterThan(
+                count($sheet->ofRound(RoundKind::Daily, $day)),
+                count($sheet->ofRound(RoundKind::Weekly, $day)),
+            );
             foreach ($sheet->checks as $check) {
-                self::assertNotContains('', [$check->title, $check->place, $check->how, $check->fine], "{$class->value} {$check->key}");
+                self::assertNotContains(
+                    '',
+                    [$check->title, $check->place, $check->how, $check->fine],
+                    "{$class->value} {$check->key}",
+                );
             }
         }
     }
@@ -42,9 +49,18 @@ final class CheckListTest extends TestCase
         foreach (MachineClass::cases() as $class) {
             foreach (Starter::for($class)->checkList()->checks as $check) {
                 try {
-                    $check->measurement?->instrument()->judge(new Fields([]), new Fields($check->limits, 'limits.'), new Occasion(new \DateTimeImmutable, Quantity::parse('-10 °C')));
+                    $check->measurement?->instrument()
+                        ->judge(
+                            new Fields([]),
+                            new Fields($check->limits, 'limits.'),
+                            new Occasion(new \DateTimeImmutable, Quantity::parse('-10 °C')),
+                        );
                 } catch (BadInput $refused) {
-                    self::assertSame([], preg_grep('/^limits\./', array_keys($refused->errors)), "{$class->value} {$check->key}");
+                    self::assertSame(
+                        [],
+                        preg_grep('/^limits\./', array_keys($refused->errors)),
+                        "{$class->value} {$check->key}",
+                    );
                 }
                 self::assertSame(LimitSource::CommonPractice, $check->limitSource);
             }
@@ -54,7 +70,12 @@ final class CheckListTest extends TestCase
     public function test_what_can_kill_stands_the_machine_down(): void
     {
         foreach (['seat_switch', 'leaks', 'brakes', 'front_boots', 'chute'] as $key) {
-            $sheets = array_filter(array_map(fn (MachineClass $class): ?Check => Starter::for($class)->checkList()->find($key), MachineClass::cases()));
+            $sheets = array_filter(
+                array_map(
+                    fn (MachineClass $class): ?Check => Starter::for($class)->checkList()->find($key),
+                    MachineClass::cases(),
+                ),
+            );
             self::assertNotEmpty($sheets);
             foreach ($sheets as $check) {
                 self::assertContains(Verdict::StandDown, array_column($check->degrees(), 'verdict'), $key);
@@ -64,11 +85,23 @@ final class CheckListTest extends TestCase
 
     public function test_the_machines_limit_wins_over_the_classs_and_that_over_common_practice(): void
     {
-        $sheet = Starter::for(MachineClass::Tractor)->checkList()->changed([new CheckChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])], LimitSource::MachineClass);
+        $sheet = Starter::for(MachineClass::Tractor)->checkList()->changed(
+            [new CheckChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])],
+            LimitSource::MachineClass,
+        );
         self::assertSame(LimitSource::MachineClass, $sheet->find('belt')?->limitSource);
 
-        $own = $sheet->changed([new CheckChange('belt', ['limits' => ['deflection' => '9 mm', 'force' => '98 N']]), new CheckChange('leaks', ['place' => 'Under the loader valve'])], LimitSource::Machine);
-        self::assertSame([LimitSource::Machine, '9 mm'], [$own->find('belt')?->limitSource, $own->find('belt')->limits['deflection']]);
+        $own = $sheet->changed(
+            [
+                new CheckChange('belt', ['limits' => ['deflection' => '9 mm', 'force' => '98 N']]),
+                new CheckChange('leaks', ['place' => 'Under the loader valve']),
+            ],
+            LimitSource::Machine,
+        );
+        self::assertSame(
+            [LimitSource::Machine, '9 mm'],
+            [$own->find('belt')?->limitSource, $own->find('belt')->limits['deflection']],
+        );
         self::assertSame('Under the loader valve', $own->find('leaks')?->place);
         self::assertSame(LimitSource::CommonPractice, $own->find('tyre_pressure')?->limitSource);
     }
@@ -78,19 +111,42 @@ final class CheckListTest extends TestCase
         $sheet = new CheckList([new Check('a', 'A'), new Check('b', 'B'), new Check('c', 'C')]);
         $keys = fn (CheckList $sheet): array => array_column($sheet->checks, 'key');
 
-        self::assertSame(['a', 'c'], $keys($sheet->changed([new CheckChange('b', dropped: true)], LimitSource::Machine)));
-        self::assertSame(['c', 'a', 'b'], $keys($sheet->changed([new CheckChange('c', position: -1)], LimitSource::Machine)));
-        self::assertSame(['a', 'x', 'b', 'c'], $keys($sheet->changed([new CheckChange('x', ['title' => 'Step'], position: 0.5)], LimitSource::Machine)));
-        self::assertSame(['a', 'b', 'c', 'x'], $keys($sheet->changed([new CheckChange('x', ['title' => 'Step'])], LimitSource::Machine)));
-        self::assertSame(['a', 'b', 'c'], $keys($sheet->changed([new CheckChange('gone', ['how' => 'Look.'])], LimitSource::Machine)));
+        self::assertSame(
+            ['a', 'c'],
+            $keys($sheet->changed([new CheckChange('b', dropped: true)], LimitSource::Machine)),
+        );
+        self::assertSame(
+            ['c', 'a', 'b'],
+            $keys($sheet->changed([new CheckChange('c', position: -1)], LimitSource::Machine)),
+        );
+        self::assertSame(
+            ['a', 'x', 'b', 'c'],
+            $keys($sheet->changed([new CheckChange('x', ['title' => 'Step'], position: 0.5)], LimitSource::Machine)),
+        );
+        self::assertSame(
+            ['a', 'b', 'c', 'x'],
+            $keys($sheet->changed([new CheckChange('x', ['title' => 'Step'])], LimitSource::Machine)),
+        );
+        self::assertSame(
+            ['a', 'b', 'c'],
+            $keys($sheet->changed([new CheckChange('gone', ['how' => 'Look.'])], LimitSource::Machine)),
+        );
     }
 
     public function test_a_check_for_the_cold_months_is_asked_for_in_them_alone(): void
     {
-        $check = new Check('frost', 'Frost', rounds: [RoundKind::Weekly], window: YearWindow::between('10-01', '03-31'));
+        $check = new Check(
+            'frost',
+            'Frost',
+            rounds: [RoundKind::Weekly],
+            window: YearWindow::between('10-01', '03-31'),
+        );
 
         self::assertTrue($check->isAsked(RoundKind::Weekly, new \DateTimeImmutable('2026-12-24')));
-        self::assertTrue($check->isAsked(RoundKind::BeforeSeason, new \DateTimeImmutable('2026-12-24')), 'a bigger round contains the smaller');
+        self::assertTrue(
+            $check->isAsked(RoundKind::BeforeSeason, new \DateTimeImmutable('2026-12-24')),
+            'a bigger round contains the smaller',
+        );
         self::assertFalse($check->isAsked(RoundKind::Daily, new \DateTimeImmutable('2026-12-24')));
         self::assertFalse($check->isAsked(RoundKind::Weekly, new \DateTimeImmutable('2026-07-01')));
     }
@@ -99,7 +155,12 @@ final class CheckListTest extends TestCase
     public function test_what_is_read_only_within_minutes_of_a_run_is_not_asked_in_the_morning(): void
     {
         $day = new \DateTimeImmutable('2026-05-14');
-        $stick = new Check('engine_oil', 'Engine oil', measurement: Measurement::Level, limits: ['engine' => 'off', 'wait_minutes' => '2', 'latest_minutes' => '5']);
+        $stick = new Check(
+            'engine_oil',
+            'Engine oil',
+            measurement: Measurement::Level,
+            limits: ['engine' => 'off', 'wait_minutes' => '2', 'latest_minutes' => '5'],
+        );
 
         self::assertFalse($stick->isAsked(RoundKind::Daily, $day));
         self::assertTrue($stick->isAsked(RoundKind::Weekly, $day), 'in a bigger round there is time for a run');

@@ -18,27 +18,75 @@ final class ConditionTest extends TestCase
     {
         yield 'clear amber to brown' => ['engine', ['clear'], false, 'normal', 'fit', 'Go on'];
         yield 'dark engine oil' => ['engine', ['dark'], false, 'normal', 'fit', 'carries the dirt'];
-        yield 'grey shimmer at the first service' => ['gearbox', ['grey'], true, 'break-in metal', 'watch', 'check again at the next'];
+        yield 'grey shimmer at the first service' => [
+            'gearbox',
+            ['grey'],
+            true,
+            'break-in metal',
+            'watch',
+            'check again at the next',
+        ];
         yield 'grey shimmer later' => ['gearbox', ['grey'], false, 'fine metal after break-in', 'act', 'magnet'];
         yield 'fine fuzz' => ['rear_differential', ['fuzz'], false, 'normal wear', 'fit', 'Wipe it'];
-        yield 'slivers' => ['final_drive', ['slivers'], false, 'something is breaking', 'stand_down', 'before it is run again'];
-        yield 'chips among fuzz' => ['final_drive', ['fuzz', 'chips'], false, 'something is breaking', 'stand_down', 'Stop'];
-        yield 'black gear oil' => ['gearbox', ['black', 'burnt_smell'], false, 'overheated or long overdue', 'act', 'shorten the interval'];
+        yield 'slivers' => [
+            'final_drive',
+            ['slivers'],
+            false,
+            'something is breaking',
+            'stand_down',
+            'before it is run again',
+        ];
+        yield 'chips among fuzz' => [
+            'final_drive',
+            ['fuzz', 'chips'],
+            false,
+            'something is breaking',
+            'stand_down',
+            'Stop',
+        ];
+        yield 'black gear oil' => [
+            'gearbox',
+            ['black', 'burnt_smell'],
+            false,
+            'overheated or long overdue',
+            'act',
+            'shorten the interval',
+        ];
         yield 'black engine oil' => ['engine', ['black'], false, 'due for a change', 'watch', 'next chance'];
         yield 'milky' => ['hydraulic', ['milky'], false, 'water', 'act', 'change again soon'];
         yield 'drops' => ['engine', ['water_drops'], false, 'water', 'act', 'Find the way in'];
         yield 'beige foam' => ['engine', ['foam'], false, 'water', 'act', 'Find the way in'];
-        yield 'over full and smelling of fuel' => ['engine', ['overfull', 'fuel_smell'], false, 'fuel in the oil', 'stand_down', 'Do not run it'];
+        yield 'over full and smelling of fuel' => [
+            'engine',
+            ['overfull', 'fuel_smell'],
+            false,
+            'fuel in the oil',
+            'stand_down',
+            'Do not run it',
+        ];
         yield 'smelling of fuel alone' => ['engine', ['fuel_smell'], false, 'fuel in it', 'act', 'change the oil'];
-        yield 'over full just after pouring' => ['engine', ['overfull'], false, 'not run down yet, or too much', 'watch', 'Wait and read again'];
+        yield 'over full just after pouring' => [
+            'engine',
+            ['overfull'],
+            false,
+            'not run down yet, or too much',
+            'watch',
+            'Wait and read again',
+        ];
         yield 'low' => ['engine', ['low'], false, 'low', 'act', 'log how much'];
         yield 'the hardest sign counts' => ['hydrostatic', ['clear', 'milky', 'fuzz'], false, 'water', 'act', 'way in'];
     }
 
     /** @param  list<string>  $seen */
     #[DataProvider('rules')]
-    public function test_rules(string $compartment, array $seen, bool $first, string $reading, string $verdict, string $do): void
-    {
+    public function test_rules(
+        string $compartment,
+        array $seen,
+        bool $first,
+        string $reading,
+        string $verdict,
+        string $do,
+    ): void {
         [$condition] = self::of($compartment, $seen, $first);
 
         self::assertSame([$reading, $verdict], [$condition->reading, $condition->verdict->value]);
@@ -62,8 +110,12 @@ final class ConditionTest extends TestCase
     }
 
     #[DataProvider('otherFluids')]
-    public function test_every_fluid_has_its_own_readings(string $compartment, string $seen, string $reading, string $verdict): void
-    {
+    public function test_every_fluid_has_its_own_readings(
+        string $compartment,
+        string $seen,
+        string $reading,
+        string $verdict,
+    ): void {
         [$condition] = self::of($compartment, [$seen]);
 
         self::assertSame([$reading, $verdict], [$condition->reading, $condition->verdict->value]);
@@ -71,10 +123,24 @@ final class ConditionTest extends TestCase
 
     public function test_no_fluid_but_oil_is_judged_by_the_oils_words(): void
     {
-        $ofOil = ['due for a change', 'overheated or long overdue', 'ageing', 'fine metal after break-in', 'break-in metal', 'normal wear', 'something is breaking', 'not run down yet, or too much', 'water'];
+        $ofOil = [
+            'due for a change',
+            'overheated or long overdue',
+            'ageing',
+            'fine metal after break-in',
+            'break-in metal',
+            'normal wear',
+            'something is breaking',
+            'not run down yet, or too much',
+            'water',
+        ];
         foreach (['coolant', 'fuel', 'brake'] as $compartment) {
             foreach (Seen::cases() as $seen) {
-                self::assertNotContains(self::of($compartment, [$seen->value], first: true)[0]->reading, $ofOil, "{$compartment}, {$seen->value}");
+                self::assertNotContains(
+                    self::of($compartment, [$seen->value], first: true)[0]->reading,
+                    $ofOil,
+                    "{$compartment}, {$seen->value}",
+                );
             }
         }
     }
@@ -83,10 +149,20 @@ final class ConditionTest extends TestCase
     {
         $seen = ['clear', 'fuzz', 'milky', 'overfull', 'slivers', 'water_drops'];
         foreach ([$seen, array_reverse($seen)] as $order) {
-            self::assertSame(['something is breaking', 'water', 'not run down yet, or too much', 'normal wear'], array_column(self::of('gearbox', $order), 'reading'));
+            self::assertSame(
+                ['something is breaking', 'water', 'not run down yet, or too much', 'normal wear'],
+                array_column(self::of('gearbox', $order), 'reading'),
+            );
         }
-        self::assertSame(['normal'], array_column(self::of('engine', ['clear', 'dark']), 'reading'), 'the normal stands alone');
-        self::assertSame(['fuel in the oil', 'something is breaking'], array_column(self::of('engine', ['chips', 'overfull', 'fuel_smell']), 'reading'));
+        self::assertSame(
+            ['normal'],
+            array_column(self::of('engine', ['clear', 'dark']), 'reading'),
+            'the normal stands alone',
+        );
+        self::assertSame(
+            ['fuel in the oil', 'something is breaking'],
+            array_column(self::of('engine', ['chips', 'overfull', 'fuel_smell']), 'reading'),
+        );
     }
 
     public function test_foam_just_after_filling_is_air_for_now(): void
@@ -102,6 +178,11 @@ final class ConditionTest extends TestCase
      */
     private static function of(string $compartment, array $seen, bool $first = false, bool $justFilled = false): array
     {
-        return Condition::of(CompartmentKind::from($compartment), array_map(Seen::from(...), $seen), $first, $justFilled);
+        return Condition::of(
+            CompartmentKind::from($compartment),
+            array_map(Seen::from(...), $seen),
+            $first,
+            $justFilled,
+        );
     }
 }

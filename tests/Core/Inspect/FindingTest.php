@@ -14,16 +14,36 @@ final class FindingTest extends TestCase
 {
     public function test_it_lives_from_the_first_look_until_it_is_mended(): void
     {
-        $findings = Finding::ofOneThing([self::seen(1, Verdict::Fit), self::seen(2, Verdict::Watch), self::seen(3, Verdict::Act), self::seen(4, Verdict::Fit, mended: true), self::seen(5, Verdict::Watch)]);
+        $findings = Finding::ofOneThing(
+            [
+                self::seen(1, Verdict::Fit),
+                self::seen(2, Verdict::Watch),
+                self::seen(3, Verdict::Act),
+                self::seen(4, Verdict::Fit, mended: true),
+                self::seen(5, Verdict::Watch),
+            ],
+        );
 
         self::assertCount(2, $findings);
-        self::assertSame(['2', Course::Mended, false], [$findings[0]->sightings[0]->id, $findings[0]->course(), $findings[0]->isOpen()]);
-        self::assertSame(['5', Course::New, true], [$findings[1]->sightings[0]->id, $findings[1]->course(), $findings[1]->isOpen()]);
+        self::assertSame(
+            ['2', Course::Mended, false],
+            [$findings[0]->sightings[0]->id, $findings[0]->course(), $findings[0]->isOpen()],
+        );
+        self::assertSame(
+            ['5', Course::New, true],
+            [$findings[1]->sightings[0]->id, $findings[1]->course(), $findings[1]->isOpen()],
+        );
     }
 
     public function test_how_it_goes_on(): void
     {
-        $course = fn (Verdict ...$verdicts): Course => Finding::ofOneThing(array_map(fn (Verdict $verdict, int $day): Sighting => self::seen($day + 1, $verdict), $verdicts, array_keys($verdicts)))[0]->course();
+        $course = fn (Verdict ...$verdicts): Course => Finding::ofOneThing(
+            array_map(
+                fn (Verdict $verdict, int $day): Sighting => self::seen($day + 1, $verdict),
+                $verdicts,
+                array_keys($verdicts),
+            ),
+        )[0]->course();
 
         self::assertSame(Course::Worse, $course(Verdict::Watch, Verdict::Act));
         self::assertSame(Course::Better, $course(Verdict::Act, Verdict::Watch));
@@ -33,7 +53,13 @@ final class FindingTest extends TestCase
 
     public function test_late_looks_leave_the_same_findings_as_if_they_had_come_in_order(): void
     {
-        $looks = [self::seen(1, Verdict::Watch), self::seen(2, Verdict::Act), self::seen(3, Verdict::Fit), self::seen(4, Verdict::Watch), self::seen(4, Verdict::Act, id: '4b')];
+        $looks = [
+            self::seen(1, Verdict::Watch),
+            self::seen(2, Verdict::Act),
+            self::seen(3, Verdict::Fit),
+            self::seen(4, Verdict::Watch),
+            self::seen(4, Verdict::Act, id: '4b'),
+        ];
         $inOrder = Finding::ofOneThing($looks);
         mt_srand(7);
         for ($try = 0; $try < 50; $try++) {
@@ -49,6 +75,11 @@ final class FindingTest extends TestCase
 
     private static function seen(int $day, Verdict $verdict, bool $mended = false, ?string $id = null): Sighting
     {
-        return new Sighting($id ?? (string) $day, new \DateTimeImmutable("2026-05-0{$day}T08:00:00Z"), $verdict, $mended);
+        return new Sighting(
+            $id ?? (string) $day,
+            new \DateTimeImmutable("2026-05-0{$day}T08:00:00Z"),
+            $verdict,
+            $mended,
+        );
     }
 }

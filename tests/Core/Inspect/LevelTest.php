@@ -14,7 +14,13 @@ use PHPUnit\Framework\TestCase;
 
 final class LevelTest extends TestCase
 {
-    private const PROTOCOL = ['engine' => 'off', 'temperature' => 'warm', 'wait_minutes' => 2, 'latest_minutes' => 5, 'held' => 'rested'];
+    private const PROTOCOL = [
+        'engine' => 'off',
+        'temperature' => 'warm',
+        'wait_minutes' => 2,
+        'latest_minutes' => 5,
+        'held' => 'rested',
+    ];
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrongMoments(): iterable
@@ -44,7 +50,10 @@ final class LevelTest extends TestCase
 
     public function test_a_power_shift_transmission_is_read_idling(): void
     {
-        self::assertStringContainsString('stopped, this one reads over full', (new LevelProtocol('idling', 'hot'))->asksOf(new LevelProtocol('off', 'hot'), false));
+        self::assertStringContainsString(
+            'stopped, this one reads over full',
+            (new LevelProtocol('idling', 'hot'))->asksOf(new LevelProtocol('off', 'hot'), false),
+        );
     }
 
     /** @return iterable<string, array{string|int|float, string}> */
@@ -64,7 +73,9 @@ final class LevelTest extends TestCase
         self::assertSame($verdict, self::level(self::PROTOCOL, $observed)['verdict']);
     }
 
-    /** @return iterable<string, array{string, string|int|float, string|null}> verdict, null where it cannot be observed */
+    /**
+     * @return iterable<string, array{string, string|int|float, string|null}> verdict, null where it cannot be observed
+     */
     public static function methods(): iterable
     {
         yield 'a plug at its threads or just running' => ['level_plug', 'full', 'fit'];
@@ -78,10 +89,25 @@ final class LevelTest extends TestCase
     }
 
     #[DataProvider('methods')]
-    public function test_the_method_decides_what_can_be_observed(string $method, string|int|float $observed, ?string $verdict): void
-    {
+    public function test_the_method_decides_what_can_be_observed(
+        string $method,
+        string|int|float $observed,
+        ?string $verdict,
+    ): void {
         try {
-            self::assertSame($verdict, Catalogue::reckon('level', ['method' => $method, 'observed' => $observed, 'protocol' => ['engine' => 'off'], 'actual' => ['engine' => 'off']], new \DateTimeImmutable('2026-05-14'))['verdict']);
+            self::assertSame(
+                $verdict,
+                Catalogue::reckon(
+                    'level',
+                    [
+                        'method' => $method,
+                        'observed' => $observed,
+                        'protocol' => ['engine' => 'off'],
+                        'actual' => ['engine' => 'off'],
+                    ],
+                    new \DateTimeImmutable('2026-05-14'),
+                )['verdict'],
+            );
         } catch (BadInput $bad) {
             self::assertSame([null, ['observed']], [$verdict, array_keys($bad->errors)]);
         }
@@ -90,12 +116,24 @@ final class LevelTest extends TestCase
     public function test_only_a_stick_is_held(): void
     {
         $this->expectException(BadInput::class);
-        Catalogue::reckon('level', ['method' => 'line', 'observed' => 'full', 'protocol' => ['held' => 'rested'], 'actual' => ['held' => 'rested']], new \DateTimeImmutable('2026-05-14'));
+        Catalogue::reckon(
+            'level',
+            [
+                'method' => 'line',
+                'observed' => 'full',
+                'protocol' => ['held' => 'rested'],
+                'actual' => ['held' => 'rested'],
+            ],
+            new \DateTimeImmutable('2026-05-14'),
+        );
     }
 
     public function test_what_a_protocol_asks_for_is_what_a_walker_is_asked(): void
     {
-        $asks = fn (array $limits): array => array_column(array_filter((new Level)->asks($limits), fn (Ask $ask): bool => ! $ask->optional), 'name');
+        $asks = fn (array $limits): array => array_column(
+            array_filter((new Level)->asks($limits), fn (Ask $ask): bool => ! $ask->optional),
+            'name',
+        );
 
         self::assertSame(['observed'], $asks([]));
         self::assertSame(['observed', 'engine', 'temperature'], $asks(['engine' => 'off', 'temperature' => 'cold']));
@@ -110,6 +148,10 @@ final class LevelTest extends TestCase
     {
         unset($actual['latest_minutes']);
 
-        return Catalogue::reckon('level', ['method' => 'stick', 'observed' => $observed, 'protocol' => self::PROTOCOL, 'actual' => $actual], new \DateTimeImmutable('2026-05-14'));
+        return Catalogue::reckon(
+            'level',
+            ['method' => 'stick', 'observed' => $observed, 'protocol' => self::PROTOCOL, 'actual' => $actual],
+            new \DateTimeImmutable('2026-05-14'),
+        );
     }
 }

@@ -24,11 +24,20 @@ final class QuickLimitTest extends TestCase
         $values = array_combine(array_keys($limit->fields), $entered);
         $sum = 0;
         foreach ($values as $name => $typed) {
-            $sum += $limit->fields[$name] * Quantity::parse($typed, $limit->unit)->value->multipliedBy(QuickLimit::PER_UNIT)->toScale(0)->toInt();
+            $sum += $limit->fields[$name] * Quantity::parse($typed, $limit->unit)->value
+                ->multipliedBy(QuickLimit::PER_UNIT)
+                ->toScale(0)
+                ->toInt();
         }
-        $band = array_values(array_filter($limit->bands, fn (array $band): bool => $band[0] === null || abs($sum) < $band[0]))[0];
+        $band = array_values(
+            array_filter($limit->bands, fn (array $band): bool => $band[0] === null || abs($sum) < $band[0]),
+        )[0];
 
-        self::assertSame($check->judge($values, new Occasion(new \DateTimeImmutable('2026-05-14')))->verdict, $band[1], implode(', ', $entered));
+        self::assertSame(
+            $check->judge($values, new Occasion(new \DateTimeImmutable('2026-05-14')))->verdict,
+            $band[1],
+            implode(', ', $entered),
+        );
         self::assertNotSame('', $band[2]);
     }
 
@@ -53,7 +62,10 @@ final class QuickLimitTest extends TestCase
     {
         self::assertNull(CheckLibrary::check('battery')->quickLimit());
         self::assertNull(CheckLibrary::check('leaks')->quickLimit());
-        self::assertNull(CheckLibrary::check('pads')->with(['limits' => ['least' => 'thin']])->quickLimit(), 'a limit that cannot be read');
+        self::assertNull(
+            CheckLibrary::check('pads')->with(['limits' => ['least' => 'thin']])->quickLimit(),
+            'a limit that cannot be read',
+        );
     }
 
     public function test_a_bound_between_whole_small_units_is_still_told_apart(): void

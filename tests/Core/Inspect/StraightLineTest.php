@@ -15,7 +15,12 @@ final class StraightLineTest extends TestCase
 {
     public function test_the_certified_values_of_norris_to_every_digit(): void
     {
-        $line = StraightLine::through(array_map(fn (array $row): array => [BigDecimal::of($row['x']), BigDecimal::of($row['y'])], self::rows('nist-norris')));
+        $line = StraightLine::through(
+            array_map(
+                fn (array $row): array => [BigDecimal::of($row['x']), BigDecimal::of($row['y'])],
+                self::rows('nist-norris'),
+            ),
+        );
 
         self::assertNotNull($line);
         self::assertSame(36, $line->count);
@@ -30,7 +35,12 @@ final class StraightLineTest extends TestCase
     {
         foreach (self::rows('student-t') as $row) {
             foreach (['0.90', '0.95', '0.975', '0.99'] as $probability) {
-                self::assertEqualsWithDelta((float) $row[$probability], (new StudentT((int) $row['freedom']))->quantile((float) $probability), 5.01e-4, "{$row['freedom']} degrees of freedom, {$probability}");
+                self::assertEqualsWithDelta(
+                    (float) $row[$probability],
+                    (new StudentT((int) $row['freedom']))->quantile((float) $probability),
+                    5.01e-4,
+                    "{$row['freedom']} degrees of freedom, {$probability}",
+                );
             }
         }
     }
@@ -70,13 +80,21 @@ final class StraightLineTest extends TestCase
      */
     private static function points(array $points): array
     {
-        return array_map(fn (array $point): array => [BigDecimal::of((string) $point[0]), BigDecimal::of((string) $point[1])], $points);
+        return array_map(
+            fn (array $point): array => [BigDecimal::of((string) $point[0]), BigDecimal::of((string) $point[1])],
+            $points,
+        );
     }
 
     /** @return list<array<string, string>> */
     public static function rows(string $table): array
     {
-        $lines = array_values(array_filter(file(dirname(__DIR__, 2)."/Reference/{$table}.csv", FILE_IGNORE_NEW_LINES), fn (string $line): bool => $line[0] !== '#'));
+        $lines = array_values(
+            array_filter(
+                file(dirname(__DIR__, 2)."/Reference/{$table}.csv", FILE_IGNORE_NEW_LINES),
+                fn (string $line): bool => $line[0] !== '#',
+            ),
+        );
         $names = explode(',', array_shift($lines));
 
         return array_map(fn (string $line): array => array_combine($names, explode(',', $line)), $lines);

@@ -13,26 +13,46 @@ use PHPUnit\Framework\TestCase;
 
 final class ParserTest extends TestCase
 {
-    private const NAMES = ['1' => 'Heron', '2' => 'Wren', '3' => 'Little Grebe', '4' => 'Little Egret', '5' => 'Tractor 2'];
+    private const NAMES = [
+        '1' => 'Heron',
+        '2' => 'Wren',
+        '3' => 'Little Grebe',
+        '4' => 'Little Egret',
+        '5' => 'Tractor 2',
+    ];
 
     #[DataProvider('lines')]
-    public function test_lines_are_read_in_any_order(string $line, string $machine, string $value, bool $gain = false, ?MeterUnit $unit = null, ?string $day = null): void
-    {
+    public function test_lines_are_read_in_any_order(
+        string $line,
+        string $machine,
+        string $value,
+        bool $gain = false,
+        ?MeterUnit $unit = null,
+        ?string $day = null,
+    ): void {
         $read = self::parse($line);
         [$logged] = $read->values;
 
         self::assertCount(1, $read->values);
-        self::assertSame([$machine, $value, $gain, $unit, $day], [$read->machineId, (string) $logged->value, $logged->isGain, $logged->unit, $read->day?->format('Y-m-d')]);
+        self::assertSame(
+            [$machine, $value, $gain, $unit, $day],
+            [$read->machineId, (string) $logged->value, $logged->isGain, $logged->unit, $read->day?->format('Y-m-d')],
+        );
     }
 
     public function test_hours_and_kilometres_stand_in_one_line(): void
     {
         $values = self::parse('wren 8,120 km 412.6h yesterday')->values;
 
-        self::assertSame([['8120', MeterUnit::Kilometres], ['412.6', MeterUnit::Hours]], array_map(fn (LoggedValue $logged): array => [(string) $logged->value, $logged->unit], $values));
+        self::assertSame(
+            [['8120', MeterUnit::Kilometres], ['412.6', MeterUnit::Hours]],
+            array_map(fn (LoggedValue $logged): array => [(string) $logged->value, $logged->unit], $values),
+        );
     }
 
-    /** @return iterable<string, array{0: string, 1: string, 2: string, 3?: bool, 4?: MeterUnit|null, 5?: string|null}> */
+    /**
+     * @return iterable<string, array{0: string, 1: string, 2: string, 3?: bool, 4?: MeterUnit|null, 5?: string|null}>
+     */
     public static function lines(): iterable
     {
         foreach ([
@@ -71,8 +91,11 @@ final class ParserTest extends TestCase
 
     /** @param  list<string>  $suggestions */
     #[DataProvider('unclear')]
-    public function test_what_is_unclear_is_asked_and_never_guessed(string $line, string $says, array $suggestions = []): void
-    {
+    public function test_what_is_unclear_is_asked_and_never_guessed(
+        string $line,
+        string $says,
+        array $suggestions = [],
+    ): void {
         try {
             self::parse($line);
             self::fail("\"{$line}\" was understood");
@@ -86,15 +109,27 @@ final class ParserTest extends TestCase
     public static function unclear(): iterable
     {
         yield 'nothing' => ['  ', 'Write a machine'];
-        yield 'two machines begin so' => ['little 31.2', 'Little Grebe or Little Egret', ['little grebe 31.2', 'little egret 31.2']];
+        yield 'two machines begin so' => [
+            'little 31.2',
+            'Little Grebe or Little Egret',
+            ['little grebe 31.2', 'little egret 31.2'],
+        ];
         yield 'a slip in the name' => ['hreon 412.6', 'Did you mean Heron?', ['heron 412.6']];
         yield 'nobody by that name' => ['ostrich 3', 'No machine of this yard'];
         yield 'no value' => ['heron', 'What does Heron\'s meter show?'];
         yield 'more than is known yet' => ['heron 412.6 oil', 'not understood here'];
         yield 'a fraction of nothing' => ['heron 3/0', 'divides by zero'];
         yield 'no such day' => ['heron 3 31.2.', 'There is no day'];
-        yield 'a point that may set thousands apart' => ['heron 1.204 yesterday', 'two ways', ['heron 1204 yesterday', 'heron 1.2 yesterday']];
-        yield 'and keeps its unit and its neighbour' => ['wren 412.6 h 8.120 km', 'two ways', ['wren 412.6 h 8120 km', 'wren 412.6 h 8.12 km']];
+        yield 'a point that may set thousands apart' => [
+            'heron 1.204 yesterday',
+            'two ways',
+            ['heron 1204 yesterday', 'heron 1.2 yesterday'],
+        ];
+        yield 'and keeps its unit and its neighbour' => [
+            'wren 412.6 h 8.120 km',
+            'two ways',
+            ['wren 412.6 h 8120 km', 'wren 412.6 h 8.12 km'],
+        ];
         yield 'a day that would jump a year' => ['heron 412.6 15 may', '15 May 2025. Write its year'];
         yield 'a day that has not come' => ['heron 412.6 2026-05-20', 'has not come yet'];
         yield 'a day and a month that could be each other' => ['heron 412.6 5/4', 'Write 5 april or 4 may'];

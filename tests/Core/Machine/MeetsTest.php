@@ -18,7 +18,10 @@ use Core\Machine\TaskKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Which act meets which task at the same spot. The table stands in the model's own description, kept in `tests/Reference/which-act-meets.csv`. */
+/**
+ * Which act meets which task at the same spot. The table stands in the model's own description, kept in
+ * `tests/Reference/which-act-meets.csv`.
+ */
 final class MeetsTest extends TestCase
 {
     private const LEVEL_CHECKS = ['engine_oil'];
@@ -35,8 +38,15 @@ final class MeetsTest extends TestCase
             foreach ([null, 'belt'] as $named) {
                 foreach (['', 'belt', 'other', 'engine_oil', Meets::LEVEL] as $by) {
                     foreach ([true, false] as $fit) {
-                        $done = self::done(new Task('1', 'Task', $kind, ['spot'], $named), ['spot' => [self::act($act, 100, $by, $fit)]]);
-                        self::assertSame(self::holds($met, $act, $named, $by, $fit), $done->point !== null, "{$act->value} by \"{$by}\", named ".($named ?? 'none'));
+                        $done = self::done(
+                            new Task('1', 'Task', $kind, ['spot'], $named),
+                            ['spot' => [self::act($act, 100, $by, $fit)]],
+                        );
+                        self::assertSame(
+                            self::holds($met, $act, $named, $by, $fit),
+                            $done->point !== null,
+                            "{$act->value} by \"{$by}\", named ".($named ?? 'none'),
+                        );
                     }
                 }
             }
@@ -63,7 +73,9 @@ final class MeetsTest extends TestCase
                     'by its check' => $named === null || $named === $by,
                     'no check named' => $named === null,
                     'fit by its check' => $named === $by && $fit,
-                    'by a level check' => $named === null ? in_array($by, [Meets::LEVEL, ...self::LEVEL_CHECKS], true) : $named === $by,
+                    'by a level check' => $named === null
+                        ? in_array($by, [Meets::LEVEL, ...self::LEVEL_CHECKS], true)
+                        : $named === $by,
                 };
             }
         }
@@ -74,7 +86,13 @@ final class MeetsTest extends TestCase
     public function test_a_task_was_done_at_the_least_of_its_spots_and_says_which_were_left(): void
     {
         $task = new Task('1', 'Engine oil and filter', TaskKind::Replace, ['oil', 'filter']);
-        $done = self::done($task, ['oil' => [self::act(ActKind::Changed, 200), self::act(ActKind::Changed, 350)], 'filter' => [self::act(ActKind::Replaced, 400)]]);
+        $done = self::done(
+            $task,
+            [
+                'oil' => [self::act(ActKind::Changed, 200), self::act(ActKind::Changed, 350)],
+                'filter' => [self::act(ActKind::Replaced, 400)],
+            ],
+        );
 
         self::assertSame(['350', '1 of 2 was done later; left: oil.'], [(string) $done->point?->hours, $done->apart()]);
     }
@@ -82,10 +100,17 @@ final class MeetsTest extends TestCase
     public function test_a_spot_without_an_act_leaves_the_whole_undone_and_is_named(): void
     {
         $task = new Task('1', 'Grease', TaskKind::Lubricate, ['a', 'b', 'c']);
-        $done = self::done($task, ['a' => [self::act(ActKind::Lubricated, 200)], 'c' => [self::act(ActKind::Lubricated, 210)]]);
+        $done = self::done(
+            $task,
+            ['a' => [self::act(ActKind::Lubricated, 200)], 'c' => [self::act(ActKind::Lubricated, 210)]],
+        );
 
         self::assertSame([null, '2 of 3 are on record; never: b.'], [$done->point, $done->apart()]);
-        self::assertSame('', self::done($task, [])->apart(), 'where nothing is on record there is nothing to tell apart');
+        self::assertSame(
+            '',
+            self::done($task, [])->apart(),
+            'where nothing is on record there is nothing to tell apart',
+        );
     }
 
     /** Filters only, and oil with filter: two tasks that share a spot need no flag. */
@@ -93,51 +118,109 @@ final class MeetsTest extends TestCase
     {
         $acts = ['oil' => [self::act(ActKind::Changed, 400)], 'filter' => [self::act(ActKind::Replaced, 400)]];
 
-        self::assertSame('400', (string) self::done(new Task('1', 'Filter', TaskKind::Replace, ['filter']), $acts)->point?->hours);
-        self::assertSame('400', (string) self::done(new Task('2', 'Filter, looked at', TaskKind::Inspect, ['filter']), $acts)->point?->hours);
+        self::assertSame(
+            '400',
+            (string) self::done(new Task('1', 'Filter', TaskKind::Replace, ['filter']), $acts)->point?->hours,
+        );
+        self::assertSame(
+            '400',
+            (string) self::done(
+                new Task('2', 'Filter, looked at', TaskKind::Inspect, ['filter']),
+                $acts,
+            )->point?->hours,
+        );
     }
 
     public function test_what_is_not_known_in_one_dimension_is_known_in_the_others(): void
     {
         $day = new \DateTimeImmutable('2026-05-01');
-        $acts = ['a' => [new NewestAct(ActKind::Cleaned, '', $day, new Point(null, null, $day))], 'b' => [self::act(ActKind::Cleaned, 100)]];
+        $acts = [
+            'a' => [new NewestAct(ActKind::Cleaned, '', $day, new Point(null, null, $day))],
+            'b' => [self::act(ActKind::Cleaned, 100)],
+        ];
         $point = self::done(new Task('1', 'Screens', TaskKind::Clean, ['a', 'b']), $acts)->point;
 
-        self::assertSame([null, '2024-04-10'], [$point?->hours, $point?->date?->format('Y-m-d')], 'the hours of one are not known, the days of both are');
+        self::assertSame(
+            [null, '2024-04-10'],
+            [$point?->hours, $point?->date?->format('Y-m-d')],
+            'the hours of one are not known, the days of both are',
+        );
     }
 
-    /** Whatever was done before, a newer act of a kind that meets a task never makes it staler, and the order of telling changes nothing. */
+    /**
+     * Whatever was done before, a newer act of a kind that meets a task never makes it staler, and the order of telling
+     * changes nothing.
+     */
     public function test_an_act_never_makes_a_standing_staler_and_the_order_of_telling_changes_nothing(): void
     {
         mt_srand(11);
         for ($round = 0; $round < 3_000; $round++) {
-            $task = new Task('1', 'Task', TaskKind::cases()[mt_rand(0, 7)], ['a', 'b'], mt_rand(0, 2) === 0 ? 'belt' : null);
+            $task = new Task(
+                '1',
+                'Task',
+                TaskKind::cases()[mt_rand(0, 7)],
+                ['a', 'b'],
+                mt_rand(0, 2) === 0 ? 'belt' : null,
+            );
             $acts = ['a' => self::some(), 'b' => self::some()];
             $before = self::done($task, $acts);
             $shuffled = $acts;
             shuffle($shuffled['a']);
             self::assertEquals($before, self::done($task, $shuffled));
 
-            $newer = self::act(ActKind::cases()[mt_rand(0, 12)], 900, ['', 'belt', 'engine_oil'][mt_rand(0, 2)], (bool) mt_rand(0, 1));
+            $newer = self::act(
+                ActKind::cases()[mt_rand(0, 12)],
+                900,
+                ['', 'belt', 'engine_oil'][mt_rand(0, 2)],
+                (bool) mt_rand(0, 1),
+            );
             $after = self::done($task, ['a' => [...$acts['a'], $newer], 'b' => $acts['b']]);
-            self::assertTrue($before->point === null || $after->point?->hours?->isGreaterThanOrEqualTo($before->point->hours ?? 0));
+            self::assertTrue(
+                $before->point === null || $after->point?->hours?->isGreaterThanOrEqualTo($before->point->hours ?? 0),
+            );
         }
     }
 
     /** Poured in without a reading, a top-up is a look; with a reading that is none, it is not. */
     public function test_a_top_up_counts_unless_its_occasion_holds_a_reading_that_is_none(): void
     {
-        $stands = fn (Outcome $reading): array => OneOccasion::stands([new ActDone('1', 'oil', ActKind::Measured, $reading), new ActDone('2', 'oil', ActKind::ToppedUp), new ActDone('3', 'coolant', ActKind::ToppedUp)], []);
+        $stands = fn (Outcome $reading): array => OneOccasion::stands(
+            [
+                new ActDone('1', 'oil', ActKind::Measured, $reading),
+                new ActDone('2', 'oil', ActKind::ToppedUp),
+                new ActDone('3', 'coolant', ActKind::ToppedUp),
+            ],
+            [],
+        );
 
-        self::assertSame(['1' => true, '2' => true, '3' => true], array_combine(['1', '2', '3'], array_values($stands(Outcome::Done))));
-        self::assertSame([false, false, true], array_values($stands(Outcome::Unusable)), 'another compartment is another matter');
+        self::assertSame(
+            ['1' => true, '2' => true, '3' => true],
+            array_combine(['1', '2', '3'], array_values($stands(Outcome::Done))),
+        );
+        self::assertSame(
+            [false, false, true],
+            array_values($stands(Outcome::Unusable)),
+            'another compartment is another matter',
+        );
     }
 
-    /** Drained at every drain and filled is changed; drained alone, filled alone, or with one drain forgotten is not (mistake 14 of the trade handbook). */
+    /**
+     * Drained at every drain and filled is changed; drained alone, filled alone, or with one drain forgotten is not
+     * (mistake 14 of the trade handbook).
+     */
     public function test_a_fluid_is_changed_when_it_ran_out_of_every_drain_and_was_filled(): void
     {
         $drains = ['axle' => ['axle_drain', 'axle_drain_2']];
-        $filled = fn (string ...$drained): bool => OneOccasion::stands([...array_map(fn (string $drain): ActDone => new ActDone($drain, $drain, ActKind::Drained), array_values($drained)), new ActDone('f', 'axle', ActKind::Filled)], $drains)['f'];
+        $filled = fn (string ...$drained): bool => OneOccasion::stands(
+            [
+                ...array_map(
+                    fn (string $drain): ActDone => new ActDone($drain, $drain, ActKind::Drained),
+                    array_values($drained),
+                ),
+                new ActDone('f', 'axle', ActKind::Filled),
+            ],
+            $drains,
+        )['f'];
 
         self::assertTrue($filled('axle_drain', 'axle_drain_2'));
         self::assertTrue($filled('axle'), 'told of the compartment as a whole');
@@ -166,13 +249,26 @@ final class MeetsTest extends TestCase
     /** @return list<NewestAct> */
     private static function some(): array
     {
-        return array_map(fn (): NewestAct => self::act(ActKind::cases()[mt_rand(0, 12)], mt_rand(1, 800), ['', 'belt', 'engine_oil'][mt_rand(0, 2)], (bool) mt_rand(0, 1)), range(1, mt_rand(1, 5)));
+        return array_map(
+            fn (): NewestAct => self::act(
+                ActKind::cases()[mt_rand(0, 12)],
+                mt_rand(1, 800),
+                ['', 'belt', 'engine_oil'][mt_rand(0, 2)],
+                (bool) mt_rand(0, 1),
+            ),
+            range(1, mt_rand(1, 5)),
+        );
     }
 
     /** @param  array<string, list<NewestAct>>  $acts */
     private static function done(Task $task, array $acts): Done
     {
-        return Done::of($task, array_combine($task->spots, $task->spots), $acts, array_fill_keys($task->spots, self::LEVEL_CHECKS));
+        return Done::of(
+            $task,
+            array_combine($task->spots, $task->spots),
+            $acts,
+            array_fill_keys($task->spots, self::LEVEL_CHECKS),
+        );
     }
 
     private static function act(ActKind $kind, int $hours, string $check = '', bool $fit = false): NewestAct

@@ -20,21 +20,35 @@ final class SpotWordsTest extends TestCase
 {
     /** @param  list<string>  $spots */
     #[DataProvider('words')]
-    public function test_words_suggest_the_likeliest_spots(MachineClass $class, string $words, TaskKind $kind, array $spots): void
-    {
+    public function test_words_suggest_the_likeliest_spots(
+        MachineClass $class,
+        string $words,
+        TaskKind $kind,
+        array $spots,
+    ): void {
         self::assertSame($spots, array_column(SpotWords::likeliest($words, $kind, self::spots($class)), 'key'));
     }
 
     /** @return iterable<string, array{MachineClass, string, TaskKind, list<string>}> */
     public static function words(): iterable
     {
-        yield 'two at once' => [MachineClass::Tractor, 'Engine oil and filter', TaskKind::Replace, ['engine_oil', 'engine_oil_filter']];
+        yield 'two at once' => [
+            MachineClass::Tractor,
+            'Engine oil and filter',
+            TaskKind::Replace,
+            ['engine_oil', 'engine_oil_filter'],
+        ];
         yield 'with a verb' => [MachineClass::Tractor, 'Replace fuel filter', TaskKind::Replace, ['fuel_filter']];
         yield 'by its own name' => [MachineClass::ZeroTurn, 'Spindle, left', TaskKind::Lubricate, ['spindle_left']];
         yield 'a plural' => [MachineClass::ZeroTurn, 'Blades', TaskKind::Clean, ['blades']];
         yield 'a level' => [MachineClass::UtilityVehicle, 'Engine oil level', TaskKind::CheckLevel, ['engine_oil']];
         yield 'another word for it' => [MachineClass::Aerator, 'Air filter', TaskKind::Clean, ['air_cleaner']];
-        yield 'with a list' => [MachineClass::PetrolCart, 'Drive belt, starter belt', TaskKind::Inspect, ['drive_belt', 'starter_belt']];
+        yield 'with a list' => [
+            MachineClass::PetrolCart,
+            'Drive belt, starter belt',
+            TaskKind::Inspect,
+            ['drive_belt', 'starter_belt'],
+        ];
         yield 'nothing of the kind' => [MachineClass::Generator, 'Chute hinge', TaskKind::Inspect, []];
         yield 'a nipple is not replaced' => [MachineClass::Generator, 'Fan bearing', TaskKind::Replace, []];
     }
@@ -49,10 +63,28 @@ final class SpotWordsTest extends TestCase
 
     public function test_what_no_spot_answers_would_be_a_new_one_of_a_likely_kind(): void
     {
-        self::assertSame([SpotKind::Part, Subject::Fuel], [SpotWords::kind('Fuel pump filter', TaskKind::Replace), SpotWords::subject('Fuel pump filter', TaskKind::Replace)]);
-        self::assertSame([SpotKind::Compartment, Subject::Hydraulics], [SpotWords::kind('Hydraulic oil', TaskKind::Replace), SpotWords::subject('Hydraulic oil', TaskKind::Replace)]);
-        self::assertSame([SpotKind::GreasePoint, Subject::Grease], [SpotWords::kind('Hitch pin', TaskKind::Lubricate), SpotWords::subject('Hitch pin', TaskKind::Lubricate)]);
-        self::assertSame([SpotKind::Plain, Subject::Other], [SpotWords::kind('Seat', TaskKind::Clean), SpotWords::subject('Seat', TaskKind::Clean)]);
+        self::assertSame(
+            [SpotKind::Part, Subject::Fuel],
+            [
+                SpotWords::kind('Fuel pump filter', TaskKind::Replace),
+                SpotWords::subject('Fuel pump filter', TaskKind::Replace),
+            ],
+        );
+        self::assertSame(
+            [SpotKind::Compartment, Subject::Hydraulics],
+            [
+                SpotWords::kind('Hydraulic oil', TaskKind::Replace),
+                SpotWords::subject('Hydraulic oil', TaskKind::Replace),
+            ],
+        );
+        self::assertSame(
+            [SpotKind::GreasePoint, Subject::Grease],
+            [SpotWords::kind('Hitch pin', TaskKind::Lubricate), SpotWords::subject('Hitch pin', TaskKind::Lubricate)],
+        );
+        self::assertSame(
+            [SpotKind::Plain, Subject::Other],
+            [SpotWords::kind('Seat', TaskKind::Clean), SpotWords::subject('Seat', TaskKind::Clean)],
+        );
     }
 
     /** Most tasks of the starters are found again by their own words. */
@@ -63,7 +95,12 @@ final class SpotWordsTest extends TestCase
             foreach (Starter::for($class)->rulebooks() as $rulebook) {
                 foreach (array_filter($rulebook->rules, fn ($rule): bool => $rule->spots !== []) as $rule) {
                     $all++;
-                    $found += array_intersect(array_column(SpotWords::likeliest($rule->task, $rule->kind, self::spots($class)), 'key'), $rule->spots) === [] ? 0 : 1;
+                    $found += array_intersect(
+                        array_column(SpotWords::likeliest($rule->task, $rule->kind, self::spots($class)), 'key'),
+                        $rule->spots,
+                    ) === []
+                        ? 0
+                        : 1;
                 }
             }
         }
@@ -73,7 +110,11 @@ final class SpotWordsTest extends TestCase
 
     public function test_a_task_is_named_after_its_spots(): void
     {
-        $spots = array_column(array_map(fn (Spot $spot): array => [$spot->key, $spot], self::spots(MachineClass::Tractor)), 1, 0);
+        $spots = array_column(
+            array_map(fn (Spot $spot): array => [$spot->key, $spot], self::spots(MachineClass::Tractor)),
+            1,
+            0,
+        );
 
         self::assertSame('Engine oil and filter', TaskName::of([$spots['engine_oil'], $spots['engine_oil_filter']]));
         self::assertSame('Fuel filter', TaskName::of([$spots['fuel_filter']]));

@@ -33,7 +33,10 @@ final class DayTest extends TestCase
 
     public function test_adding_months_keeps_the_day_or_ends_with_the_month(): void
     {
-        $this->forAll(Generators::choose(0, 40_000), Generators::choose(1, 240))->then(function (int $number, int $months): void {
+        $this->forAll(
+            Generators::choose(0, 40_000),
+            Generators::choose(1, 240),
+        )->then(function (int $number, int $months): void {
             $day = Day::of($number);
             $sum = Day::addMonths($day, $months);
             $month = $day->modify('first day of this month')->modify("+{$months} months");
@@ -46,10 +49,19 @@ final class DayTest extends TestCase
     /** The next point by the chart, found by trying every point from the first on. */
     public function test_the_chart_by_months_agrees_with_counting_point_by_point(): void
     {
-        $this->forAll(Generators::choose(15_000, 20_000), Generators::choose(0, 6_000), Generators::choose(1, 36), Generators::elements('0', '0.1', '0.25'))
+        $this->forAll(
+            Generators::choose(15_000, 20_000),
+            Generators::choose(0, 6_000),
+            Generators::choose(1, 36),
+            Generators::elements('0', '0.1', '0.25'),
+        )
             ->then(function (int $start, int $later, int $months, string $early): void {
                 $rule = new Rule(new Interval(months: $months), [], Anchor::Chart, BigDecimal::of($early));
-                $found = (new DatedCourse($rule))->next(Day::of($start), Day::of($start + $later), Day::of($start + $later + 5));
+                $found = (new DatedCourse($rule))->next(
+                    Day::of($start),
+                    Day::of($start + $later),
+                    Day::of($start + $later + 5),
+                );
                 $previous = $start;
                 for ($count = 1; ; $count++) {
                     $point = Day::number(Day::addMonths(Day::of($start), $count * $months));
@@ -65,7 +77,11 @@ final class DayTest extends TestCase
     public function test_months_by_the_chart_without_a_beginning_are_counted_from_the_last_service(): void
     {
         $rule = new Rule(new Interval(months: 6), [], Anchor::Chart);
-        $point = (new DatedCourse($rule))->next(null, new \DateTimeImmutable('2026-02-10'), new \DateTimeImmutable('2026-03-01'));
+        $point = (new DatedCourse($rule))->next(
+            null,
+            new \DateTimeImmutable('2026-02-10'),
+            new \DateTimeImmutable('2026-03-01'),
+        );
 
         self::assertSame('2026-08-10', Day::of($point?->at->toInt() ?? 0)->format('Y-m-d'));
     }
@@ -74,7 +90,12 @@ final class DayTest extends TestCase
     {
         $rule = new Rule(new Interval(months: 12), [new Interval(months: 1)]);
         $start = new Point(date: new \DateTimeImmutable('2026-01-15'));
-        $due = fn (?string $done): ?string => Standing::of($rule, $start, $done === null ? [] : [new Point(date: new \DateTimeImmutable($done))], $start)->dueDate()?->format('Y-m-d');
+        $due = fn (?string $done): ?string => Standing::of(
+            $rule,
+            $start,
+            $done === null ? [] : [new Point(date: new \DateTimeImmutable($done))],
+            $start,
+        )->dueDate()?->format('Y-m-d');
 
         self::assertSame('2026-02-15', $due(null));
         self::assertSame('2027-02-13', $due('2026-02-13'));

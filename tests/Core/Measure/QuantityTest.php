@@ -29,11 +29,63 @@ final class QuantityTest extends TestCase
     /** @return iterable<string, array{string, string, Unit}> */
     public static function written(): iterable
     {
-        foreach ([['1 3/4 qt', '7/4', Unit::UsQuart], ['1¾ qt', '7/4', Unit::UsQuart], ['1-3/4 qt', '7/4', Unit::UsQuart], ['½ in', '1/2', Unit::Inch], ['0.5in', '1/2', Unit::Inch], ['22 ft-lb', '22', Unit::FootPound],
-            ['180 in-lb', '180', Unit::InchPound], ['400 mL', '400', Unit::Millilitre], ['350ml', '350', Unit::Millilitre], ['-12 °C', '-12', Unit::DegreeCelsius], ['−12°C', '-12', Unit::DegreeCelsius],
-            ['1,75 L', '7/4', Unit::Litre], ['3 imp gal', '3', Unit::ImperialGallon], ['1,204.3 h', '1204.3', Unit::Hour], ['1.204,3 h', '1204.3', Unit::Hour], ['3/8"', '3/8', Unit::Inch], ["3''", '3', Unit::Inch], ["1'6\"", '3/2', Unit::Foot], ['6 ft 2 in', '37/6', Unit::Foot], ["5'", '5', Unit::Foot], ["1' 6 1/2”", '37/24', Unit::Foot],
-            ['1 h 30 min', '3/2', Unit::Hour], ['1 ½ qt', '3/2', Unit::UsQuart], ['2 MPa', '2', Unit::Megapascal], ['1.5 kgf/cm²', '3/2', Unit::KilogramForcePerSquareCentimetre], ['60 N·cm', '60', Unit::NewtonCentimetre],
-            ['70 cL', '70', Unit::Centilitre], ['5 dl', '5', Unit::Decilitre], ['30 thou', '30', Unit::Thou], ['15/16 in', '15/16', Unit::Inch], ['9/8 in', '9/8', Unit::Inch], ['0.125 in', '1/8', Unit::Inch], ['.5 L', '1/2', Unit::Litre]] as $case) {
+        foreach ([[
+            '1 3/4 qt',
+            '7/4',
+            Unit::UsQuart,
+        ], ['1¾ qt', '7/4', Unit::UsQuart], [
+            '1-3/4 qt',
+            '7/4',
+            Unit::UsQuart,
+        ], ['½ in', '1/2', Unit::Inch], ['0.5in', '1/2', Unit::Inch], [
+            '22 ft-lb',
+            '22',
+            Unit::FootPound,
+        ],
+            [
+                '180 in-lb',
+                '180',
+                Unit::InchPound,
+            ], ['400 mL', '400', Unit::Millilitre], ['350ml', '350', Unit::Millilitre], [
+                '-12 °C',
+                '-12',
+                Unit::DegreeCelsius,
+            ], ['−12°C', '-12', Unit::DegreeCelsius],
+            ['1,75 L', '7/4', Unit::Litre], [
+                '3 imp gal',
+                '3',
+                Unit::ImperialGallon,
+            ], [
+                '1,204.3 h',
+                '1204.3',
+                Unit::Hour,
+            ], [
+                '1.204,3 h',
+                '1204.3',
+                Unit::Hour,
+            ], ['3/8"', '3/8', Unit::Inch], ["3''", '3', Unit::Inch], ["1'6\"", '3/2', Unit::Foot], [
+                '6 ft 2 in',
+                '37/6',
+                Unit::Foot,
+            ], ["5'", '5', Unit::Foot], [
+                "1' 6 1/2”",
+                '37/24',
+                Unit::Foot,
+            ],
+            ['1 h 30 min', '3/2', Unit::Hour], ['1 ½ qt', '3/2', Unit::UsQuart], ['2 MPa', '2', Unit::Megapascal], [
+                '1.5 kgf/cm²',
+                '3/2',
+                Unit::KilogramForcePerSquareCentimetre,
+            ], ['60 N·cm', '60', Unit::NewtonCentimetre],
+            [
+                '70 cL',
+                '70',
+                Unit::Centilitre,
+            ], ['5 dl', '5', Unit::Decilitre], ['30 thou', '30', Unit::Thou], [
+                '15/16 in',
+                '15/16',
+                Unit::Inch,
+            ], ['9/8 in', '9/8', Unit::Inch], ['0.125 in', '1/8', Unit::Inch], ['.5 L', '1/2', Unit::Litre]] as $case) {
             yield $case[0] => $case;
         }
     }
@@ -139,7 +191,12 @@ final class QuantityTest extends TestCase
     public function test_converting_there_and_back_is_exact(): void
     {
         $units = Unit::cases();
-        $this->forAll(Generators::choose(0, count($units) - 1), Generators::choose(0, count($units) - 1), Generators::choose(0, 10_000_000), Generators::choose(1, 64))
+        $this->forAll(
+            Generators::choose(0, count($units) - 1),
+            Generators::choose(0, count($units) - 1),
+            Generators::choose(0, 10_000_000),
+            Generators::choose(1, 64),
+        )
             ->then(function (int $one, int $other, int $numerator, int $denominator) use ($units): void {
                 if ($units[$one]->dimension() !== $units[$other]->dimension()) {
                     $this->addToAssertionCount(1);

@@ -33,7 +33,11 @@ final class RoundTripTest extends TestCase
     {
         foreach (['1234.5', '0.03', '14.5'] as $typed) {
             $shown = explode(' (', Quantity::of($typed, $unit)->display())[0];
-            self::assertSame($typed, (string) Quantity::parse($shown)->rounded(), "nothing that was typed is lost: {$shown}");
+            self::assertSame(
+                $typed,
+                (string) Quantity::parse($shown)->rounded(),
+                "nothing that was typed is lost: {$shown}",
+            );
         }
     }
 
@@ -68,7 +72,11 @@ final class RoundTripTest extends TestCase
 
     public function test_fractions_are_exact_however_they_are_written(): void
     {
-        $this->forAll(Generators::choose(0, 99), Generators::choose(0, 63), Generators::choose(1, 64))->then(function (int $whole, int $numerator, int $denominator): void {
+        $this->forAll(
+            Generators::choose(0, 99),
+            Generators::choose(0, 63),
+            Generators::choose(1, 64),
+        )->then(function (int $whole, int $numerator, int $denominator): void {
             $written = WrittenNumber::parse("{$whole} {$numerator}/{$denominator}");
             self::assertTrue($written->multipliedBy($denominator)->isEqualTo($whole * $denominator + $numerator));
             self::assertTrue(WrittenNumber::parse("{$whole}-{$numerator}/{$denominator}")->isEqualTo($written));
@@ -103,8 +111,18 @@ final class RoundTripTest extends TestCase
     {
         $day = new \DateTimeImmutable('2026-11-05');
 
-        self::assertSame(['5 November 2026', '5 November', '5 November 2026'], [Plain::day($day), Plain::nearDay($day, new \DateTimeImmutable('2026-01-01')), Plain::nearDay($day, new \DateTimeImmutable('2027-01-01'))]);
-        self::assertSame(['1 day', '0 days', '1,200 days'], [Plain::count(1, 'day'), Plain::count(0, 'day'), Plain::count(1200, 'day')]);
+        self::assertSame(
+            ['5 November 2026', '5 November', '5 November 2026'],
+            [
+                Plain::day($day),
+                Plain::nearDay($day, new \DateTimeImmutable('2026-01-01')),
+                Plain::nearDay($day, new \DateTimeImmutable('2027-01-01')),
+            ],
+        );
+        self::assertSame(
+            ['1 day', '0 days', '1,200 days'],
+            [Plain::count(1, 'day'), Plain::count(0, 'day'), Plain::count(1200, 'day')],
+        );
         self::assertSame('öl and filter', Plain::within('Öl and filter'));
     }
 }

@@ -13,12 +13,18 @@ use PHPUnit\Framework\TestCase;
 final class UnitTest extends TestCase
 {
     #[DataProvider('published')]
-    public function test_factors_are_those_of_nist_sp_811_to_every_digit_printed_there(string $unit, string $value, int $digits): void
-    {
+    public function test_factors_are_those_of_nist_sp_811_to_every_digit_printed_there(
+        string $unit,
+        string $value,
+        int $digits,
+    ): void {
         $published = BigDecimal::of($value);
         $decimals = $digits - 1 - (int) floor(log10($published->toFloat()));
 
-        self::assertTrue(Unit::from($unit)->factor()->toScale(max(0, $decimals), RoundingMode::HALF_UP)->isEqualTo($published), $unit);
+        self::assertTrue(
+            Unit::from($unit)->factor()->toScale(max(0, $decimals), RoundingMode::HALF_UP)->isEqualTo($published),
+            $unit,
+        );
     }
 
     /** @return iterable<string, array{string, string, int}> */

@@ -12,7 +12,10 @@ use PHPUnit\Framework\TestCase;
 
 final class CountdownTest extends TestCase
 {
-    /** Worked example of the trade handbook, section 3 (common practice, no source): 31.2 h, next at 50 h, 18.8 left, set 18; "about 20" is 1.2 h late. */
+    /**
+     * Worked example of the trade handbook, section 3 (common practice, no source): 31.2 h, next at 50 h, 18.8 left,
+     * set 18; "about 20" is 1.2 h late.
+     */
     public function test_the_remaining_hours_are_rounded_down_to_what_the_display_takes(): void
     {
         $countdown = self::countdown('50', '31.2', '1');

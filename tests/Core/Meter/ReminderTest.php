@@ -18,17 +18,40 @@ final class ReminderTest extends TestCase
     {
         $reminder = new Reminder(BigDecimal::of($set), BigDecimal::of('31.2'));
 
-        self::assertSame($said, $reminder->against($due === null ? null : BigDecimal::of($due), BigDecimal::of($now), BigDecimal::one(), MeterUnit::Hours));
+        self::assertSame(
+            $said,
+            $reminder->against(
+                $due === null ? null : BigDecimal::of($due),
+                BigDecimal::of($now),
+                BigDecimal::one(),
+                MeterUnit::Hours,
+            ),
+        );
     }
 
     /** @return iterable<string, array{string, string|null, string, string|null}> */
     public static function settings(): iterable
     {
-        yield 'about twenty' => ['20', '50', '31.2', "The machine's own reminder rings at 51.2 h, 1.2 h after the rulebook's 50 h."];
+        yield 'about twenty' => [
+            '20',
+            '50',
+            '31.2',
+            "The machine's own reminder rings at 51.2 h, 1.2 h after the rulebook's 50 h.",
+        ];
         yield 'rounded down' => ['18', '50', '31.2', null];
         yield 'just so' => ['18.8', '50', '31.2', null];
-        yield 'much too early' => ['10', '50', '31.2', "The machine's own reminder rings at 41.2 h, 8.8 h before the rulebook's 50 h."];
-        yield 'it rang already' => ['10', '150', '60', "The machine's own reminder rang at 41.2 h; the rulebook's next point is 150 h. Set it again."];
+        yield 'much too early' => [
+            '10',
+            '50',
+            '31.2',
+            "The machine's own reminder rings at 41.2 h, 8.8 h before the rulebook's 50 h.",
+        ];
+        yield 'it rang already' => [
+            '10',
+            '150',
+            '60',
+            "The machine's own reminder rang at 41.2 h; the rulebook's next point is 150 h. Set it again.",
+        ];
         yield 'nothing ahead' => ['10', null, '60', null];
     }
 
@@ -38,6 +61,11 @@ final class ReminderTest extends TestCase
 
         self::assertTrue($reminder->ringsAt()->isEqualTo(69_240));
         self::assertSame("The machine's own reminder rings at 69,240 km, 240 km after the rulebook's 69,000 km.",
-            $reminder->against(BigDecimal::of(69_000), BigDecimal::of(61_300), BigDecimal::of(100), MeterUnit::Kilometres));
+            $reminder->against(
+                BigDecimal::of(69_000),
+                BigDecimal::of(61_300),
+                BigDecimal::of(100),
+                MeterUnit::Kilometres,
+            ));
     }
 }

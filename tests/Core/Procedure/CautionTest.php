@@ -16,8 +16,12 @@ use PHPUnit\Framework\TestCase;
 final class CautionTest extends TestCase
 {
     #[DataProvider('tasks')]
-    public function test_each_task_carries_its_caution(MachineClass $class, TaskKind $kind, string $spot, string $says): void
-    {
+    public function test_each_task_carries_its_caution(
+        MachineClass $class,
+        TaskKind $kind,
+        string $spot,
+        string $says,
+    ): void {
         self::assertStringContainsString($says, implode(' ', self::cautions($class, $kind, [$spot])));
     }
 
@@ -25,15 +29,35 @@ final class CautionTest extends TestCase
     public static function tasks(): iterable
     {
         yield 'hot oil' => [MachineClass::Tractor, TaskKind::Replace, 'engine_oil', 'Hot oil and exhaust burn'];
-        yield 'used oil' => [MachineClass::Tractor, TaskKind::Replace, 'front_axle', 'collection point that local rules name'];
+        yield 'used oil' => [
+            MachineClass::Tractor,
+            TaskKind::Replace,
+            'front_axle',
+            'collection point that local rules name',
+        ];
         yield 'fuel' => [MachineClass::SmallTruck, TaskKind::Replace, 'fuel_filter', 'No flame, no sparks'];
         yield 'coolant' => [MachineClass::Tractor, TaskKind::Replace, 'coolant', 'Never open the cooling system hot'];
-        yield 'hydraulics' => [MachineClass::ZeroTurn, TaskKind::Replace, 'hydrostatic_left', 'Never feel for a leak with a hand'];
+        yield 'hydraulics' => [
+            MachineClass::ZeroTurn,
+            TaskKind::Replace,
+            'hydrostatic_left',
+            'Never feel for a leak with a hand',
+        ];
         yield 'blades' => [MachineClass::FrontMower, TaskKind::Clean, 'blades', 'spark-plug lead off'];
         yield 'jack' => [MachineClass::UtilityVehicle, TaskKind::Inspect, 'pads', 'A jack is not a stand'];
-        yield 'jack at an axle' => [MachineClass::UtilityVehicle, TaskKind::Replace, 'rear_axle', 'A jack is not a stand'];
+        yield 'jack at an axle' => [
+            MachineClass::UtilityVehicle,
+            TaskKind::Replace,
+            'rear_axle',
+            'A jack is not a stand',
+        ];
         yield 'battery' => [MachineClass::PetrolCart, TaskKind::Replace, 'battery', 'Negative off first, on last'];
-        yield 'cart pack' => [MachineClass::ElectricCart, TaskKind::CheckLevel, 'battery_water', 'Lift batteries with help'];
+        yield 'cart pack' => [
+            MachineClass::ElectricCart,
+            TaskKind::CheckLevel,
+            'battery_water',
+            'Lift batteries with help',
+        ];
         yield 'generator' => [MachineClass::Generator, TaskKind::Clean, 'oil_strainer', 'Disable starting'];
         yield 'house wiring' => [MachineClass::Generator, TaskKind::Inspect, 'alternator_belt', 'licensed electrician'];
         yield 'exhaust' => [MachineClass::Generator, TaskKind::Run, 'set', 'exhaust cannot gather'];
@@ -44,8 +68,15 @@ final class CautionTest extends TestCase
 
     public function test_an_oil_bath_air_cleaner_is_no_hot_oil(): void
     {
-        self::assertStringNotContainsString('Hot oil', implode(' ', self::cautions(MachineClass::Crawler, TaskKind::Clean, ['oil_bath'])));
-        self::assertStringNotContainsString('Hot oil', implode(' ', self::cautions(MachineClass::Tractor, TaskKind::Inspect, ['engine_oil'])), 'to look burns nobody');
+        self::assertStringNotContainsString(
+            'Hot oil',
+            implode(' ', self::cautions(MachineClass::Crawler, TaskKind::Clean, ['oil_bath'])),
+        );
+        self::assertStringNotContainsString(
+            'Hot oil',
+            implode(' ', self::cautions(MachineClass::Tractor, TaskKind::Inspect, ['engine_oil'])),
+            'to look burns nobody',
+        );
     }
 
     public function test_no_starter_task_is_told_the_same_thing_twice(): void

@@ -27,9 +27,18 @@ final class RuleShapesTest extends TestCase
     private const SEQUENCES = 60;
 
     #[DataProvider('springs')]
-    public function test_every_spring_is_due_from_its_first_day_and_past_after_its_last(string $today, ?string $done, State $state, string $why): void
-    {
-        $standing = Standing::of(self::spring(), null, $done === null ? [] : [new Point(date: self::day($done))], new Point(date: self::day($today)));
+    public function test_every_spring_is_due_from_its_first_day_and_past_after_its_last(
+        string $today,
+        ?string $done,
+        State $state,
+        string $why,
+    ): void {
+        $standing = Standing::of(
+            self::spring(),
+            null,
+            $done === null ? [] : [new Point(date: self::day($done))],
+            new Point(date: self::day($today)),
+        );
 
         self::assertSame([$state, $why], [$standing->state, $standing->why()]);
     }
@@ -37,27 +46,82 @@ final class RuleShapesTest extends TestCase
     /** @return iterable<string, array{string, string|null, State, string}> */
     public static function springs(): iterable
     {
-        yield 'long before' => ['2025-12-01', '2025-04-02', State::Fresh, 'Due in spring, 1 March to 15 April, last done on 2 April. Begins in 90 days.'];
-        yield 'soon' => ['2026-02-10', '2025-04-02', State::Nearing, 'Due in spring, 1 March to 15 April, last done on 2 April 2025. Begins in 19 days.'];
-        yield 'in it' => ['2026-04-10', '2025-04-02', State::Due, 'Due in spring, 1 March to 15 April, last done on 2 April 2025. Ends in 5 days.'];
-        yield 'its last day' => ['2026-04-15', '2025-04-02', State::Due, 'Due in spring, 1 March to 15 April, last done on 2 April 2025. Today is its last day.'];
-        yield 'over' => ['2026-04-16', '2025-04-02', State::Past, 'Due in spring, 1 March to 15 April, last done on 2 April 2025. Ended 1 day ago.'];
-        yield 'done a little early' => ['2026-04-16', '2026-02-10', State::Fresh, 'Due in spring, 1 March to 15 April, last done on 10 February. Begins in 319 days.'];
-        yield 'done too early to count' => ['2026-03-02', '2026-01-10', State::Due, 'Due in spring, 1 March to 15 April, last done on 10 January. Ends in 44 days.'];
-        yield 'done late' => ['2026-06-01', '2026-05-20', State::Fresh, 'Due in spring, 1 March to 15 April, last done on 20 May. Begins in 273 days.'];
-        yield 'nobody knows' => ['2026-03-02', null, State::Unknown, 'Nobody knows when this was last done. Say when, or do it now.'];
+        yield 'long before' => [
+            '2025-12-01',
+            '2025-04-02',
+            State::Fresh,
+            'Due in spring, 1 March to 15 April, last done on 2 April. Begins in 90 days.',
+        ];
+        yield 'soon' => [
+            '2026-02-10',
+            '2025-04-02',
+            State::Nearing,
+            'Due in spring, 1 March to 15 April, last done on 2 April 2025. Begins in 19 days.',
+        ];
+        yield 'in it' => [
+            '2026-04-10',
+            '2025-04-02',
+            State::Due,
+            'Due in spring, 1 March to 15 April, last done on 2 April 2025. Ends in 5 days.',
+        ];
+        yield 'its last day' => [
+            '2026-04-15',
+            '2025-04-02',
+            State::Due,
+            'Due in spring, 1 March to 15 April, last done on 2 April 2025. Today is its last day.',
+        ];
+        yield 'over' => [
+            '2026-04-16',
+            '2025-04-02',
+            State::Past,
+            'Due in spring, 1 March to 15 April, last done on 2 April 2025. Ended 1 day ago.',
+        ];
+        yield 'done a little early' => [
+            '2026-04-16',
+            '2026-02-10',
+            State::Fresh,
+            'Due in spring, 1 March to 15 April, last done on 10 February. Begins in 319 days.',
+        ];
+        yield 'done too early to count' => [
+            '2026-03-02',
+            '2026-01-10',
+            State::Due,
+            'Due in spring, 1 March to 15 April, last done on 10 January. Ends in 44 days.',
+        ];
+        yield 'done late' => [
+            '2026-06-01',
+            '2026-05-20',
+            State::Fresh,
+            'Due in spring, 1 March to 15 April, last done on 20 May. Begins in 273 days.',
+        ];
+        yield 'nobody knows' => [
+            '2026-03-02',
+            null,
+            State::Unknown,
+            'Nobody knows when this was last done. Say when, or do it now.',
+        ];
     }
 
     public function test_twice_a_year_may_be_two_parts_of_it_and_one_may_run_over_new_year(): void
     {
-        $rule = new Rule(new Interval, windows: [YearWindow::between('11-15', '01-15', 'before storage'), YearWindow::between('03-01', '04-15', 'spring')]);
-        $due = fn (string $done): ?string => ($point = Standing::of($rule, null, [new Point(date: self::day($done))], new Point(date: self::day($done)))->limiting) === null ? null : Day::of($point->at->toInt())->format('Y-m-d');
+        $rule = new Rule(
+            new Interval,
+            windows: [
+                YearWindow::between('11-15', '01-15', 'before storage'),
+                YearWindow::between('03-01', '04-15', 'spring'),
+            ],
+        );
+        $due = fn (string $done): ?string => ($point = Standing::of($rule, null, [new Point(date: self::day($done))], new Point(date: self::day($done)))->limiting) === null
+            ? null
+            : Day::of($point->at->toInt())->format('Y-m-d');
 
         self::assertSame('2026-11-15', $due('2026-03-20'));
         self::assertSame('2027-03-01', $due('2026-11-20'));
         self::assertSame('2027-03-01', $due('2027-01-10'), 'late in the window that opened last year');
         self::assertSame('before storage, 15 November to 15 January', $rule->windows[0]->inWords());
-        self::assertTrue($rule->windows[0]->holds(self::day('2026-12-31')) && $rule->windows[0]->holds(self::day('2027-01-15')));
+        self::assertTrue(
+            $rule->windows[0]->holds(self::day('2026-12-31')) && $rule->windows[0]->holds(self::day('2027-01-15')),
+        );
         self::assertFalse($rule->windows[0]->holds(self::day('2027-01-16')));
         self::assertSame(Day::number(self::day('2027-02-28')), YearWindow::between('02-29', '03-10')->opening(2027));
     }
@@ -68,15 +132,28 @@ final class RuleShapesTest extends TestCase
         $now = new Point(BigDecimal::of(100), null, self::day('2026-05-14'));
 
         $quiet = Standing::of($rule, null, [], $now);
-        self::assertSame([State::Fresh, 'Only when a check says so: water shows in the bowl. None has.'], [$quiet->state, $quiet->why()]);
+        self::assertSame(
+            [State::Fresh, 'Only when a check says so: water shows in the bowl. None has.'],
+            [$quiet->state, $quiet->why()],
+        );
         $called = Standing::of($rule, null, [], $now, [], new Call(self::day('2026-05-12'), 'water in the bowl'));
-        self::assertSame([State::Due, 'A check on 12 May 2026 called for it: water in the bowl.'], [$called->state, $called->why()]);
+        self::assertSame(
+            [State::Due, 'A check on 12 May 2026 called for it: water in the bowl.'],
+            [$called->state, $called->why()],
+        );
     }
 
     public function test_a_check_makes_due_what_its_hours_had_left_fresh_but_never_makes_it_less_urgent(): void
     {
         $rule = new Rule(Interval::ofHours(100));
-        $at = fn (int $hours): State => Standing::of($rule, null, [new Point(BigDecimal::zero())], new Point(BigDecimal::of($hours), null, self::day('2026-05-14')), [], new Call(self::day('2026-05-12'), 'dust inside'))->state;
+        $at = fn (int $hours): State => Standing::of(
+            $rule,
+            null,
+            [new Point(BigDecimal::zero())],
+            new Point(BigDecimal::of($hours), null, self::day('2026-05-14')),
+            [],
+            new Call(self::day('2026-05-12'), 'dust inside'),
+        )->state;
 
         self::assertSame([State::Due, State::Past], [$at(10), $at(150)]);
     }
@@ -85,7 +162,12 @@ final class RuleShapesTest extends TestCase
     public function test_both_anchors_show_what_follows_before_one_is_chosen(): void
     {
         $service = new Point(BigDecimal::of(360));
-        [$fromDone, $chart] = Consequence::ofBoth(new Rule(Interval::ofHours(400), source: Source::Book), new Point(BigDecimal::zero()), [$service], $service);
+        [$fromDone, $chart] = Consequence::ofBoth(
+            new Rule(Interval::ofHours(400), source: Source::Book),
+            new Point(BigDecimal::zero()),
+            [$service],
+            $service,
+        );
 
         self::assertSame("Next at 760 h. It will then have run 400 h, just the book's interval.", $fromDone->inWords());
         self::assertSame("Next at 800 h. It will then have run 440 h, 40 h over the book's 400 h.", $chart->inWords());
@@ -95,16 +177,30 @@ final class RuleShapesTest extends TestCase
     public function test_where_the_date_comes_first_the_hours_are_told_beside_it(): void
     {
         $rule = new Rule(new Interval(BigDecimal::of(200), months: 12), book: Interval::ofHours(250));
-        $told = fn (int $hours): string => Consequence::ofBoth($rule, null, [new Point(BigDecimal::of(300), null, self::day('2026-01-10'))], new Point(BigDecimal::of($hours), null, self::day('2026-07-10')))[0]->inWords();
+        $told = fn (int $hours): string => Consequence::ofBoth(
+            $rule,
+            null,
+            [new Point(BigDecimal::of(300), null, self::day('2026-01-10'))],
+            new Point(BigDecimal::of($hours), null, self::day('2026-07-10')),
+        )[0]->inWords();
 
-        self::assertSame("Next on 10 January 2027, or at 500 h if that comes first. By those hours it will have run 200 h, 50 h short of the book's 250 h.", $told(310));
+        self::assertSame(
+            "Next on 10 January 2027, or at 500 h if that comes first. By those hours it will have run 200 h, 50 h short of the book's 250 h.",
+            $told(310),
+        );
         self::assertSame("Next at 500 h. It will then have run 200 h, 50 h short of the book's 250 h.", $told(470));
     }
 
     public function test_a_skipped_point_is_passed_over_and_the_hours_it_will_have_run_are_told(): void
     {
         foreach ([[Anchor::Chart, 1200], [Anchor::FromDone, 1200]] as [$anchor, $next]) {
-            $standing = Standing::of(new Rule(Interval::ofHours(400), anchor: $anchor), null, [new Point(BigDecimal::of(400))], new Point(BigDecimal::of(790)), [new Point(BigDecimal::of(800))]);
+            $standing = Standing::of(
+                new Rule(Interval::ofHours(400), anchor: $anchor),
+                null,
+                [new Point(BigDecimal::of(400))],
+                new Point(BigDecimal::of(790)),
+                [new Point(BigDecimal::of(800))],
+            );
 
             self::assertTrue($standing->limiting?->at->isEqualTo($next));
             self::assertSame(['Runs for 800 h until then, over the 440 h allowed.'], $standing->notes);
@@ -114,13 +210,20 @@ final class RuleShapesTest extends TestCase
     public function test_what_was_skipped_before_it_was_next_done_no_longer_counts(): void
     {
         $rule = new Rule(Interval::ofHours(100));
-        $with = Standing::of($rule, null, [new Point(BigDecimal::of(250))], new Point(BigDecimal::of(260)), [new Point(BigDecimal::of(200))]);
+        $with = Standing::of(
+            $rule,
+            null,
+            [new Point(BigDecimal::of(250))],
+            new Point(BigDecimal::of(260)),
+            [new Point(BigDecimal::of(200))],
+        );
 
         self::assertTrue($with->limiting?->at->isEqualTo(350));
     }
 
     /**
-     * Every shape, sequence after sequence: the points asked for never go back, each one of the chart is met by exactly one service or skip or lies behind
+     * Every shape, sequence after sequence: the points asked for never go back, each one of the chart is met by exactly
+     * one service or skip or lies behind
      * a late one, and the order in which things were written down does not matter.
      */
     #[DataProvider('shapes')]
@@ -135,7 +238,10 @@ final class RuleShapesTest extends TestCase
                 $standing = Standing::of($rule, $start, $done, $now, $skipped);
                 $due = $standing->limiting;
                 if ($due === null) {
-                    self::assertTrue($rule->every->isEmpty() && $rule->windows === [], 'only a rule without an end comes to its end');
+                    self::assertTrue(
+                        $rule->every->isEmpty() && $rule->windows === [],
+                        'only a rule without an end comes to its end',
+                    );
                     break;
                 }
                 $asked[] = $due->at->toFloat();
@@ -156,7 +262,10 @@ final class RuleShapesTest extends TestCase
             $this->assertWholeChartIsMet($rule, $asked, $done);
             shuffle($done);
             shuffle($skipped);
-            self::assertEquals(Standing::of($rule, $start, array_reverse($done), $now, array_reverse($skipped))->limiting, Standing::of($rule, $start, $done, $now, $skipped)->limiting);
+            self::assertEquals(
+                Standing::of($rule, $start, array_reverse($done), $now, array_reverse($skipped))->limiting,
+                Standing::of($rule, $start, $done, $now, $skipped)->limiting,
+            );
         }
     }
 
@@ -173,7 +282,12 @@ final class RuleShapesTest extends TestCase
         yield 'by months' => [new Rule(new Interval(months: 6))];
         yield 'by months on the chart' => [new Rule(new Interval(months: 24), anchor: Anchor::Chart)];
         yield 'every spring' => [self::spring()];
-        yield 'spring and autumn' => [new Rule(new Interval, windows: [YearWindow::between('09-15', '10-31'), YearWindow::between('03-01', '04-15')])];
+        yield 'spring and autumn' => [
+            new Rule(
+                new Interval,
+                windows: [YearWindow::between('09-15', '10-31'), YearWindow::between('03-01', '04-15')],
+            ),
+        ];
     }
 
     #[DataProvider('shapes')]
@@ -182,7 +296,16 @@ final class RuleShapesTest extends TestCase
         $start = new Point(BigDecimal::zero(), BigDecimal::zero(), self::day('2020-01-01'));
         $rank = -1;
         for ($step = 0; $step < 300; $step++) {
-            $standing = Standing::of($rule, $start, [], new Point(BigDecimal::of(2 * $step), BigDecimal::of(20 * $step), Day::of(Day::number(self::day('2020-01-01')) + 4 * $step)));
+            $standing = Standing::of(
+                $rule,
+                $start,
+                [],
+                new Point(
+                    BigDecimal::of(2 * $step),
+                    BigDecimal::of(20 * $step),
+                    Day::of(Day::number(self::day('2020-01-01')) + 4 * $step),
+                ),
+            );
             self::assertGreaterThanOrEqual($rank, $standing->state->rank());
             $rank = $standing->state->rank();
         }
@@ -200,11 +323,28 @@ final class RuleShapesTest extends TestCase
         }
         $early = $rule->every->length($limit)->multipliedBy($rule->early)->toFloat();
         foreach (ColumnChart::points($rule, BigDecimal::zero(), BigDecimal::of(sprintf('%.3F', max($asked))), $limit) as $point) {
-            $behindLate = array_filter($done, fn (Point $service): bool => $service->along($limit)?->toFloat() + $early >= $point->toFloat());
+            $behindLate = array_filter(
+                $done,
+                fn (Point $service): bool => $service->along($limit)?->toFloat() + $early >= $point->toFloat(),
+            );
             self::assertTrue(in_array($point->toFloat(), $asked, true) || $behindLate !== [], "{$point} was lost");
         }
         foreach ($asked as $at) {
-            self::assertContains($at, array_map(fn (BigDecimal $point): float => $point->toFloat(), iterator_to_array(ColumnChart::points($rule, BigDecimal::zero(), BigDecimal::of(sprintf('%.3F', $at + 1)), $limit), false)));
+            self::assertContains(
+                $at,
+                array_map(
+                    fn (BigDecimal $point): float => $point->toFloat(),
+                    iterator_to_array(
+                        ColumnChart::points(
+                            $rule,
+                            BigDecimal::zero(),
+                            BigDecimal::of(sprintf('%.3F', $at + 1)),
+                            $limit,
+                        ),
+                        false,
+                    ),
+                ),
+            );
         }
     }
 

@@ -18,14 +18,21 @@ use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The worked cases are the calculators' contract (reckon) and the trade handbook, section 4: common practice, no source. */
+/**
+ * The worked cases are the calculators' contract (reckon) and the trade handbook, section 4: common practice, no
+ * source.
+ */
 final class StandingTest extends TestCase
 {
     use TestTrait;
 
     #[DataProvider('chart')]
-    public function test_by_the_chart_a_service_satisfies_the_points_its_early_window_reaches(string $done, string $next, string $runsFor, int $notes): void
-    {
+    public function test_by_the_chart_a_service_satisfies_the_points_its_early_window_reaches(
+        string $done,
+        string $next,
+        string $runsFor,
+        int $notes,
+    ): void {
         $standing = Standing::of(self::every(400, Anchor::Chart), self::at('0'), [self::at($done)], self::at('771'));
 
         self::assertSame($next, (string) $standing->points['hours']->at);
@@ -48,19 +55,36 @@ final class StandingTest extends TestCase
     {
         $rule = new Rule(new Interval(BigDecimal::of(100), null, 12), [new Interval(BigDecimal::of(50), null, 1)]);
         $start = new Point(BigDecimal::zero(), null, new \DateTimeImmutable('2026-01-01T00:00:00Z'));
-        $after = fn (string $hours, string $day): Point => new Point(BigDecimal::of($hours), null, new \DateTimeImmutable("{$day}T00:00:00Z"));
+        $after = fn (string $hours, string $day): Point => new Point(
+            BigDecimal::of($hours),
+            null,
+            new \DateTimeImmutable("{$day}T00:00:00Z"),
+        );
         $byMonth = Standing::of($rule, $start, [$after('12', '2026-02-01')], $after('20', '2026-02-10'));
         $byHours = Standing::of($rule, $start, [$after('50', '2026-01-12')], $after('55', '2026-01-20'));
         $byNeither = Standing::of($rule, $start, [$after('12', '2026-01-10')], $after('20', '2026-01-20'));
 
-        self::assertSame(['112', '2027-02-01'], [(string) $byMonth->points['hours']->at, $byMonth->dueDate()?->format('Y-m-d')]);
-        self::assertSame(['150', '2027-01-12'], [(string) $byHours->points['hours']->at, $byHours->dueDate()?->format('Y-m-d')]);
-        self::assertSame(['50', '2026-02-01'], [(string) $byNeither->points['hours']->at, $byNeither->dueDate()?->format('Y-m-d')]);
+        self::assertSame(
+            ['112', '2027-02-01'],
+            [(string) $byMonth->points['hours']->at, $byMonth->dueDate()?->format('Y-m-d')],
+        );
+        self::assertSame(
+            ['150', '2027-01-12'],
+            [(string) $byHours->points['hours']->at, $byHours->dueDate()?->format('Y-m-d')],
+        );
+        self::assertSame(
+            ['50', '2026-02-01'],
+            [(string) $byNeither->points['hours']->at, $byNeither->dueDate()?->format('Y-m-d')],
+        );
     }
 
     public function test_by_the_chart_a_first_point_met_by_its_date_is_left_behind_in_hours_too(): void
     {
-        $rule = new Rule(new Interval(BigDecimal::of(200)), [new Interval(BigDecimal::of(300), null, 6)], Anchor::Chart);
+        $rule = new Rule(
+            new Interval(BigDecimal::of(200)),
+            [new Interval(BigDecimal::of(300), null, 6)],
+            Anchor::Chart,
+        );
         $start = new Point(BigDecimal::zero(), null, new \DateTimeImmutable('2026-01-01T00:00:00Z'));
         $done = new Point(BigDecimal::of(80), null, new \DateTimeImmutable('2026-07-01T00:00:00Z'));
 
@@ -71,7 +95,15 @@ final class StandingTest extends TestCase
     #[DataProvider('firstWindows')]
     public function test_the_windows_of_a_first_point_are_shares_of_that_first_point(string $hours, State $state): void
     {
-        self::assertSame($state, Standing::of(new Rule(Interval::ofHours(200), [Interval::ofHours(20)]), self::at('0'), [], self::at($hours))->state);
+        self::assertSame(
+            $state,
+            Standing::of(
+                new Rule(Interval::ofHours(200), [Interval::ofHours(20)]),
+                self::at('0'),
+                [],
+                self::at($hours),
+            )->state,
+        );
     }
 
     /** @return iterable<array{string, State}> */
@@ -86,37 +118,81 @@ final class StandingTest extends TestCase
 
     public function test_a_service_well_before_a_first_point_does_not_meet_it(): void
     {
-        self::assertSame('20', (string) Standing::of(new Rule(Interval::ofHours(200), [Interval::ofHours(20)], Anchor::Chart), self::at('0'), [self::at('5')], self::at('6'))->points['hours']->at);
+        self::assertSame(
+            '20',
+            (string) Standing::of(
+                new Rule(Interval::ofHours(200), [Interval::ofHours(20)], Anchor::Chart),
+                self::at('0'),
+                [self::at('5')],
+                self::at('6'),
+            )->points['hours']->at,
+        );
     }
 
     public function test_what_cannot_be_judged_is_not_fresh(): void
     {
         $rule = new Rule(new Interval(BigDecimal::of(100), null, 12));
         $done = new Point(BigDecimal::of(400));
-        $standing = fn (string $hours): Standing => Standing::of($rule, null, [$done], new Point(BigDecimal::of($hours), null, new \DateTimeImmutable('2026-05-14T00:00:00Z')));
+        $standing = fn (string $hours): Standing => Standing::of(
+            $rule,
+            null,
+            [$done],
+            new Point(BigDecimal::of($hours), null, new \DateTimeImmutable('2026-05-14T00:00:00Z')),
+        );
 
-        self::assertSame([State::Unknown, ['The day of the last service is not on record, so only the rest is judged.']], [$standing('410')->state, $standing('410')->notes]);
-        self::assertSame([State::Nearing, State::Due, State::Past], [$standing('495')->state, $standing('505')->state, $standing('520')->state], 'what can be judged is, where it presses');
+        self::assertSame(
+            [State::Unknown, ['The day of the last service is not on record, so only the rest is judged.']],
+            [$standing('410')->state, $standing('410')->notes],
+        );
+        self::assertSame(
+            [State::Nearing, State::Due, State::Past],
+            [$standing('495')->state, $standing('505')->state, $standing('520')->state],
+            'what can be judged is, where it presses',
+        );
     }
 
     public function test_a_service_ahead_of_the_meter_is_noted(): void
     {
         $standing = Standing::of(self::every(100), self::at('0'), [self::at('620')], self::at('600'));
 
-        self::assertSame(['A service is recorded at 620 h, and the meter stands at 600 h: one of both is wrong.'], $standing->notes);
+        self::assertSame(
+            ['A service is recorded at 620 h, and the meter stands at 600 h: one of both is wrong.'],
+            $standing->notes,
+        );
         self::assertSame([], Standing::of(self::every(100), self::at('0'), [self::at('600')], self::at('600'))->notes);
-        self::assertSame(['A service is recorded for 15 May 2026, which has not come yet.'], Standing::of(new Rule(new Interval(months: 6)), null, [self::on('2026-05-15')], self::on('2026-05-14'))->notes);
+        self::assertSame(
+            ['A service is recorded for 15 May 2026, which has not come yet.'],
+            Standing::of(
+                new Rule(new Interval(months: 6)),
+                null,
+                [self::on('2026-05-15')],
+                self::on('2026-05-14'),
+            )->notes,
+        );
     }
 
     public function test_every_400_from_done(): void
     {
-        self::assertSame('760', (string) Standing::of(self::every(400), self::at('0'), [self::at('360')], self::at('371'))->points['hours']->at);
+        self::assertSame(
+            '760',
+            (string) Standing::of(
+                self::every(400),
+                self::at('0'),
+                [self::at('360')],
+                self::at('371'),
+            )->points['hours']->at,
+        );
     }
 
     public function test_a_first_service_comes_once_and_then_the_interval_begins(): void
     {
         $rule = new Rule(Interval::ofHours(100), [Interval::ofHours(25)]);
-        $due = fn (array $done): string => (string) Standing::of($rule, self::at('0'), array_map(self::at(...), $done), self::at('30'))->points['hours']->at;
+        $due = fn (array $done): string => (string) Standing::of(
+            $rule,
+            self::at('0'),
+            array_map(self::at(...), $done),
+            self::at('30'),
+        )->points['hours']->at;
 
         self::assertSame('25', $due([]));
         self::assertSame('126', $due(['26']));
@@ -126,7 +202,12 @@ final class StandingTest extends TestCase
     public function test_by_the_chart_the_first_points_stand_before_the_multiples(): void
     {
         $rule = new Rule(Interval::ofHours(250), [Interval::ofHours(50)], Anchor::Chart);
-        $due = fn (string $done): string => (string) Standing::of($rule, self::at('0'), [self::at($done)], self::at('30'))->points['hours']->at;
+        $due = fn (string $done): string => (string) Standing::of(
+            $rule,
+            self::at('0'),
+            [self::at($done)],
+            self::at('30'),
+        )->points['hours']->at;
 
         self::assertSame('50', $due('10'));
         self::assertSame('250', $due('48'));
@@ -166,7 +247,12 @@ final class StandingTest extends TestCase
     /** Handbook section 4: brake fluid every 2 years. */
     public function test_brake_fluid_by_24_months(): void
     {
-        $standing = Standing::of(new Rule(new Interval(months: 24)), null, [self::on('2024-03-31')], self::on('2026-04-10'));
+        $standing = Standing::of(
+            new Rule(new Interval(months: 24)),
+            null,
+            [self::on('2024-03-31')],
+            self::on('2026-04-10'),
+        );
 
         self::assertSame('2026-03-31', $standing->dueDate()?->format('Y-m-d'));
         self::assertSame(State::Due, $standing->state);
@@ -176,7 +262,10 @@ final class StandingTest extends TestCase
     public function test_months_end_where_the_month_ends(): void
     {
         self::assertSame('2025-02-28', Day::addMonths(new \DateTimeImmutable('2025-01-31'), 1)->format('Y-m-d'));
-        self::assertSame('2024-02-29', Day::addMonths(new \DateTimeImmutable('2023-02-28'), 12)->modify('+1 day')->format('Y-m-d'));
+        self::assertSame(
+            '2024-02-29',
+            Day::addMonths(new \DateTimeImmutable('2023-02-28'), 12)->modify('+1 day')->format('Y-m-d'),
+        );
         self::assertSame('2025-02-28', Day::addMonths(new \DateTimeImmutable('2024-02-29'), 12)->format('Y-m-d'));
     }
 
@@ -187,7 +276,10 @@ final class StandingTest extends TestCase
 
     public function test_a_known_beginning_counts_as_the_last_time(): void
     {
-        self::assertSame('350', (string) Standing::of(self::every(50), self::at('300'), [], self::at('310'))->points['hours']->at);
+        self::assertSame(
+            '350',
+            (string) Standing::of(self::every(50), self::at('300'), [], self::at('310'))->points['hours']->at,
+        );
     }
 
     public function test_done_once_it_does_not_come_again(): void
@@ -201,9 +293,16 @@ final class StandingTest extends TestCase
 
     public function test_looser_than_the_book_is_said_and_tighter_is_not(): void
     {
-        $rule = fn (int $own): Rule => new Rule(Interval::ofHours($own), source: Source::Keeper, book: Interval::ofHours(100));
+        $rule = fn (int $own): Rule => new Rule(
+            Interval::ofHours($own),
+            source: Source::Keeper,
+            book: Interval::ofHours(100),
+        );
 
-        self::assertStringContainsString('Looser than the book', implode(Standing::of($rule(150), self::at('0'), [], self::at('1'))->notes));
+        self::assertStringContainsString(
+            'Looser than the book',
+            implode(Standing::of($rule(150), self::at('0'), [], self::at('1'))->notes),
+        );
         self::assertSame([], Standing::of($rule(50), self::at('0'), [], self::at('1'))->notes);
     }
 
@@ -231,22 +330,41 @@ final class StandingTest extends TestCase
 
     public function test_the_order_in_which_services_arrive_never_changes_the_outcome(): void
     {
-        $this->forAll(Generators::seq(Generators::choose(0, 5000)), Generators::choose(0, 6000), Generators::elements(Anchor::FromDone, Anchor::Chart), Generators::choose(20, 500))
+        $this->forAll(
+            Generators::seq(Generators::choose(0, 5000)),
+            Generators::choose(0, 6000),
+            Generators::elements(Anchor::FromDone, Anchor::Chart),
+            Generators::choose(20, 500),
+        )
             ->then(function (array $done, int $now, Anchor $anchor, int $every): void {
                 $points = array_map(fn (int $tenths): Point => self::at((string) ($tenths / 10)), $done);
                 $rule = self::every($every, $anchor);
                 $one = Standing::of($rule, self::at('0'), $points, self::at((string) ($now / 10)));
                 shuffle($points);
                 $other = Standing::of($rule, self::at('0'), $points, self::at((string) ($now / 10)));
-                self::assertEquals([$one->state, $one->why(), $one->notes], [$other->state, $other->why(), $other->notes]);
+                self::assertEquals(
+                    [$one->state, $one->why(), $one->notes],
+                    [$other->state, $other->why(), $other->notes],
+                );
             });
     }
 
     public function test_more_hours_never_make_a_rule_fresher(): void
     {
-        $this->forAll(Generators::choose(0, 9000), Generators::choose(0, 4000), Generators::choose(0, 4000), Generators::elements(Anchor::FromDone, Anchor::Chart), Generators::choose(10, 500))
+        $this->forAll(
+            Generators::choose(0, 9000),
+            Generators::choose(0, 4000),
+            Generators::choose(0, 4000),
+            Generators::elements(Anchor::FromDone, Anchor::Chart),
+            Generators::choose(10, 500),
+        )
             ->then(function (int $done, int $now, int $more, Anchor $anchor, int $every): void {
-                $at = fn (int $tenths): Standing => Standing::of(self::every($every, $anchor), self::at('0'), [self::at((string) ($done / 10))], self::at((string) ($tenths / 10)));
+                $at = fn (int $tenths): Standing => Standing::of(
+                    self::every($every, $anchor),
+                    self::at('0'),
+                    [self::at((string) ($done / 10))],
+                    self::at((string) ($tenths / 10)),
+                );
                 self::assertGreaterThanOrEqual($at($now)->state->rank(), $at($now + $more)->state->rank());
                 self::assertFalse($at($now + $more)->shareUsed()->isLessThan($at($now)->shareUsed()));
             });
@@ -254,11 +372,24 @@ final class StandingTest extends TestCase
 
     public function test_a_later_service_never_brings_a_point_forward(): void
     {
-        $this->forAll(Generators::choose(0, 9000), Generators::choose(0, 4000), Generators::elements(Anchor::FromDone, Anchor::Chart), Generators::choose(10, 500))
+        $this->forAll(
+            Generators::choose(0, 9000),
+            Generators::choose(0, 4000),
+            Generators::elements(Anchor::FromDone, Anchor::Chart),
+            Generators::choose(10, 500),
+        )
             ->then(function (int $done, int $later, Anchor $anchor, int $every): void {
-                $next = fn (int $tenths): BigDecimal => Standing::of(self::every($every, $anchor), self::at('0'), [self::at((string) ($tenths / 10))], self::at('1'))->points['hours']->at;
+                $next = fn (int $tenths): BigDecimal => Standing::of(
+                    self::every($every, $anchor),
+                    self::at('0'),
+                    [self::at((string) ($tenths / 10))],
+                    self::at('1'),
+                )->points['hours']->at;
                 self::assertFalse($next($done + $later)->isLessThan($next($done)));
-                self::assertTrue($next($done)->isGreaterThan((string) ($done / 10)), 'a point lies ahead of the service that came before it');
+                self::assertTrue(
+                    $next($done)->isGreaterThan((string) ($done / 10)),
+                    'a point lies ahead of the service that came before it',
+                );
             });
     }
 

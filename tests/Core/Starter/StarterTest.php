@@ -15,7 +15,10 @@ use Core\Starter\StarterSpot;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What machines begin with. Figures and lists: common practice, no source; the parts named are those of the trade handbook, section 17. */
+/**
+ * What machines begin with. Figures and lists: common practice, no source; the parts named are those of the trade
+ * handbook, section 17.
+ */
 final class StarterTest extends TestCase
 {
     /** @return iterable<string, array{MachineClass}> */
@@ -37,12 +40,19 @@ final class StarterTest extends TestCase
         self::assertGreaterThan(1, count($starter->rulebooks()), 'keepers differ');
         foreach ($starter->rulebooks() as $rulebook) {
             self::assertNotSame('', $rulebook->for);
-            $tasks = array_map(fn (StarterRule $rule): string => "{$rule->task} {$rule->kind->value}", $rulebook->rules);
+            $tasks = array_map(
+                fn (StarterRule $rule): string => "{$rule->task} {$rule->kind->value}",
+                $rulebook->rules,
+            );
             self::assertSame($tasks, array_unique($tasks), $rulebook->name);
             foreach ($rulebook->rules as $rule) {
                 self::assertSame([], array_diff($rule->spots, array_keys($spots)), $rule->task);
                 self::assertTrue($rule->spots !== [] || $rule->kind === TaskKind::Lubricate, $rule->task);
-                self::assertTrue($rule->check === null || in_array($starter->checkList()->find($rule->check)?->spot, $rule->spots, true), "{$rule->task} by {$rule->check}");
+                self::assertTrue(
+                    $rule->check === null
+                        || in_array($starter->checkList()->find($rule->check)?->spot, $rule->spots, true),
+                    "{$rule->task} by {$rule->check}",
+                );
                 self::assertNotSame('', $rule->toRule()?->inWords(), $rule->task);
             }
         }
@@ -53,10 +63,19 @@ final class StarterTest extends TestCase
     {
         $spots = array_map(fn (StarterSpot $spot): Spot => $spot->spot, Starter::for($class)->spots());
         foreach (array_filter($spots, fn (Spot $spot): bool => $spot->kind === SpotKind::Compartment) as $compartment) {
-            $roles = array_column(array_filter($spots, fn (Spot $spot): bool => $spot->parent === $compartment->key && $spot->kind === SpotKind::Opening), 'role');
+            $roles = array_column(
+                array_filter(
+                    $spots,
+                    fn (Spot $spot): bool => $spot->parent === $compartment->key && $spot->kind === SpotKind::Opening,
+                ),
+                'role',
+            );
             self::assertContains(OpeningRole::Fill, $roles, $compartment->key);
             self::assertContains(OpeningRole::Level, $roles, $compartment->key);
-            self::assertTrue(in_array(OpeningRole::Drain, $roles, true) || in_array(OpeningRole::Draw, $roles, true), $compartment->key);
+            self::assertTrue(
+                in_array(OpeningRole::Drain, $roles, true) || in_array(OpeningRole::Draw, $roles, true),
+                $compartment->key,
+            );
         }
     }
 
@@ -69,16 +88,27 @@ final class StarterTest extends TestCase
             self::assertMatchesRegularExpression('/^[a-z][a-z0-9_]{1,39}$/', $key);
             self::assertNotContains('', [$starter->spot->name, $starter->spot->place], $key);
             self::assertTrue(min($starter->spot->mark) >= 0 && max($starter->spot->mark) <= 100, $key);
-            self::assertTrue($starter->spot->parent === null || $spots[$starter->spot->parent]->spot->kind === SpotKind::Compartment, $key);
+            self::assertTrue(
+                $starter->spot->parent === null || $spots[$starter->spot->parent]->spot->kind === SpotKind::Compartment,
+                $key,
+            );
             self::assertTrue($starter->with === null || isset($spots[$starter->with]), $key);
-            self::assertTrue($starter->grease?->most === null || $starter->grease->strokes <= $starter->grease->most, $key);
+            self::assertTrue(
+                $starter->grease?->most === null || $starter->grease->strokes <= $starter->grease->most,
+                $key,
+            );
             self::assertSame($starter->spot->kind === SpotKind::GreasePoint, $starter->grease !== null, $key);
         }
     }
 
     public function test_compartments_are_as_many_as_such_machines_have(): void
     {
-        $count = fn (MachineClass $class): int => count(array_filter(Starter::for($class)->spots(), fn (StarterSpot $spot): bool => $spot->spot->kind === SpotKind::Compartment));
+        $count = fn (MachineClass $class): int => count(
+            array_filter(
+                Starter::for($class)->spots(),
+                fn (StarterSpot $spot): bool => $spot->spot->kind === SpotKind::Compartment,
+            ),
+        );
 
         self::assertGreaterThanOrEqual(7, $count(MachineClass::Tractor));
         self::assertGreaterThanOrEqual(9, $count(MachineClass::Crawler));
@@ -96,18 +126,54 @@ final class StarterTest extends TestCase
     /** @return iterable<string, array<mixed>> */
     public static function partsThatAreForgotten(): iterable
     {
-        yield 'a generator' => [MachineClass::Generator, 'impeller', 'impeller_gasket', 'sea_strainer', 'oil_strainer', 'crankcase_breather', 'coolant_filter', 'cooling_fins', 'hoses'];
-        yield 'a crawler' => [MachineClass::Crawler, 'final_drive_inner_left', 'final_drive_outer_left', 'final_drive_inner_right', 'final_drive_outer_right', 'steering_boosters', 'brake_adjusters', 'suction_screen', 'transmission_breather', 'transmission_filter'];
-        yield 'a tractor' => [MachineClass::Tractor, 'reduction_gear', 'pto_housing', 'pre_cleaner', 'air_cleaner', 'inner_element', 'suction_screen', 'breather', 'cooling_fins'];
+        yield 'a generator' => [
+            MachineClass::Generator,
+            'impeller',
+            'impeller_gasket',
+            'sea_strainer',
+            'oil_strainer',
+            'crankcase_breather',
+            'coolant_filter',
+            'cooling_fins',
+            'hoses',
+        ];
+        yield 'a crawler' => [
+            MachineClass::Crawler,
+            'final_drive_inner_left',
+            'final_drive_outer_left',
+            'final_drive_inner_right',
+            'final_drive_outer_right',
+            'steering_boosters',
+            'brake_adjusters',
+            'suction_screen',
+            'transmission_breather',
+            'transmission_filter',
+        ];
+        yield 'a tractor' => [
+            MachineClass::Tractor,
+            'reduction_gear',
+            'pto_housing',
+            'pre_cleaner',
+            'air_cleaner',
+            'inner_element',
+            'suction_screen',
+            'breather',
+            'cooling_fins',
+        ];
         yield 'a petrol cart' => [MachineClass::PetrolCart, 'drive_clutch_hub', 'driven_clutch_hub', 'rear_axle'];
         yield 'a belt drive' => [MachineClass::UtilityVehicle, 'cvt_belt', 'cvt_sheaves', 'cvt_gasket'];
         yield 'an aerator' => [MachineClass::Aerator, 'drive_oil'];
     }
 
-    /** Gear oils of an all-terrain vehicle and a small truck, blades in hourly mower rulebooks, tyres that differ front and rear. */
+    /**
+     * Gear oils of an all-terrain vehicle and a small truck, blades in hourly mower rulebooks, tyres that differ front
+     * and rear.
+     */
     public function test_rulebooks_and_walks_hold_what_they_used_to_lack(): void
     {
-        $spots = fn (MachineClass $class): array => array_merge(...array_map(fn (StarterRule $rule): array => $rule->spots, Starter::for($class)->rulebooks()[0]->rules));
+        $spots = fn (MachineClass $class): array => array_merge(
+            ...array_map(fn (StarterRule $rule): array => $rule->spots, Starter::for($class)->rulebooks()[0]->rules),
+        );
 
         self::assertContains('rear_gear_case', $spots(MachineClass::AllTerrainVehicle));
         self::assertContains('rear_axle', $spots(MachineClass::SmallTruck));
@@ -126,7 +192,9 @@ final class StarterTest extends TestCase
     public function test_a_point_that_another_job_opens_the_way_to_goes_with_it(): void
     {
         $rules = Starter::for(MachineClass::ZeroTurn)->rulebooks()[0]->rules;
-        $clutch = array_values(array_filter($rules, fn (StarterRule $rule): bool => $rule->spots === ['blade_clutch']))[0];
+        $clutch = array_values(
+            array_filter($rules, fn (StarterRule $rule): bool => $rule->spots === ['blade_clutch']),
+        )[0];
 
         self::assertContains('drive_belt', $rules[$clutch->goesWith ?? 0]->spots);
     }
