@@ -21,7 +21,8 @@ const queries: QueryClient = new QueryClient({
   },
   queryCache: new QueryCache({
     onError: (error) => {
-      if (error instanceof Refused && error.problem.status === 401) queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      if (error instanceof Refused && error.problem.status === 401)
+        queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
     },
   }),
 });

@@ -20,7 +20,9 @@ export class Refused extends Error {
 
   /** Messages by field. */
   get fields(): Record<string, string> {
-    return Object.fromEntries(Object.entries(this.problem.errors ?? {}).map(([field, messages]) => [field, messages.join(' ')]));
+    return Object.fromEntries(
+      Object.entries(this.problem.errors ?? {}).map(([field, messages]) => [field, messages.join(' ')]),
+    );
   }
 }
 

@@ -2,7 +2,12 @@ import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { kept } from '../kept/kept';
 import { answer, api, type Schemas } from './client';
 
-export type YardFilter = { class?: Schemas['MachineClass']; place?: string; state?: Schemas['MachineState']; name?: string };
+export type YardFilter = {
+  class?: Schemas['MachineClass'];
+  place?: string;
+  state?: Schemas['MachineState'];
+  name?: string;
+};
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
@@ -10,7 +15,10 @@ export const sessionQuery = queryOptions({
   staleTime: 60_000,
 });
 
-export const yardQuery = queryOptions({ queryKey: ['yard'], queryFn: () => kept('yard', () => answer(api.GET('/yard'))) });
+export const yardQuery = queryOptions({
+  queryKey: ['yard'],
+  queryFn: () => kept('yard', () => answer(api.GET('/yard'))),
+});
 
 export const machinesQuery = (filter: YardFilter) =>
   infiniteQueryOptions({
@@ -26,7 +34,8 @@ export const machinesQuery = (filter: YardFilter) =>
 export const machineQuery = (id: number) =>
   queryOptions({
     queryKey: ['machine', id],
-    queryFn: () => kept(`machine ${id}`, () => answer(api.GET('/machines/{machine}', { params: { path: { machine: id } } }))),
+    queryFn: () =>
+      kept(`machine ${id}`, () => answer(api.GET('/machines/{machine}', { params: { path: { machine: id } } }))),
   });
 
 /** The logbook of one machine, or of the whole yard. */
@@ -66,9 +75,15 @@ export const chartQuery = (machine: number) =>
     queryFn: () => answer(api.GET('/machines/{machine}/chart', { params: { path: { machine } } })),
   });
 
-export const sharedRulebooksQuery = queryOptions({ queryKey: ['shared-rulebooks'], queryFn: () => answer(api.GET('/shared-rulebooks')) });
+export const sharedRulebooksQuery = queryOptions({
+  queryKey: ['shared-rulebooks'],
+  queryFn: () => answer(api.GET('/shared-rulebooks')),
+});
 
-export const calendarFeedsQuery = queryOptions({ queryKey: ['calendar-feeds'], queryFn: () => answer(api.GET('/calendar-feeds')) });
+export const calendarFeedsQuery = queryOptions({
+  queryKey: ['calendar-feeds'],
+  queryFn: () => answer(api.GET('/calendar-feeds')),
+});
 
 /** Both ways of counting from a service at what the meters then showed; at nothing, as the rule stands now. */
 export const consequencesQuery = (rule: number, at: { hours?: string; distance?: string; at?: string }) =>
@@ -83,7 +98,9 @@ export const tokensQuery = queryOptions({ queryKey: ['tokens'], queryFn: () => a
 export const walkaroundQuery = infiniteQueryOptions({
   queryKey: ['walkaround'],
   queryFn: ({ pageParam }) =>
-    kept(`walkaround ${pageParam}`, () => answer(api.GET('/walkaround', { params: { query: { limit: 100, cursor: pageParam ?? undefined } } }))),
+    kept(`walkaround ${pageParam}`, () =>
+      answer(api.GET('/walkaround', { params: { query: { limit: 100, cursor: pageParam ?? undefined } } })),
+    ),
   initialPageParam: null as string | null,
   getNextPageParam: (page) => page.next_cursor,
 });
@@ -97,7 +114,8 @@ export const morningQuery = queryOptions({
 export const walkQuery = (machine: number) =>
   queryOptions({
     queryKey: ['walk', machine],
-    queryFn: () => kept(`walk ${machine}`, () => answer(api.GET('/machines/{machine}/walk', { params: { path: { machine } } }))),
+    queryFn: () =>
+      kept(`walk ${machine}`, () => answer(api.GET('/machines/{machine}/walk', { params: { path: { machine } } }))),
   });
 
 export const trendsQuery = (machine: number) =>

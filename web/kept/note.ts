@@ -8,4 +8,5 @@ type Without<N> = N extends unknown ? Omit<N, 'id' | 'at'> : never;
 export type Told = Without<Schemas['Note']>;
 
 /** A note of it, written just now. */
-export const noteOf = (told: Told): Schemas['Note'] => ({ id: newId(), at: now().toISOString(), ...told }) as Schemas['Note'];
+export const noteOf = (told: Told): Schemas['Note'] =>
+  ({ id: newId(), at: now().toISOString(), ...told }) as Schemas['Note'];

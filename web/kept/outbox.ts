@@ -113,7 +113,11 @@ async function mine(): Promise<KeptNote[]> {
 
 async function tellWatchers(): Promise<void> {
   const all = await mine();
-  state = { waiting: all.filter((kept) => !kept.refused).length, refused: all.filter((kept) => kept.refused), inPageOnly: keptInPageOnly() };
+  state = {
+    waiting: all.filter((kept) => !kept.refused).length,
+    refused: all.filter((kept) => kept.refused),
+    inPageOnly: keptInPageOnly(),
+  };
   for (const watcher of watchers) watcher();
 }
 
@@ -184,7 +188,9 @@ async function comeBack(kept: KeptNote, problem: Problem): Promise<void> {
 }
 
 async function sendTogether(notes: KeptNote[]): Promise<void> {
-  const { results } = await answer(api.POST('/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }));
+  const { results } = await answer(
+    api.POST('/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }),
+  );
   const sent: Sent[] = [];
   for (const [index, result] of results.entries()) {
     const kept = notes[index];
@@ -219,7 +225,8 @@ async function sendPhotos(kept: KeptNote): Promise<void> {
       );
       kept.photos = rest;
     } catch (thrown) {
-      if (!(thrown instanceof Refused) || ![400, 403, 404, 409, 413, 422, 500].includes(thrown.problem.status)) throw thrown;
+      if (!(thrown instanceof Refused) || ![400, 403, 404, 409, 413, 422, 500].includes(thrown.problem.status))
+        throw thrown;
       kept.refused = thrown.problem;
     }
     await putOrForget(kept, kept.photos.length === 0);

@@ -9,5 +9,7 @@ export async function smaller(file: File): Promise<Blob> {
   canvas.height = Math.round(picture.height * share);
   canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
-  return new Promise((resolve, reject) => canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('No picture.'))), 'image/jpeg', 0.82));
+  return new Promise((resolve, reject) =>
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('No picture.'))), 'image/jpeg', 0.82),
+  );
 }

@@ -127,5 +127,7 @@ class PageStore {
 export function newId(): string {
   // Written out, because `crypto.randomUUID` is missing where a yard is served without a certificate.
   const random = () => crypto.getRandomValues(new Uint8Array(1))[0] ?? 0;
-  return '10000000-1000-4000-8000-100000000000'.replace(/[018]/g, (digit) => (Number(digit) ^ (random() & (15 >> (Number(digit) / 4)))).toString(16));
+  return '10000000-1000-4000-8000-100000000000'.replace(/[018]/g, (digit) =>
+    (Number(digit) ^ (random() & (15 >> (Number(digit) / 4)))).toString(16),
+  );
 }

@@ -11,7 +11,8 @@ export function useSending(person: number): void {
   useEffect(
     () =>
       onSent(() => {
-        for (const key of ['walkaround', 'walk', 'machines', 'machine', 'yard', 'entries']) queries.invalidateQueries({ queryKey: [key] });
+        for (const key of ['walkaround', 'walk', 'machines', 'machine', 'yard', 'entries'])
+          queries.invalidateQueries({ queryKey: [key] });
       }),
     [queries],
   );

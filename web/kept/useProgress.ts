@@ -8,7 +8,9 @@ export function useProgress(name: string, day: string) {
   useEffect(() => {
     void (async () => {
       const before = await withStore((device) => device.get('rounds', name));
-      setProgress(before && before.day === day ? before : { started_at: now().toISOString(), day, answers: {}, ended: false });
+      setProgress(
+        before && before.day === day ? before : { started_at: now().toISOString(), day, answers: {}, ended: false },
+      );
     })();
   }, [name, day]);
   const save = useCallback(
@@ -19,7 +21,8 @@ export function useProgress(name: string, day: string) {
     [name],
   );
   const answered = useCallback(
-    (subject: string, answer: Answered) => progress && save({ ...progress, answers: { ...progress.answers, [subject]: answer } }),
+    (subject: string, answer: Answered) =>
+      progress && save({ ...progress, answers: { ...progress.answers, [subject]: answer } }),
     [progress, save],
   );
   const ended = useCallback(() => progress && save({ ...progress, ended: true }), [progress, save]);

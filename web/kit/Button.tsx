@@ -20,8 +20,10 @@ export const PlainButton = styled(AriaButton)`
 `;
 
 const quiet = css`
-  background: none; border: 0; padding: 4px 0; margin: 0; min-height: 30px; color: var(--hedge); font-size: 15px; font-weight: 600; line-height: 1.25;
-  text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; cursor: pointer; text-align: left;
+  background: none; border: 0; padding: 4px 0; margin: 0; min-height: 30px; color: var(--hedge); font-size: 15px;
+  font-weight: 600; line-height: 1.25;
+  text-decoration: underline; text-decoration-thickness: 1px; text-underline-offset: 4px; cursor: pointer;
+  text-align: left;
   &:hover { text-decoration-thickness: 2px; }
   ${PHONE} { min-height: 48px; display: inline-flex; align-items: center; }
 `;
@@ -31,6 +33,11 @@ export const QuietButton = styled(AriaButton)`${quiet}`;
 
 export const quietLink = quiet;
 
-export const Actions = styled.div`display: flex; flex-wrap: wrap; gap: 12px; align-items: center; ${PHONE} { > button { flex: 1 1 auto; } }`;
+export const Actions = styled.div`
+  display: flex; flex-wrap: wrap; gap: 12px; align-items: center; ${PHONE} { > button { flex: 1 1 auto; } }
+`;
 
-export const QuietActions = styled.div`display: flex; flex-wrap: wrap; column-gap: 18px; row-gap: 2px; align-items: baseline; @media print { display: none; }`;
+export const QuietActions = styled.div`
+  display: flex; flex-wrap: wrap; column-gap: 18px; row-gap: 2px; align-items: baseline;
+  @media print { display: none; }
+`;

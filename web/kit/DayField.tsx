@@ -20,7 +20,16 @@ export function DayField({ today, value, onChange, error, label = 'When' }: Prop
         ]}
         error={choice === 'day' ? undefined : error}
       />
-      {choice === 'day' && <Field label="Day" type="date" max={today} value={value} onChange={(day) => day && onChange(day)} error={error} />}
+      {choice === 'day' && (
+        <Field
+          label="Day"
+          type="date"
+          max={today}
+          value={value}
+          onChange={(day) => day && onChange(day)}
+          error={error}
+        />
+      )}
     </Fields>
   );
 }

@@ -5,7 +5,8 @@ import { stepped } from './stepping';
 import { PHONE } from './theme';
 
 const box = css`
-  width: 100%; min-height: 44px; padding: 8px 12px; background: var(--sheet); color: var(--ink); border: 2px solid var(--ink); border-radius: 3px;
+  width: 100%; min-height: 44px; padding: 8px 12px; background: var(--sheet); color: var(--ink);
+  border: 2px solid var(--ink); border-radius: 3px;
   ${PHONE} { min-height: 52px; }
   &[data-invalid] { border-color: var(--clay); }
 `;
@@ -48,7 +49,8 @@ export function Field({ label, value, onChange, error, help, type = 'text', line
 }
 
 const Stepper = styled.div`
-  display: grid; grid-template-columns: 64px minmax(0, 1fr) 64px; border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); min-height: 64px;
+  display: grid; grid-template-columns: 64px minmax(0, 1fr) 64px; border: 2px solid var(--ink); border-radius: 3px;
+  background: var(--sheet); min-height: 64px;
   &[data-invalid='true'] { border-color: var(--clay); }
   input { width: 100%; border: 0; background: none; min-height: 60px; font-size: 30px; font-weight: 700; text-align: center; letter-spacing: 0.02em; }
   input::placeholder { font-weight: 400; }
@@ -118,6 +120,7 @@ export function Choice<T extends string>({ label, value, onChange, options, erro
 export const WrongText = styled.span`font-size: 15px; color: var(--clay); font-weight: 600;`;
 
 export const Fields = styled.div<{ $columns?: number }>`
-  display: grid; gap: 16px; grid-template-columns: repeat(${({ $columns = 1 }) => $columns}, minmax(0, 1fr)); align-items: start;
+  display: grid; gap: 16px;
+  grid-template-columns: repeat(${({ $columns = 1 }) => $columns}, minmax(0, 1fr)); align-items: start;
   ${PHONE} { grid-template-columns: minmax(0, 1fr); }
 `;

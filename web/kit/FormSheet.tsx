@@ -3,7 +3,9 @@ import styled from 'styled-components';
 import { Lead, Page, Sheet, Soft, Title } from './Sheet';
 import { PHONE } from './theme';
 
-const Body = styled.div`padding: 20px; max-width: 720px; display: flex; flex-direction: column; gap: 18px; ${PHONE} { padding: 16px 14px; }`;
+const Body = styled.div`
+  padding: 20px; max-width: 720px; display: flex; flex-direction: column; gap: 18px; ${PHONE} { padding: 16px 14px; }
+`;
 
 /** A place that is one form. */
 export function FormSheet({ title, lead, children }: { title: string; lead?: string; children: ReactNode }) {

@@ -17,7 +17,14 @@ const STROKES: Record<Schemas['TaskKind'], { path: string; filled?: boolean }> =
 export function Mark({ kind, size = 18 }: { kind: Schemas['TaskKind']; size?: number }) {
   const { path, filled } = STROKES[kind];
   return (
-    <svg width={size} height={size} viewBox="0 0 16 16" role="img" aria-label={KIND_WORDS[kind]} style={{ flex: 'none', verticalAlign: '-3px' }}>
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 16 16"
+      role="img"
+      aria-label={KIND_WORDS[kind]}
+      style={{ flex: 'none', verticalAlign: '-3px' }}
+    >
       <path
         d={path}
         fill={filled ? 'currentColor' : 'none'}

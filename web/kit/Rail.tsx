@@ -20,9 +20,12 @@ import { spokenMark, spokenRail, stakeWords } from './stakeWords';
 import { useWidth } from './useWidth';
 
 const Frame = styled.div`position: relative; min-width: 0; user-select: none;`;
-const Drawing = styled.svg`position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; pointer-events: none;`;
+const Drawing = styled.svg`
+  position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; pointer-events: none;
+`;
 const StakeButton = styled(Button)`
-  position: absolute; padding: 0 2px 0 4px; margin: 0; border: 0; background: none; cursor: pointer; text-align: left; font-size: 14.5px; line-height: 22px; white-space: nowrap;
+  position: absolute; padding: 0 2px 0 4px; margin: 0; border: 0; background: none; cursor: pointer; text-align: left;
+  font-size: 14.5px; line-height: 22px; white-space: nowrap;
   overflow: hidden; text-overflow: ellipsis; color: var(--stake); display: flex; align-items: flex-start;
   span { overflow: hidden; text-overflow: ellipsis; background: var(--sheet); }
   &[data-leftward='true'] { justify-content: flex-end; padding: 0 4px 0 2px; }
@@ -30,11 +33,13 @@ const StakeButton = styled(Button)`
   &[data-hovered] { text-decoration: underline; text-underline-offset: 3px; }
   &:focus-visible { overflow: visible; z-index: 2; span { overflow: visible; } }
 `;
-const NowButton = styled(
-  Button,
-)`position: absolute; width: 28px; height: 28px; transform: translateX(-50%); border: 0; padding: 0; background: none; cursor: pointer;`;
+const NowButton = styled(Button)`
+  position: absolute; width: 28px; height: 28px; transform: translateX(-50%); border: 0; padding: 0; background: none;
+  cursor: pointer;
+`;
 const Plate = styled.div`
-  position: absolute; left: 0; right: 0; top: 8px; height: 40px; display: flex; align-items: center; padding: 0 14px; overflow: hidden;
+  position: absolute; left: 0; right: 0; top: 8px; height: 40px; display: flex; align-items: center; padding: 0 14px;
+  overflow: hidden;
   background: repeating-linear-gradient(-45deg, var(--plate) 0 10px, var(--plate-hatch) 10px 16px);
   span { background: var(--plate); color: var(--on-plate); padding: 5px 10px; font-size: 14.5px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 `;
@@ -56,7 +61,8 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
   const measure = railMeasure(width);
   const { ground } = measure;
   const scale = railScale(rail, Math.max(width, 1));
-  const marks = width === 0 || stoodDown ? [] : placeStakes(rail.stakes, scale, measure, (stake) => stakeWords(stake, rail));
+  const marks =
+    width === 0 || stoodDown ? [] : placeStakes(rail.stakes, scale, measure, (stake) => stakeWords(stake, rail));
   const nowX = scale.toX(scale.now);
   const walk = (event: KeyboardEvent) => {
     const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
@@ -68,7 +74,13 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
     buttons[next]?.focus();
   };
   return (
-    <Frame ref={frame} role="group" aria-label={spokenRail(name, rail)} onKeyDown={walk} style={{ height: measure.height }}>
+    <Frame
+      ref={frame}
+      role="group"
+      aria-label={spokenRail(name, rail)}
+      onKeyDown={walk}
+      style={{ height: measure.height }}
+    >
       <Drawing aria-hidden="true">
         <defs>
           <pattern id={pattern} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -78,7 +90,14 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
         {rail.unit !== 'day' &&
           ticks(scale).map(({ x, value, labelled }) => (
             <g key={value} opacity={x <= nowX ? 1 : 0.6}>
-              <line x1={x} x2={x} y1={ground} y2={ground + (labelled ? 11 : 5)} stroke="var(--ink)" strokeWidth={labelled ? 1.6 : 0.8} />
+              <line
+                x1={x}
+                x2={x}
+                y1={ground}
+                y2={ground + (labelled ? 11 : 5)}
+                stroke="var(--ink)"
+                strokeWidth={labelled ? 1.6 : 0.8}
+              />
               {labelled && x > 12 && x < width - 14 && (
                 <text x={x} y={ground + 25} fontSize="12.5" fill="var(--soft)" textAnchor="middle">
                   {count(value)}
@@ -147,7 +166,14 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
   );
 }
 
-type StakeDrawingProps = { place: PlacedStake; top: number; ground: number; nowX: number; earlyX: number; pattern: string };
+type StakeDrawingProps = {
+  place: PlacedStake;
+  top: number;
+  ground: number;
+  nowX: number;
+  earlyX: number;
+  pattern: string;
+};
 
 function StakeDrawing({ place: { stake, x, before }, top, ground, nowX, earlyX, pattern }: StakeDrawingProps) {
   const colour = stateColour(stake.state);
@@ -155,10 +181,24 @@ function StakeDrawing({ place: { stake, x, before }, top, ground, nowX, earlyX, 
   return (
     <g>
       {!stake.by_date && !stake.again && earlyX < x && x > nowX && (
-        <rect x={Math.max(0, earlyX)} y={ground - 9} width={x - Math.max(0, earlyX)} height="9" fill={`url(#${pattern})`} />
+        <rect
+          x={Math.max(0, earlyX)}
+          y={ground - 9}
+          width={x - Math.max(0, earlyX)}
+          height="9"
+          fill={`url(#${pattern})`}
+        />
       )}
       {x < nowX && stake.state !== 'fresh' && <rect x={x} y={ground - 6} width={nowX - x} height="6" fill={colour} />}
-      <line x1={x} x2={x} y1={ground} y2={top} stroke={colour} strokeWidth={thickness} strokeDasharray={stake.by_date ? '4 3' : undefined} />
+      <line
+        x1={x}
+        x2={x}
+        y1={ground}
+        y2={top}
+        stroke={colour}
+        strokeWidth={thickness}
+        strokeDasharray={stake.by_date ? '4 3' : undefined}
+      />
       {before && <path d={`M${x + 9} ${ground - 12}l-8 5 8 5z`} fill={colour} />}
     </g>
   );
@@ -183,7 +223,8 @@ function Band({ mark, scale, ground }: { mark: RailMark; scale: RailScale; groun
   );
 }
 
-const topOf = ({ row }: RailMark, { labelRows, bareRow }: RailMeasure): number => (row === null ? bareRow : (labelRows[row] ?? bareRow));
+const topOf = ({ row }: RailMark, { labelRows, bareRow }: RailMeasure): number =>
+  row === null ? bareRow : (labelRows[row] ?? bareRow);
 
 /** How high its stakes reach: beside the label, or up to what is written over them. */
 function lineTop(mark: RailMark, measure: RailMeasure): number {
@@ -191,6 +232,7 @@ function lineTop(mark: RailMark, measure: RailMeasure): number {
   return mark.text === '' ? measure.ground - 14 : measure.bareRow + 19;
 }
 
-const keyOf = ({ stake }: PlacedStake): string => `${stake.at} ${stake.by_date} ${stake.tasks.map((task) => task.rule_id).join()}`;
+const keyOf = ({ stake }: PlacedStake): string =>
+  `${stake.at} ${stake.by_date} ${stake.tasks.map((task) => task.rule_id).join()}`;
 
 const markKey = ({ stakes }: RailMark): string => stakes.map(keyOf).join('; ');

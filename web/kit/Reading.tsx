@@ -51,7 +51,9 @@ export function ReadingInHands({ title, error }: Props) {
         </HandsHead>
       )}
       <Question>
-        <p role="status">{outOfReach ? 'No signal, and this machine was not opened on this device before.' : wordsFor(error)}</p>
+        <p role="status">
+          {outOfReach ? 'No signal, and this machine was not opened on this device before.' : wordsFor(error)}
+        </p>
         {error && <TryAgain />}
         {error && <BackLink to="/walkaround">Back to the machines</BackLink>}
       </Question>
@@ -79,7 +81,9 @@ function TryAgain() {
   const queries = useQueryClient();
   return (
     <Actions>
-      <PlainButton onPress={() => queries.refetchQueries({ predicate: ({ state }) => state.status === 'error' })}>Try again</PlainButton>
+      <PlainButton onPress={() => queries.refetchQueries({ predicate: ({ state }) => state.status === 'error' })}>
+        Try again
+      </PlainButton>
     </Actions>
   );
 }
@@ -87,8 +91,11 @@ function TryAgain() {
 /** The name of the machine that the address names, where the yard's sheet has told it already. */
 export function useKnownName(): string | undefined {
   const id = Number(useParams().machine);
-  const lists = useQueryClient().getQueriesData<{ pages: { data: Schemas['YardLine'][] }[] }>({ queryKey: ['machines'] });
-  return lists.flatMap(([, list]) => list?.pages.flatMap((page) => page.data) ?? []).find((line) => line.id === id)?.name;
+  const lists = useQueryClient().getQueriesData<{ pages: { data: Schemas['YardLine'][] }[] }>({
+    queryKey: ['machines'],
+  });
+  return lists.flatMap(([, list]) => list?.pages.flatMap((page) => page.data) ?? []).find((line) => line.id === id)
+    ?.name;
 }
 
 function wordsFor(error?: Error | null): string {

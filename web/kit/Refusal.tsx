@@ -7,7 +7,9 @@ export function Refusal({ refused, besides = [] }: { refused: Refused | null; be
   const elsewhere = Object.entries(refused.fields).filter(([field]) => !besides.includes(field));
   return (
     <WrongText role="alert">
-      {Object.keys(refused.fields).length === 0 ? refused.problem.detail : elsewhere.map(([, message]) => message).join(' ')}
+      {Object.keys(refused.fields).length === 0
+        ? refused.problem.detail
+        : elsewhere.map(([, message]) => message).join(' ')}
     </WrongText>
   );
 }

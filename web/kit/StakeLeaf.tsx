@@ -7,9 +7,10 @@ import type { RailMark } from './railLayout';
 import { stakeTitle, stakeWords } from './stakeWords';
 import { KIND_WORDS } from './words';
 
-const Leaf = styled(
-  Popover,
-)`background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; max-width: min(380px, 92vw); overflow: auto;`;
+const Leaf = styled(Popover)`
+  background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; max-width: min(380px, 92vw);
+  overflow: auto;
+`;
 const Inside = styled(Dialog)`
   padding: 12px 16px 8px; outline: none; font-size: 15px; display: flex; flex-direction: column; gap: 14px;
   section { display: flex; flex-direction: column; gap: 8px; }

@@ -12,8 +12,11 @@ const COLOURS: Record<Schemas['MachineState'], string> = {
 };
 
 const Outline = styled.span<{ $colour: string }>`
-  display: inline-block; transform: rotate(-5deg); border: 2.2px solid ${({ $colour }) => $colour}; color: ${({ $colour }) => $colour}; border-radius: 2px; background: var(--sheet);
-  padding: 2px 8px; font-size: 14px; line-height: 1.25; font-weight: 700; letter-spacing: 0.11em; text-transform: uppercase; white-space: nowrap;
+  display: inline-block; transform: rotate(-5deg);
+  border: 2.2px solid ${({ $colour }) => $colour};
+  color: ${({ $colour }) => $colour}; border-radius: 2px; background: var(--sheet);
+  padding: 2px 8px; font-size: 14px; line-height: 1.25; font-weight: 700; letter-spacing: 0.11em;
+  text-transform: uppercase; white-space: nowrap;
 `;
 
 /** A state, stamped. */
@@ -43,9 +46,14 @@ export function VerdictStamp({ verdict }: { verdict: Schemas['Verdict'] }) {
 
 /** What a rule says or what was found at its spots, whichever is the harder. */
 export function ToldStamp({ told }: { told: Schemas['Told'] }) {
-  return told === 'watch' || told === 'act' || told === 'stand_down' ? <VerdictStamp verdict={told} /> : <Stamp state={told} />;
+  return told === 'watch' || told === 'act' || told === 'stand_down' ? (
+    <VerdictStamp verdict={told} />
+  ) : (
+    <Stamp state={told} />
+  );
 }
 
 export const verdictColour = (verdict: Schemas['Verdict']): string => VERDICT_COLOURS[verdict];
 
-export const stateColour = (state: Schemas['MachineState']): string => (state === 'fresh' ? 'var(--ink)' : COLOURS[state]);
+export const stateColour = (state: Schemas['MachineState']): string =>
+  state === 'fresh' ? 'var(--ink)' : COLOURS[state];

@@ -16,8 +16,10 @@ export const useTell = () => useContext(UndoContext);
 
 const running = keyframes`from { transform: scaleX(1); } to { transform: scaleX(0); }`;
 const Strip = styled.div`
-  position: fixed; z-index: 30; left: 50%; bottom: 22px; transform: translateX(-50%); width: max-content; max-width: min(720px, 94vw); overflow: hidden;
-  background: var(--plate); color: var(--on-plate); border-radius: 3px; padding: 10px 20px; display: flex; gap: 24px; align-items: center;
+  position: fixed; z-index: 30; left: 50%; bottom: 22px; transform: translateX(-50%); width: max-content;
+  max-width: min(720px, 94vw); overflow: hidden;
+  background: var(--plate); color: var(--on-plate); border-radius: 3px; padding: 10px 20px; display: flex; gap: 24px;
+  align-items: center;
   button { color: var(--on-plate); font-size: 17px; min-height: 44px; white-space: nowrap; }
   &::after { content: ''; position: absolute; left: 0; right: 0; bottom: 0; height: 3px; background: var(--hatch); transform-origin: left; animation: ${running} ${SECONDS}s linear forwards; }
   ${PHONE} { bottom: 76px; left: 8px; right: 8px; width: auto; max-width: none; transform: none; justify-content: space-between; }
@@ -26,7 +28,10 @@ const Strip = styled.div`
 
 export function UndoProvider({ children }: { children: ReactNode }) {
   const [done, setDone] = useState<Done | null>(null);
-  const tell = useCallback((text: string, undo?: () => Promise<unknown>) => setDone({ id: now().getTime(), text, undo }), []);
+  const tell = useCallback(
+    (text: string, undo?: () => Promise<unknown>) => setDone({ id: now().getTime(), text, undo }),
+    [],
+  );
   useEffect(() => {
     if (!done) return;
     const timer = setTimeout(() => setDone(null), SECONDS * 1000);

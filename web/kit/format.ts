@@ -12,7 +12,12 @@ export function metered(value: string | number, unit: Schemas['MeterUnit'] | Sch
 
 export const count = (value: number): string => whole.format(value);
 
-const dayFormat = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+const dayFormat = new Intl.DateTimeFormat(undefined, {
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
 const shortDay = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' });
 const weekday = new Intl.DateTimeFormat(undefined, { weekday: 'long', timeZone: 'UTC' });
 const heading = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
@@ -35,7 +40,9 @@ export const instant = (at: string, dayOnly: boolean): string => (dayOnly ? loca
 /** `5 to 16 Jun`, `28 Nov to 3 Dec`, or the one day. */
 export function daySpan(from: string, to: string): string {
   if (from === to) return dayAndMonth(from);
-  return from.slice(0, 7) === to.slice(0, 7) ? `${Number(from.slice(8))} to ${dayAndMonth(to)}` : `${dayAndMonth(from)} to ${dayAndMonth(to)}`;
+  return from.slice(0, 7) === to.slice(0, 7)
+    ? `${Number(from.slice(8))} to ${dayAndMonth(to)}`
+    : `${dayAndMonth(from)} to ${dayAndMonth(to)}`;
 }
 
 /** `today`, `yesterday`, `Friday`, `23 days ago`, or the date. */
@@ -59,4 +66,5 @@ export function dayBefore(day: string): string {
 }
 
 /** The first letter small, as within a sentence; `PTO` stays. */
-export const within = (words: string): string => (/^\p{Lu}{2}/u.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1));
+export const within = (words: string): string =>
+  /^\p{Lu}{2}/u.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1);

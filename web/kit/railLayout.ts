@@ -5,7 +5,13 @@ type Stake = Schemas['Stake'];
 export type RailScale = { toX: (at: number) => number; from: number; to: number; now: number; width: number };
 
 /** How much room a rail gives: rows of labels, a row of bare stakes above the ruler, and how large the finger's targets are. Pixels from its top. */
-export type RailMeasure = { target: number; labelRows: readonly number[]; bareRow: number; ground: number; height: number };
+export type RailMeasure = {
+  target: number;
+  labelRows: readonly number[];
+  bareRow: number;
+  ground: number;
+  height: number;
+};
 
 const DESK: RailMeasure = { target: 24, labelRows: [0, 24], bareRow: 48, ground: 76, height: 104 };
 
@@ -56,7 +62,12 @@ export const mostUrgent = (stakes: Stake[]): Schemas['RuleState'] =>
  * Every stake of a rail on a mark of its own or on one shared with those that would crowd it; in the order in which they stand. Labels go first to what presses
  * most and then to the bigger services; repetitions stand bare.
  */
-export function placeStakes(stakes: Stake[], scale: RailScale, measure: RailMeasure, words: (stake: Stake) => string): RailMark[] {
+export function placeStakes(
+  stakes: Stake[],
+  scale: RailScale,
+  measure: RailMeasure,
+  words: (stake: Stake) => string,
+): RailMark[] {
   const placed = stakes.map((stake): PlacedStake => {
     const x = scale.toX(Number(stake.at));
     return { stake, x: Math.min(scale.width - 1, Math.max(1, x)), before: x < 0 };
@@ -69,11 +80,18 @@ export function placeStakes(stakes: Stake[], scale: RailScale, measure: RailMeas
 }
 
 /** In the rows of labels: those for which there is room. */
-function labels(placed: PlacedStake[], width: number, measure: RailMeasure, words: (stake: Stake) => string): RailMark[] {
+function labels(
+  placed: PlacedStake[],
+  width: number,
+  measure: RailMeasure,
+  words: (stake: Stake) => string,
+): RailMark[] {
   const marks: RailMark[] = [];
   const rows = measure.labelRows.map((_, row) => row);
   const free = (row: number, left: number, room: number) =>
-    left >= 0 && left + room <= width && marks.every((mark) => mark.row !== row || left + room + 4 < mark.left || left - 4 > mark.left + mark.width);
+    left >= 0 &&
+    left + room <= width &&
+    marks.every((mark) => mark.row !== row || left + room + 4 < mark.left || left - 4 > mark.left + mark.width);
   for (const place of byUrgency(placed)) {
     const short = roomFor(place.stake.label);
     for (const [text, room] of [
@@ -125,7 +143,11 @@ function widened(marks: RailMark[], width: number, measure: RailMeasure, words: 
     const end = Math.min(width, (marks[index + 1]?.left ?? width + GAP) - GAP);
     if (!alone || mark.stakes.length > 1 || alone.stake.again || end - mark.left < LEAST_ROOM) return mark;
     const full = roomFor(words(alone.stake));
-    return { ...mark, text: full <= end - mark.left ? words(alone.stake) : alone.stake.label, width: Math.min(full, end - mark.left) };
+    return {
+      ...mark,
+      text: full <= end - mark.left ? words(alone.stake) : alone.stake.label,
+      width: Math.min(full, end - mark.left),
+    };
   });
 }
 
@@ -134,7 +156,9 @@ const byUrgency = (placed: PlacedStake[]): PlacedStake[] =>
     .filter(({ stake }) => !stake.again)
     .sort(
       (one, other) =>
-        URGENCY.indexOf(one.stake.state) - URGENCY.indexOf(other.stake.state) || other.stake.weight - one.stake.weight || one.x - other.x,
+        URGENCY.indexOf(one.stake.state) - URGENCY.indexOf(other.stake.state) ||
+        other.stake.weight - one.stake.weight ||
+        one.x - other.x,
     );
 
 const middle = (stakes: PlacedStake[]): number => stakes.reduce((sum, { x }) => sum + x, 0) / stakes.length;

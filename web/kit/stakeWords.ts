@@ -4,11 +4,14 @@ import type { RailMark } from './railLayout';
 import { STATE_WORDS } from './words';
 
 /** `100 h, engine oil, 5 to 16 Jun` */
-export const stakeWords = (stake: Schemas['Stake'], rail: Schemas['Rail']): string => [stake.label, stakeDay(stake, rail)].filter(Boolean).join(', ');
+export const stakeWords = (stake: Schemas['Stake'], rail: Schemas['Rail']): string =>
+  [stake.label, stakeDay(stake, rail)].filter(Boolean).join(', ');
 
 function stakeDay(stake: Schemas['Stake'], rail: Schemas['Rail']): string {
   if (!stake.when || stake.state === 'past') return '';
-  return stake.by_date || rail.unit === 'day' || stake.again ? dayAndMonth(stake.when.p50) : daySpan(stake.when.p10, stake.when.p90);
+  return stake.by_date || rail.unit === 'day' || stake.again
+    ? dayAndMonth(stake.when.p50)
+    : daySpan(stake.when.p10, stake.when.p90);
 }
 
 export function stakeTitle(stake: Schemas['Stake'], rail: Schemas['Rail']): string {

@@ -5,7 +5,9 @@ export function stepped(value: string, step: string, sign: 1 | -1): string {
   const [, parts] = step.split('/').map(Number);
   if (!parts) {
     const decimals = (step.split('.')[1] ?? '').length;
-    return Math.max(0, present + sign * Number(step)).toFixed(Math.max(decimals, (value.split(/[.,]/)[1] ?? '').length));
+    return Math.max(0, present + sign * Number(step)).toFixed(
+      Math.max(decimals, (value.split(/[.,]/)[1] ?? '').length),
+    );
   }
   const steps = Math.max(0, Math.round(present * parts) + sign);
   const [whole, rest] = [Math.floor(steps / parts), steps % parts];

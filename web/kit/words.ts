@@ -39,7 +39,12 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   remark: 'Remark',
 };
 
-export const VERDICT_WORDS: Record<Schemas['Verdict'], string> = { fit: 'fit', watch: 'watch', act: 'act', stand_down: 'stand down' };
+export const VERDICT_WORDS: Record<Schemas['Verdict'], string> = {
+  fit: 'fit',
+  watch: 'watch',
+  act: 'act',
+  stand_down: 'stand down',
+};
 
 export const ROUND_WORDS: Record<Schemas['RoundKind'], string> = {
   daily: 'morning round',

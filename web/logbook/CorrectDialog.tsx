@@ -5,14 +5,17 @@ import type { Schemas } from '../api/client';
 import { machineQuery } from '../api/queries';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Amount, Field, WrongText } from '../kit/Field';
 import { instant } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 
-const Tasks = styled.ul`label { display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
+const Tasks = styled.ul`
+  label { display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; }
+  input { width: 22px; height: 22px; accent-color: var(--hedge); }
+`;
 
 /** Strikes an entry, which stays readable, and writes what is right beside it. */
 export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onClose: () => void }) {
@@ -97,7 +100,10 @@ export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onC
         error={correct.fields.because ?? strike.fields.because}
         placeholder="Read off the wrong machine"
       />
-      <Refusal refused={doubted ? null : (correct.refused ?? strike.refused)} besides={['because', 'hours', 'distance', 'tasks']} />
+      <Refusal
+        refused={doubted ? null : (correct.refused ?? strike.refused)}
+        besides={['because', 'hours', 'distance', 'tasks']}
+      />
       <Actions>
         {correctable && (
           <MainButton isDisabled={correct.busy} onPress={() => send(values)}>
@@ -106,7 +112,9 @@ export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onC
         )}
         <PlainButton
           isDisabled={strike.busy}
-          onPress={() => strike.tell({ kind: 'strike', ...of }, `${entry.machine ?? 'The yard'}: ${entry.in_words}, struck`)}
+          onPress={() =>
+            strike.tell({ kind: 'strike', ...of }, `${entry.machine ?? 'The yard'}: ${entry.in_words}, struck`)
+          }
         >
           Only strike it
         </PlainButton>

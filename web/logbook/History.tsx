@@ -13,11 +13,14 @@ import { ENTRY_WORDS } from '../kit/words';
 import { CorrectDialog } from './CorrectDialog';
 
 const Entry = styled.div`
-  display: grid; grid-template-columns: 200px 108px minmax(0, 1fr); gap: 2px 16px; align-items: baseline; overflow-wrap: anywhere;
+  display: grid; grid-template-columns: 200px 108px minmax(0, 1fr); gap: 2px 16px; align-items: baseline;
+  overflow-wrap: anywhere;
   &[data-struck='true'] > p { text-decoration: line-through; text-decoration-thickness: 1.5px; color: var(--soft); }
   ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; > p { grid-column: 1 / -1; } }
 `;
-const Signed = styled.div`display: flex; flex-wrap: wrap; gap: 2px 18px; justify-content: space-between; align-items: center;`;
+const Signed = styled.div`
+  display: flex; flex-wrap: wrap; gap: 2px 18px; justify-content: space-between; align-items: center;
+`;
 const Kind = styled.strong`font-weight: 650; font-size: 15px;`;
 
 /** Entries newest first, of one machine or of the whole yard. Struck ones stay readable, what stands for them beside them. */

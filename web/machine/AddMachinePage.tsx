@@ -31,13 +31,26 @@ type Draft = {
   rules: StarterRule[];
 };
 
-const NOTHING: Draft = { record: EMPTY_RECORD, history: 'new', beganOn: '', hasMeter: true, meters: {}, rulesFor: '', starter: '', rules: [] };
+const NOTHING: Draft = {
+  record: EMPTY_RECORD,
+  history: 'new',
+  beganOn: '',
+  hasMeter: true,
+  meters: {},
+  rulesFor: '',
+  starter: '',
+  rules: [],
+};
 
-const Body = styled.div`padding: 18px 20px; display: flex; flex-direction: column; gap: 16px; ${PHONE} { padding: 14px; }`;
+const Body = styled.div`
+  padding: 18px 20px; display: flex; flex-direction: column; gap: 16px; ${PHONE} { padding: 14px; }
+`;
 const Last = styled.div`display: grid; grid-template-columns: 1fr 1fr; gap: 10px;`;
 const Named = styled.div`strong { display: block; }`;
 const RuleRow = styled.div<{ $amounts: number }>`
-  display: grid; grid-template-columns: 30px minmax(180px, 1.4fr) repeat(${({ $amounts }) => $amounts}, minmax(86px, 0.5fr)) minmax(0, 1.6fr); gap: 10px 14px; align-items: end; padding: 10px 20px; border-top: 1px solid var(--rule);
+  display: grid;
+  grid-template-columns: 30px minmax(180px, 1.4fr) repeat(${({ $amounts }) => $amounts}, minmax(86px, 0.5fr)) minmax(0, 1.6fr);
+  gap: 10px 14px; align-items: end; padding: 10px 20px; border-top: 1px solid var(--rule);
   > input { width: 24px; height: 24px; accent-color: var(--hedge); margin-bottom: 10px; }
   ${PHONE} { grid-template-columns: 30px repeat(${({ $amounts }) => $amounts}, minmax(0, 1fr)); padding: 12px 14px; > ${Named}, > ${Last}, > span { grid-column: 2 / -1; } > input { align-self: start; } > :nth-child(3) { grid-column-start: 2; } }
 `;
@@ -60,7 +73,12 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
     (data: StarterRulebooks, index: number) => {
       const rulebook = data.rulebooks[index];
       const rules =
-        rulebook?.rules.map((rule) => ({ ...draftOf(rule), inWords: rule.in_words, wanted: true, goesWithRow: rule.goes_with_row })) ?? [];
+        rulebook?.rules.map((rule) => ({
+          ...draftOf(rule),
+          inWords: rule.in_words,
+          wanted: true,
+          goesWithRow: rule.goes_with_row,
+        })) ?? [];
       setDraft((before) => ({ ...before, rulesFor: data.class, starter: rulebook?.name ?? '', rules }));
     },
     [setDraft],
@@ -71,7 +89,9 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
   const changeRule = (index: number, part: Partial<StarterRule>) =>
     change({ rules: draft.rules.map((rule, at) => (at === index ? { ...rule, ...part } : rule)) });
   // What is done in the course of another goes out with it.
-  const wanted = draft.rules.filter((rule) => rule.wanted && (rule.goesWithRow === null || draft.rules[rule.goesWithRow]?.wanted));
+  const wanted = draft.rules.filter(
+    (rule) => rule.wanted && (rule.goesWithRow === null || draft.rules[rule.goesWithRow]?.wanted),
+  );
   const rowOf = ({ goesWithRow }: StarterRule) => {
     const other = goesWithRow === null ? undefined : draft.rules[goesWithRow];
     return other ? { goes_with_row: wanted.indexOf(other) } : {};
@@ -97,7 +117,9 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
       history: draft.history,
       began_on: draft.history === 'new' ? draft.beganOn || null : null,
       meters: units.flatMap((unit) =>
-        draft.meters[unit]?.trim() || unit === 'h' || units.length === 1 ? [{ unit, value: draft.meters[unit]?.trim() || '0' }] : [],
+        draft.meters[unit]?.trim() || unit === 'h' || units.length === 1
+          ? [{ unit, value: draft.meters[unit]?.trim() || '0' }]
+          : [],
       ),
       rules: wanted.map((rule) => ({
         ...ruleBody(rule, yard.distance_unit),
@@ -116,7 +138,12 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
       <Sheet aria-labelledby="what">
         <SheetHeading id="what">What it is</SheetHeading>
         <Body>
-          <RecordFields draft={draft.record} change={(part) => change({ record: { ...draft.record, ...part } })} fields={fields} yard={yard} />
+          <RecordFields
+            draft={draft.record}
+            change={(part) => change({ record: { ...draft.record, ...part } })}
+            fields={fields}
+            yard={yard}
+          />
         </Body>
       </Sheet>
       <Sheet aria-labelledby="shows">
@@ -168,7 +195,9 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
             )}
           </Fields>
           {draft.history === 'unknown' && (
-            <Soft>What was never recorded counts as unknown, not as fine: the rulebook will ask for it to be done now.</Soft>
+            <Soft>
+              What was never recorded counts as unknown, not as fine: the rulebook will ask for it to be done now.
+            </Soft>
           )}
         </Body>
       </Sheet>
@@ -176,8 +205,8 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
         <SheetHeading id="rules">A rulebook to begin with</SheetHeading>
         <Body>
           <Soft>
-            Common practice for a {yard.classes.find(({ class: value }) => value === draft.record.class)?.label}, no source. The maker's manual wins:
-            change each figure to what it says.
+            Common practice for a {yard.classes.find(({ class: value }) => value === draft.record.class)?.label}, no
+            source. The maker's manual wins: change each figure to what it says.
           </Soft>
           {starter.data && starter.data.rulebooks.length > 1 && (
             <Fields $columns={3}>
@@ -208,7 +237,9 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
               <strong>{rule.task}</strong>
               <Soft>
                 {KIND_WORDS[rule.kind]}
-                {rule.windows.length > 0 || rule.condition ? `, ${rule.inWords}` : rule.firstHours && `, first at ${rule.firstHours} h`}
+                {rule.windows.length > 0 || rule.condition
+                  ? `, ${rule.inWords}`
+                  : rule.firstHours && `, first at ${rule.firstHours} h`}
               </Soft>
             </Named>
             {units.includes('h') && (
@@ -273,7 +304,9 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
           {add.refused && <WrongText role="alert">{add.refused.problem.detail}</WrongText>}
           <Actions>
             <MainButton isDisabled={add.busy} onPress={send}>
-              {draft.record.name.trim() ? `Add ${draft.record.name.trim()} with ${wanted.length} rules` : 'Add the machine'}
+              {draft.record.name.trim()
+                ? `Add ${draft.record.name.trim()} with ${wanted.length} rules`
+                : 'Add the machine'}
             </MainButton>
             <PlainButton onPress={() => navigate('/yard')}>Leave it</PlainButton>
           </Actions>

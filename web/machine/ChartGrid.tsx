@@ -10,23 +10,33 @@ import type { EditedRow, Understood } from './chartDraft';
 const Wide = styled.div`overflow-x: auto; @media print { overflow: visible; }`;
 const Table = styled.table`
   border-collapse: collapse; font-size: 15px; width: 100%;
-  th, td { border: 1px solid var(--rule); padding: 0; text-align: center; height: 46px; } thead th { font-weight: 650; padding: 6px 5px; line-height: 1.15; min-width: 46px; vertical-align: bottom; }
-  th:first-child, td:last-child, thead th:first-child, thead th:last-child { text-align: left; } thead th:first-child, thead th:last-child { padding: 6px 12px; }
-  thead th[data-kind='first'] { color: var(--slate); } tbody tr:hover { background: color-mix(in srgb, var(--paper) 60%, transparent); }
+  th, td { border: 1px solid var(--rule); padding: 0; text-align: center; height: 46px; }
+  thead th { font-weight: 650; padding: 6px 5px; line-height: 1.15; min-width: 46px; vertical-align: bottom; }
+  th:first-child, td:last-child, thead th:first-child, thead th:last-child { text-align: left; }
+  thead th:first-child, thead th:last-child { padding: 6px 12px; }
+  thead th[data-kind='first'] { color: var(--slate); }
+  tbody tr:hover { background: color-mix(in srgb, var(--paper) 60%, transparent); }
   th:first-child { position: sticky; left: 0; background: var(--sheet); z-index: 1; min-width: 250px; }
   ${PHONE} { th:first-child { min-width: 152px; max-width: 152px; } }
-  td[data-understood] { padding: 4px 12px; line-height: 1.25; min-width: 190px; } td button[aria-pressed] { width: 100%; height: 45px; border: 0; background: none; cursor: pointer; padding: 0; color: var(--ink); display: grid; place-items: center; }
-  td button:focus-visible { outline-offset: -3px; } td button[data-follows='true'] { color: var(--soft); opacity: 0.72; }
+  td[data-understood] { padding: 4px 12px; line-height: 1.25; min-width: 190px; }
+  td button[aria-pressed] { width: 100%; height: 45px; border: 0; background: none; cursor: pointer; padding: 0; color: var(--ink); display: grid; place-items: center; }
+  td button:focus-visible { outline-offset: -3px; }
+  td button[data-follows='true'] { color: var(--soft); opacity: 0.72; }
   @media print { font-size: 9.5px; th, td { height: 20px; } td button[aria-pressed] { height: 20px; } svg { width: 12px; height: 12px; } th:first-child { min-width: 0; width: 22%; } thead th { min-width: 0; padding: 2px; } td[data-understood] { min-width: 0; padding: 1px 4px; } }
 `;
 const Name = styled.div`
   display: flex; align-items: center; gap: 6px; padding: 0 8px;
-  input { flex: 1; min-width: 120px; min-height: 40px; border: 0; background: none; font: 650 15px/1.2 var(--body); padding: 4px; } input:hover, input:focus { background: var(--paper); }
+  input { flex: 1; min-width: 120px; min-height: 40px; border: 0; background: none; font: 650 15px/1.2 var(--body); padding: 4px; }
+  input:hover, input:focus { background: var(--paper); }
   select { border: 0; background: none; font-size: 15px; min-height: 40px; max-width: 104px; color: var(--soft); }
   ${PHONE} { display: grid; grid-template-columns: 18px minmax(0, 1fr); gap: 0 6px; padding: 4px 6px; input { min-width: 0; width: 100%; } select { grid-column: 2; max-width: none; } }
   @media print { padding: 0 3px; input, select { font-size: 9.5px; min-height: 0; padding: 0; appearance: none; } }
 `;
-const Means = styled.div`display: flex; justify-content: space-between; gap: 12px; align-items: baseline; button { white-space: nowrap; } @media print { button { display: none; } }`;
+const Means = styled.div`
+  display: flex; justify-content: space-between; gap: 12px; align-items: baseline;
+  button { white-space: nowrap; }
+  @media print { button { display: none; } }
+`;
 const Stand = styled.span`color: var(--straw); font-weight: 600; white-space: nowrap;`;
 
 const KEYS: Record<string, Schemas['TaskKind']> = {
@@ -62,7 +72,10 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
     const row = rows[at.row];
     if (step) {
       event.preventDefault();
-      const next = { row: clamp(at.row + (step[0] ?? 0), rows.length), column: clamp(at.column + (step[1] ?? 0), headings.length) };
+      const next = {
+        row: clamp(at.row + (step[0] ?? 0), rows.length),
+        column: clamp(at.column + (step[1] ?? 0), headings.length),
+      };
       setAt(next);
       table.current?.querySelector<HTMLElement>(`[data-cell='${next.row}.${next.column}']`)?.focus();
     } else if (row && mayEdit && KEYS[event.key.toLowerCase()] && !event.ctrlKey && !event.metaKey) {
@@ -169,4 +182,5 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
 const clamp = (index: number, length: number): number => Math.max(0, Math.min(length - 1, index));
 
 /** Points stand by their bare numbers, as in a book; a part of the year by its name. */
-const shown = (heading: string): string => heading.replace(/^([\d.,]+) h$/, '$1').replace(/ \d\d-\d\d to \d\d-\d\d$/, '');
+const shown = (heading: string): string =>
+  heading.replace(/^([\d.,]+) h$/, '$1').replace(/ \d\d-\d\d to \d\d-\d\d$/, '');

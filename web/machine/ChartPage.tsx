@@ -25,11 +25,20 @@ import { AS_SUGGESTED, likeliest, spotOptions, useSpotSuggestions } from './spot
 import { useChartReading } from './useChartReading';
 import { useMachine } from './useMachine';
 
-const OnePage = createGlobalStyle`@media print { @page { size: A4 landscape; margin: 9mm; } header, nav, footer { display: none !important; } }`;
+const OnePage = createGlobalStyle`
+  @media print { @page { size: A4 landscape; margin: 9mm; } header, nav, footer { display: none !important; } }
+`;
 const ActionLink = styled.a`${quietLink}`;
 const BackLink = styled(Link)`${quietLink}`;
-const Foot = styled.div`padding: 14px 20px 18px; display: flex; flex-direction: column; gap: 14px; @media print { padding: 4px 0; }`;
-const Add = styled.form`display: flex; flex-wrap: wrap; gap: 12px; align-items: end; > div { width: 220px; } @media print { display: none; }`;
+const Foot = styled.div`
+  padding: 14px 20px 18px; display: flex; flex-direction: column; gap: 14px;
+  @media print { padding: 4px 0; }
+`;
+const Add = styled.form`
+  display: flex; flex-wrap: wrap; gap: 12px; align-items: end;
+  > div { width: 220px; }
+  @media print { display: none; }
+`;
 const OnScreen = styled.div`@media print { display: none; }`;
 const Above = styled(OnScreen)`margin-bottom: 22px; &:empty { display: none; }`;
 const Below = styled(OnScreen)`margin-top: 22px;`;
@@ -47,7 +56,15 @@ export default function ChartPage() {
   return <Chart key={versions} sheet={machine.data} chart={chart.data} versions={versions} />;
 }
 
-function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; chart: Schemas['Chart']; versions: string }) {
+function Chart({
+  sheet,
+  chart,
+  versions,
+}: {
+  sheet: Schemas['MachinePage'];
+  chart: Schemas['Chart'];
+  versions: string;
+}) {
   const person = usePerson();
   const keeper = person.role === 'keeper';
   const { toldWith } = useAfterWrite();
@@ -62,11 +79,17 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
   const touched = draft.rows.filter((row) => row.touched);
   const changed = touched.length > 0 || draft.removed.length > 0;
   const changeRow = (row: EditedRow, part: Partial<EditedRow>) =>
-    setDraft((before) => ({ ...before, rows: before.rows.map((one) => (one.key === row.key ? { ...one, ...part, touched: true } : one)) }));
+    setDraft((before) => ({
+      ...before,
+      rows: before.rows.map((one) => (one.key === row.key ? { ...one, ...part, touched: true } : one)),
+    }));
   const mark = (row: EditedRow, under: string) => {
     const marks = row.marks.includes(under) ? row.marks.filter((one) => one !== under) : [...row.marks, under];
     const points = marks.filter((one) => /^\d/.test(one));
-    changeRow(row, { marks, recurs: points.length === 1 && points[0] === under && !row.marks.some((one) => /^\d/.test(one)) });
+    changeRow(row, {
+      marks,
+      recurs: points.length === 1 && points[0] === under && !row.marks.some((one) => /^\d/.test(one)),
+    });
   };
   const addRow = () =>
     setDraft((before) => ({
@@ -100,7 +123,9 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
     sheet.id,
     added.map(({ task, kind }) => ({ words: task, kind })),
   );
-  const suggested = new Map(added.flatMap(({ key }, index) => (suggestions[index] ? [[key, suggestions[index]] as const] : [])));
+  const suggested = new Map(
+    added.flatMap(({ key }, index) => (suggestions[index] ? [[key, suggestions[index]] as const] : [])),
+  );
   const ready =
     settled &&
     touched.every(({ key }) => understood.has(key)) &&
@@ -111,7 +136,9 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
     const taken = new Set(rows.map((row) => `${row.task.toLowerCase()} ${row.kind}`));
     save.send({
       rows,
-      remove: whole ? chart.rows.filter((row) => !taken.has(`${row.task.toLowerCase()} ${row.kind}`)).map(({ rule_id }) => rule_id) : [],
+      remove: whole
+        ? chart.rows.filter((row) => !taken.has(`${row.task.toLowerCase()} ${row.kind}`)).map(({ rule_id }) => rule_id)
+        : [],
       loosened_because: because || null,
     });
   };
@@ -124,8 +151,8 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
         <div>
           <Title>{sheet.name}: the chart</Title>
           <Soft>
-            {sheet.class_label}, {sheet.place}. Each mark falls due where its column stands, in {chart.unit}; what divides a column falls due there
-            together.
+            {sheet.class_label}, {sheet.place}. Each mark falls due where its column stands, in {chart.unit}; what
+            divides a column falls due there together.
           </Soft>
         </div>
         <QuietActions>
@@ -153,7 +180,9 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
       <Sheet aria-label="Chart">
         {draft.rows.length === 0 ? (
           <Empty>
-            <p>No rule with columns is written down yet. Add a row and set its marks, or paste the table from the manual.</p>
+            <p>
+              No rule with columns is written down yet. Add a row and set its marks, or paste the table from the manual.
+            </p>
           </Empty>
         ) : (
           <ChartGrid
@@ -176,7 +205,10 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
         )}
         <Foot>
           {chart.beside.length > 0 && (
-            <Soft>No column shows: {chart.beside.map((rule) => `${rule.task} (${KIND_WORDS[rule.kind]}, ${rule.in_words})`).join('; ')}.</Soft>
+            <Soft>
+              No column shows:{' '}
+              {chart.beside.map((rule) => `${rule.task} (${KIND_WORDS[rule.kind]}, ${rule.in_words})`).join('; ')}.
+            </Soft>
           )}
           {keeper && (
             <Controls>
@@ -198,13 +230,20 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
                   <Choice
                     label={ask}
                     value={draft.answers[id] ?? ''}
-                    onChange={(chosen) => setDraft((before) => ({ ...before, answers: { ...before.answers, [id]: chosen } }))}
-                    options={[{ value: '', label: 'say which' }, ...options.map((option) => ({ value: option.id, label: option.label }))]}
+                    onChange={(chosen) =>
+                      setDraft((before) => ({ ...before, answers: { ...before.answers, [id]: chosen } }))
+                    }
+                    options={[
+                      { value: '', label: 'say which' },
+                      ...options.map((option) => ({ value: option.id, label: option.label })),
+                    ]}
                   />
                 </Fields>
               ))}
               {wrong && <WrongText role="alert">{wrong}</WrongText>}
-              {(loose || because) && <Field label="Why it is looser than the book" value={because} onChange={setBecause} error={loose} />}
+              {(loose || because) && (
+                <Field label="Why it is looser than the book" value={because} onChange={setBecause} error={loose} />
+              )}
               <Refusal refused={loose ? null : save.refused} besides={[]} />
               <Add
                 onSubmit={(event) => {
@@ -220,16 +259,21 @@ function Chart({ sheet, chart, versions }: { sheet: Schemas['MachinePage']; char
                 <PlainButton type="submit">Add the column</PlainButton>
               </Add>
               <Soft>
-                Arrows walk the crossings, space sets or takes a mark; r, i, c, a, g, l, s say replace, inspect, clean, adjust, grease, check level,
-                sample.
+                Arrows walk the crossings, space sets or takes a mark; r, i, c, a, g, l, s say replace, inspect, clean,
+                adjust, grease, check level, sample.
               </Soft>
               {changed && (
                 <Actions>
                   <MainButton
                     isDisabled={!ready || save.busy}
-                    onPress={() => save.send({ ...chartBody(draft, understood, suggested), loosened_because: because || null })}
+                    onPress={() =>
+                      save.send({ ...chartBody(draft, understood, suggested), loosened_because: because || null })
+                    }
                   >
-                    Write {touched.length + draft.removed.length === 1 ? 'the change' : `${touched.length + draft.removed.length} changes`}
+                    Write{' '}
+                    {touched.length + draft.removed.length === 1
+                      ? 'the change'
+                      : `${touched.length + draft.removed.length} changes`}
                   </MainButton>
                   <PlainButton onPress={clear}>Leave it as it was</PlainButton>
                 </Actions>

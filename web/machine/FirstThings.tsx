@@ -6,7 +6,11 @@ import { Mark } from '../kit/Marks';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { KIND_WORDS } from '../kit/words';
 
-const Steps = styled.ol`display: flex; flex-direction: column; gap: 5px; li { display: flex; gap: 9px; align-items: baseline; } svg { transform: translateY(2px); }`;
+const Steps = styled.ol`
+  display: flex; flex-direction: column; gap: 5px;
+  li { display: flex; gap: 9px; align-items: baseline; }
+  svg { transform: translateY(2px); }
+`;
 const ActionLink = styled(Link)`${quietLink}`;
 
 /** What to do first on a machine whose past nobody knows, as one list. */
@@ -39,7 +43,9 @@ export function FirstThings({ sheet, mayService }: { sheet: Schemas['MachinePage
             <p>{reason}</p>
             {mayService && (
               <QuietActions>
-                <ActionLink to={`service?rules=${rule_ids.join()}`}>Record these, or say when they were done</ActionLink>
+                <ActionLink to={`service?rules=${rule_ids.join()}`}>
+                  Record these, or say when they were done
+                </ActionLink>
               </QuietActions>
             )}
           </Margin>

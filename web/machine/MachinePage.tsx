@@ -25,7 +25,10 @@ import { useMachine } from './useMachine';
 const ActionLink = styled(Link)`${quietLink}`;
 const Heading = styled.div`display: flex; flex-wrap: wrap; gap: 8px 18px; align-items: center;`;
 const Large = styled.span`font-size: 26px; font-weight: 650;`;
-const Meters = styled.div`display: flex; flex-wrap: wrap; gap: 12px 40px; div { display: flex; flex-direction: column; }`;
+const Meters = styled.div`
+  display: flex; flex-wrap: wrap; gap: 12px 40px;
+  div { display: flex; flex-direction: column; }
+`;
 
 /** A machine's sheet: rail, meters, rulebook with its reasons, history. */
 export default function MachinePage() {
@@ -78,7 +81,11 @@ export default function MachinePage() {
             />
           </Line>
           <Margin>
-            <p>{line.stood_down ? `${line.stood_down.because} Nobody may use it until a keeper or mechanic lifts this.` : line.why}</p>
+            <p>
+              {line.stood_down
+                ? `${line.stood_down.because} Nobody may use it until a keeper or mechanic lifts this.`
+                : line.why}
+            </p>
             {sheet.note && <Soft>{sheet.note}</Soft>}
             {sheet.severities.length > 0 && <Soft>Lives under {sheet.severities.map(severityWords).join(', ')}.</Soft>}
             {sheet.warranties.map((warranty) => (

@@ -99,8 +99,18 @@ function MeterForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
         error={replace.fields.run}
         help="Leave it empty if the old meter was right to the end."
       />
-      <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={replace.fields.on} />
-      <Field label="Note, if any" value={draft.note} onChange={(note) => change({ note })} error={replace.fields.note} />
+      <DayField
+        today={sheet.line.rail.today}
+        value={draft.at}
+        onChange={(at) => change({ at })}
+        error={replace.fields.on}
+      />
+      <Field
+        label="Note, if any"
+        value={draft.note}
+        onChange={(note) => change({ note })}
+        error={replace.fields.note}
+      />
       <Refusal refused={doubted ? null : replace.refused} besides={[...Object.keys(NOTHING), 'on']} />
       <Actions>
         <MainButton isDisabled={replace.busy} onPress={() => send()}>

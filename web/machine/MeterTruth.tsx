@@ -3,11 +3,11 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Choice } from '../kit/Field';
 import { sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 
 const Asked = styled.div`display: flex; flex-direction: column; gap: 4px; max-width: 560px;`;
 
@@ -27,7 +27,11 @@ export function MeterTruth({ sheet, truth, mayAsk }: { sheet: Schemas['MachinePa
           </Soft>
         </>
       )}
-      {mayAsk && <QuietButton onPress={() => setAsking(true)}>{truth.told ? 'Look again' : 'Does this meter tell the truth?'}</QuietButton>}
+      {mayAsk && (
+        <QuietButton onPress={() => setAsking(true)}>
+          {truth.told ? 'Look again' : 'Does this meter tell the truth?'}
+        </QuietButton>
+      )}
       {asking && <TruthDialog sheet={sheet} truth={truth} onClose={() => setAsking(false)} />}
     </Asked>
   );
@@ -42,7 +46,9 @@ function TruthDialog({ sheet, truth, onClose }: { sheet: Schemas['MachinePage'];
   const told = { kind: 'meter_truth' as const, machine_id: sheet.id, for: saying('for'), against: saying('against') };
   return (
     <Dialog title={`${sheet.name}: does its meter tell the truth?`} isOpen onClose={onClose}>
-      <Soft>Common practice, no source. No single sign proves it; together they speak for the hours shown or against them.</Soft>
+      <Soft>
+        Common practice, no source. No single sign proves it; together they speak for the hours shown or against them.
+      </Soft>
       {truth.signs.map(({ sign, label, speaks_for, speaks_against }) => (
         <Choice
           key={sign}
@@ -58,7 +64,10 @@ function TruthDialog({ sheet, truth, onClose }: { sheet: Schemas['MachinePage'];
       ))}
       <Refusal refused={write.refused} />
       <Actions>
-        <MainButton isDisabled={write.busy} onPress={() => write.tell(told, `${sheet.name}: what speaks for and against its meter`)}>
+        <MainButton
+          isDisabled={write.busy}
+          onPress={() => write.tell(told, `${sheet.name}: what speaks for and against its meter`)}
+        >
           Keep it
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

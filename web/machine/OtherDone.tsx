@@ -8,16 +8,29 @@ export type Other = { spot: string; act: Schemas['ActKind'] | ''; more: string }
 
 const NOTHING: Other = { spot: '', act: '', more: '' };
 
-const Rows = styled.div`display: flex; flex-direction: column; gap: 14px; padding: 14px 20px; border-bottom: 1px solid var(--rule); h3 { font-size: 17px; } ${PHONE} { padding: 14px; }`;
-const Row = styled.div`display: grid; grid-template-columns: minmax(0, 5fr) minmax(0, 4fr) minmax(0, 4fr) auto; gap: 12px; align-items: end; ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
+const Rows = styled.div`
+  display: flex; flex-direction: column; gap: 14px; padding: 14px 20px; border-bottom: 1px solid var(--rule);
+  h3 { font-size: 17px; }
+  ${PHONE} { padding: 14px; }
+`;
+const Row = styled.div`
+  display: grid; grid-template-columns: minmax(0, 5fr) minmax(0, 4fr) minmax(0, 4fr) auto; gap: 12px;
+  align-items: end; ${PHONE} { grid-template-columns: minmax(0, 1fr); }
+`;
 
 const MORE = { amount: 'How much', strokes: 'Strokes', part: 'Part number, if any' };
 
-type Props = { spots: Schemas['Walk']['spots']; done: Other[]; errors: Record<string, string>; onChange: (done: Other[]) => void };
+type Props = {
+  spots: Schemas['Walk']['spots'];
+  done: Other[];
+  errors: Record<string, string>;
+  onChange: (done: Other[]) => void;
+};
 
 /** What was done that no task of the rulebook asks for: where, what, and what more there is to say of it. */
 export function OtherDone({ spots, done, errors, onChange }: Props) {
-  const change = (index: number, part: Partial<Other>) => onChange(done.map((one, at) => (at === index ? { ...one, ...part } : one)));
+  const change = (index: number, part: Partial<Other>) =>
+    onChange(done.map((one, at) => (at === index ? { ...one, ...part } : one)));
   return (
     <Rows>
       <h3>Anything else that was done</h3>
@@ -39,7 +52,10 @@ export function OtherDone({ spots, done, errors, onChange }: Props) {
               label="What"
               value={one.act}
               onChange={(act) => change(index, { act })}
-              options={[{ value: '' as const, label: 'choose' }, ...acts.map(({ act, label }) => ({ value: act, label }))]}
+              options={[
+                { value: '' as const, label: 'choose' },
+                ...acts.map(({ act, label }) => ({ value: act, label })),
+              ]}
               error={error('act')}
             />
             {asks ? (
@@ -53,19 +69,27 @@ export function OtherDone({ spots, done, errors, onChange }: Props) {
             ) : (
               <span />
             )}
-            <QuietButton aria-label={`Leave out what was done in row ${index + 1}`} onPress={() => onChange(done.filter((_, at) => at !== index))}>
+            <QuietButton
+              aria-label={`Leave out what was done in row ${index + 1}`}
+              onPress={() => onChange(done.filter((_, at) => at !== index))}
+            >
               Leave it out
             </QuietButton>
           </Row>
         );
       })}
-      <QuietButton onPress={() => onChange([...done, NOTHING])}>{done.length === 0 ? 'Tell of something that has no rule' : 'One more'}</QuietButton>
+      <QuietButton onPress={() => onChange([...done, NOTHING])}>
+        {done.length === 0 ? 'Tell of something that has no rule' : 'One more'}
+      </QuietButton>
     </Rows>
   );
 }
 
 /** As it is told. */
-export function toldOthers(done: Other[], spots: Schemas['Walk']['spots']): NonNullable<Schemas['ServiceDone']['other']> {
+export function toldOthers(
+  done: Other[],
+  spots: Schemas['Walk']['spots'],
+): NonNullable<Schemas['ServiceDone']['other']> {
   return done.map(({ spot, act, more }) => {
     const asks = spots.find(({ key }) => key === spot)?.acts.find((one) => one.act === act)?.asks;
     const said = more.trim();

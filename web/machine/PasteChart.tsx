@@ -12,13 +12,20 @@ import type { ChartReading, Understood } from './chartDraft';
 import { chosenSpots, likeliest, type SpotChoice, spotOptions, useSpotSuggestions } from './spotChoice';
 import { readChart } from './useChartReading';
 
-const Body = styled.div`padding: 16px 20px 20px; display: flex; flex-direction: column; gap: 16px; textarea { min-height: 150px; font-family: ui-monospace, monospace; font-size: 14px; white-space: pre; }`;
-const Rows = styled.ul`columns: 2 340px; column-gap: 28px; li { padding: 4px 0; border-bottom: 1px solid var(--rule); break-inside: avoid; }`;
+const Body = styled.div`
+  padding: 16px 20px 20px; display: flex; flex-direction: column; gap: 16px;
+  textarea { min-height: 150px; font-family: ui-monospace, monospace; font-size: 14px; white-space: pre; }
+`;
+const Rows = styled.ul`
+  columns: 2 340px; column-gap: 28px;
+  li { padding: 4px 0; border-bottom: 1px solid var(--rule); break-inside: avoid; }
+`;
 
 const NOTHING = { text: '', answers: {} as Record<string, string>, spots: {} as Record<string, SpotChoice> };
 
 /** A row as the chart takes it. */
-export type TakenRow = Omit<Understood, 'in_words' | 'line' | 'marks'> & Pick<Schemas['RuleChange'], 'spots' | 'new_spots'>;
+export type TakenRow = Omit<Understood, 'in_words' | 'line' | 'marks'> &
+  Pick<Schemas['RuleChange'], 'spots' | 'new_spots'>;
 
 type Props = {
   machine: number;
@@ -62,7 +69,9 @@ export function PasteChart({ machine, unit, busy, known, spots, onTake, onClose 
     const { in_words: _words, line: _line, marks: _marks, ...rule } = row;
     return isKnown(row) ? rule : { ...rule, ...chosenSpots(choiceOf(row, index), places[index]) };
   });
-  const suggested = Object.fromEntries((reading?.questions ?? []).map(({ id, suggested: likely, options }) => [id, likely ?? options[0]?.id ?? '']));
+  const suggested = Object.fromEntries(
+    (reading?.questions ?? []).map(({ id, suggested: likely, options }) => [id, likely ?? options[0]?.id ?? '']),
+  );
   return (
     <Sheet aria-labelledby="paste">
       <SheetHeading id="paste">Paste a table</SheetHeading>
@@ -87,7 +96,9 @@ export function PasteChart({ machine, unit, busy, known, spots, onTake, onClose 
                   key={id}
                   label={ask}
                   value={draft.answers[id] ?? suggested[id] ?? ''}
-                  onChange={(chosen) => setDraft((before) => ({ ...before, answers: { ...before.answers, [id]: chosen } }))}
+                  onChange={(chosen) =>
+                    setDraft((before) => ({ ...before, answers: { ...before.answers, [id]: chosen } }))
+                  }
                   options={options.map((option) => ({ value: option.id, label: option.label }))}
                 />
               ))}
@@ -104,7 +115,9 @@ export function PasteChart({ machine, unit, busy, known, spots, onTake, onClose 
                     <Choice
                       label={`Where ${within(row.task)} is done`}
                       value={choiceOf(row, index)}
-                      onChange={(spot) => setDraft((before) => ({ ...before, spots: { ...before.spots, [keyOf(row)]: spot } }))}
+                      onChange={(spot) =>
+                        setDraft((before) => ({ ...before, spots: { ...before.spots, [keyOf(row)]: spot } }))
+                      }
                       options={spotOptions(places[index], spots)}
                     />
                   )}

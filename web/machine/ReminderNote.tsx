@@ -4,11 +4,11 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Amount } from '../kit/Field';
 import { longDay, metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 
@@ -63,7 +63,10 @@ function SetDialog({ sheet, set, onClose }: { sheet: Schemas['MachinePage']; set
       {sheet.reset_note ? (
         <p>{sheet.reset_note}</p>
       ) : (
-        <Soft>How it is reset is not written down yet. Keep it with the machine's record, so that the next person need not find it again.</Soft>
+        <Soft>
+          How it is reset is not written down yet. Keep it with the machine's record, so that the next person need not
+          find it again.
+        </Soft>
       )}
       <Amount
         label="Set to"
@@ -77,7 +80,10 @@ function SetDialog({ sheet, set, onClose }: { sheet: Schemas['MachinePage']; set
       />
       <Refusal refused={write.refused} besides={['set']} />
       <Actions>
-        <MainButton isDisabled={write.busy} onPress={() => write.tell({ kind: 'reminder', machine_id: sheet.id, set: value || set }, told)}>
+        <MainButton
+          isDisabled={write.busy}
+          onPress={() => write.tell({ kind: 'reminder', machine_id: sheet.id, set: value || set }, told)}
+        >
           It is set
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

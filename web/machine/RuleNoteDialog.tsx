@@ -1,17 +1,27 @@
 import type { Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Soft } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 import { useDraft } from '../kit/useDraft';
 
 const NOTHING = '';
 
 const WORDS = {
-  skip: { title: 'Skip this time', field: 'Why it is passed over', button: 'Skip it, next time as the book has it', told: 'skipped this time' },
-  call: { title: 'A check calls for it', field: 'What was seen', button: 'Make it due', told: 'is due: a check calls for it' },
+  skip: {
+    title: 'Skip this time',
+    field: 'Why it is passed over',
+    button: 'Skip it, next time as the book has it',
+    told: 'skipped this time',
+  },
+  call: {
+    title: 'A check calls for it',
+    field: 'What was seen',
+    button: 'Make it due',
+    told: 'is due: a check calls for it',
+  },
 };
 
 type Props = { what: 'skip' | 'call'; rule: Schemas['Rule']; machine: Schemas['YardLine']; onClose: () => void };
@@ -31,12 +41,17 @@ export function RuleNoteDialog({ what, rule, machine, onClose }: Props) {
   return (
     <Dialog title={`${rule.task}: ${words.title.toLowerCase()}`} isOpen onClose={onClose}>
       <p>{what === 'skip' ? rule.standing.why : `It waits for this: ${rule.condition}.`}</p>
-      {what === 'skip' && <Soft>What is in it goes on running. The hours it will then have run are told with the rule.</Soft>}
+      {what === 'skip' && (
+        <Soft>What is in it goes on running. The hours it will then have run are told with the rule.</Soft>
+      )}
       {what === 'skip' && rule.cautions.map((caution) => <Caution key={caution}>{caution}</Caution>)}
       <Field label={words.field} lines value={note} onChange={setNote} error={write.fields.note} autoFocus />
       <Refusal refused={write.refused} besides={['note']} />
       <Actions>
-        <MainButton isDisabled={write.busy} onPress={() => write.tell({ kind: what, machine_id: machine.id, tasks: [rule.task_id], note }, told)}>
+        <MainButton
+          isDisabled={write.busy}
+          onPress={() => write.tell({ kind: what, machine_id: machine.id, tasks: [rule.task_id], note }, told)}
+        >
           {words.button}
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

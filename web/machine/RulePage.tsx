@@ -33,7 +33,15 @@ export default function RulePage() {
   return <RuleForm key={rule?.version} sheet={machine.data} rule={rule} distanceUnit={yard.data.distance_unit} />;
 }
 
-function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachinePage']; rule?: Schemas['Rule']; distanceUnit: 'km' | 'mi' }) {
+function RuleForm({
+  sheet,
+  rule,
+  distanceUnit,
+}: {
+  sheet: Schemas['MachinePage'];
+  rule?: Schemas['Rule'];
+  distanceUnit: 'km' | 'mi';
+}) {
   const navigate = useNavigate();
   const { toldWith } = useAfterWrite();
   const [draft, setDraft, clear] = useDraft<RuleDraft>(
@@ -76,7 +84,10 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachinePage']
   );
   const { fields } = save;
   return (
-    <FormSheet title={rule ? `${rule.task}: change the rule` : `A new rule for ${sheet.name}`} lead={rule?.standing.why}>
+    <FormSheet
+      title={rule ? `${rule.task}: change the rule` : `A new rule for ${sheet.name}`}
+      lead={rule?.standing.why}
+    >
       <Fields $columns={2}>
         <Field
           label="Task (named after its spots if left empty)"
@@ -86,13 +97,28 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachinePage']
           autoFocus={!rule}
           placeholder="Engine oil and filter"
         />
-        <Choice label="What is done" value={draft.kind} onChange={(kind) => change({ kind })} options={kinds} error={fields.kind} />
+        <Choice
+          label="What is done"
+          value={draft.kind}
+          onChange={(kind) => change({ kind })}
+          options={kinds}
+          error={fields.kind}
+        />
       </Fields>
       <RuleSpots machine={sheet.id} draft={draft} change={change} fields={fields} />
-      <Soft>Every so many, whichever comes first. Leave it empty where it comes by the season, by a check or with another task.</Soft>
+      <Soft>
+        Every so many, whichever comes first. Leave it empty where it comes by the season, by a check or with another
+        task.
+      </Soft>
       <Fields $columns={3}>
         {hours && (
-          <Field label="Hours" inputMode="decimal" value={draft.hours} onChange={(value) => change({ hours: value })} error={fields['every.hours']} />
+          <Field
+            label="Hours"
+            inputMode="decimal"
+            value={draft.hours}
+            onChange={(value) => change({ hours: value })}
+            error={fields['every.hours']}
+          />
         )}
         {odometer && (
           <Field
@@ -103,9 +129,17 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachinePage']
             error={fields[`every.${unit}`]}
           />
         )}
-        <Field label="Months" inputMode="numeric" value={draft.months} onChange={(months) => change({ months })} error={fields['every.months']} />
+        <Field
+          label="Months"
+          inputMode="numeric"
+          value={draft.months}
+          onChange={(months) => change({ months })}
+          error={fields['every.months']}
+        />
       </Fields>
-      {fields.every && <Refusal refused={save.refused} besides={Object.keys(fields).filter((field) => field !== 'every')} />}
+      {fields.every && (
+        <Refusal refused={save.refused} besides={Object.keys(fields).filter((field) => field !== 'every')} />
+      )}
       <Fields $columns={3}>
         {hours && (
           <Field
@@ -128,12 +162,28 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachinePage']
         )}
       </Fields>
       <Fields $columns={3}>
-        <Field label="May be early by, %" inputMode="decimal" value={draft.early} onChange={(early) => change({ early })} error={fields.early} />
-        <Field label="May be late by, %" inputMode="decimal" value={draft.late} onChange={(late) => change({ late })} error={fields.late} />
+        <Field
+          label="May be early by, %"
+          inputMode="decimal"
+          value={draft.early}
+          onChange={(early) => change({ early })}
+          error={fields.early}
+        />
+        <Field
+          label="May be late by, %"
+          inputMode="decimal"
+          value={draft.late}
+          onChange={(late) => change({ late })}
+          error={fields.late}
+        />
       </Fields>
       <Fold
         label="By the season, or when a check says so"
-        open={draft.windows.length > 0 || draft.condition !== '' || Object.keys(fields).some((field) => /^(windows|condition)/.test(field))}
+        open={
+          draft.windows.length > 0 ||
+          draft.condition !== '' ||
+          Object.keys(fields).some((field) => /^(windows|condition)/.test(field))
+        }
       >
         <SeasonFields draft={draft} change={change} fields={fields} />
       </Fold>
@@ -144,8 +194,16 @@ function RuleForm({ sheet, rule, distanceUnit }: { sheet: Schemas['MachinePage']
         value={draft.anchor}
         onChange={(anchor) => change({ anchor })}
       />
-      <Fold label="With another task, what is poured back" open={Boolean(draft.goesWith || draft.topUp || fields.goes_with || fields.top_up)}>
-        <TogetherFields draft={draft} change={change} fields={fields} others={sheet.rules.filter((other) => other.id !== rule?.id)} />
+      <Fold
+        label="With another task, what is poured back"
+        open={Boolean(draft.goesWith || draft.topUp || fields.goes_with || fields.top_up)}
+      >
+        <TogetherFields
+          draft={draft}
+          change={change}
+          fields={fields}
+          others={sheet.rules.filter((other) => other.id !== rule?.id)}
+        />
       </Fold>
       <Choice
         label="Whose rule"
@@ -237,7 +295,9 @@ function Beginning({ draft, change, sheet, fields }: BeginningProps) {
         onChange={(countsFrom) => change({ countsFrom })}
         options={[
           { value: 'last_done' as const, label: 'on a day that is known' },
-          ...(sheet.history === 'new' ? [{ value: 'beginning' as const, label: "never: counted from the machine's beginning" }] : []),
+          ...(sheet.history === 'new'
+            ? [{ value: 'beginning' as const, label: "never: counted from the machine's beginning" }]
+            : []),
           { value: 'unknown' as const, label: 'nobody knows' },
         ]}
         error={fields.counts_from}
@@ -295,4 +355,9 @@ const SHOWN = [
 ];
 
 const patchRule = (rule: Schemas['RuleRecord'], body: Schemas['RuleChange']) =>
-  answer(api.PATCH('/rules/{rule}', { params: { path: { rule: rule.id }, header: { 'If-Match': `"${rule.version}"` } }, body }));
+  answer(
+    api.PATCH('/rules/{rule}', {
+      params: { path: { rule: rule.id }, header: { 'If-Match': `"${rule.version}"` } },
+      body,
+    }),
+  );

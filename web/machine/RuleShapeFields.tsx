@@ -8,8 +8,14 @@ import { PHONE } from '../kit/theme';
 import { KIND_WORDS } from '../kit/words';
 import type { RuleDraft } from './ruleDraft';
 
-const TickLabel = styled.label`display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; input { width: 24px; height: 24px; accent-color: var(--hedge); flex: none; }`;
-const Window = styled.div`display: grid; grid-template-columns: 1.4fr 80px 1.1fr 80px 1.1fr auto; gap: 10px; align-items: end; ${PHONE} { grid-template-columns: 80px 1fr; > :first-child { grid-column: 1 / -1; } }`;
+const TickLabel = styled.label`
+  display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer;
+  input { width: 24px; height: 24px; accent-color: var(--hedge); flex: none; }
+`;
+const Window = styled.div`
+  display: grid; grid-template-columns: 1.4fr 80px 1.1fr 80px 1.1fr auto; gap: 10px; align-items: end;
+  ${PHONE} { grid-template-columns: 80px 1fr; > :first-child { grid-column: 1 / -1; } }
+`;
 
 /** Usual parts of the year: common practice, no source. */
 const SEASONS = [
@@ -19,7 +25,15 @@ const SEASONS = [
 
 type Props = { draft: RuleDraft; change: (part: Partial<RuleDraft>) => void; fields: Record<string, string> };
 
-export function Tick({ checked, onChange, children }: { checked: boolean; onChange: (checked: boolean) => void; children: ReactNode }) {
+export function Tick({
+  checked,
+  onChange,
+  children,
+}: {
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+  children: ReactNode;
+}) {
   return (
     <TickLabel>
       <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} />
@@ -49,8 +63,15 @@ export function SeasonFields({ draft, change, fields }: Props) {
             onChange={(from) => changeWindow(index, { from })}
             error={fields[`windows.${index}.from`]}
           />
-          <DayOfYearField label="to" value={window.to} onChange={(to) => changeWindow(index, { to })} error={fields[`windows.${index}.to`]} />
-          <QuietButton onPress={() => change({ windows: draft.windows.filter((_, at) => at !== index) })}>Leave out</QuietButton>
+          <DayOfYearField
+            label="to"
+            value={window.to}
+            onChange={(to) => changeWindow(index, { to })}
+            error={fields[`windows.${index}.to`]}
+          />
+          <QuietButton onPress={() => change({ windows: draft.windows.filter((_, at) => at !== index) })}>
+            Leave out
+          </QuietButton>
         </Window>
       ))}
       <QuietActions>

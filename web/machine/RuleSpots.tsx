@@ -7,10 +7,20 @@ import { Soft } from '../kit/Sheet';
 import type { RuleDraft } from './ruleDraft';
 import { useSpotSuggestions } from './spotChoice';
 
-const Where = styled.div`display: flex; flex-direction: column; gap: 8px; border-left: 5px solid var(--hedge); padding: 2px 0 2px 14px;`;
-const Chosen = styled.ul`display: flex; flex-wrap: wrap; gap: 6px 18px; li { display: flex; gap: 10px; align-items: baseline; }`;
+const Where = styled.div`
+  display: flex; flex-direction: column; gap: 8px; border-left: 5px solid var(--hedge); padding: 2px 0 2px 14px;
+`;
+const Chosen = styled.ul`
+  display: flex; flex-wrap: wrap; gap: 6px 18px;
+  li { display: flex; gap: 10px; align-items: baseline; }
+`;
 
-type Props = { machine: number; draft: RuleDraft; change: (part: Partial<RuleDraft>) => void; fields: Record<string, string> };
+type Props = {
+  machine: number;
+  draft: RuleDraft;
+  change: (part: Partial<RuleDraft>) => void;
+  fields: Record<string, string>;
+};
 
 /** Where a task is done. Its words only suggest; the keeper says. */
 export function RuleSpots({ machine, draft, change, fields }: Props) {
@@ -27,7 +37,10 @@ export function RuleSpots({ machine, draft, change, fields }: Props) {
         {draft.spots.map((key) => (
           <li key={key}>
             <strong>{named(key)}</strong>
-            <QuietButton aria-label={`Not at ${named(key)}`} onPress={() => change({ spots: draft.spots.filter((one) => one !== key), check: '' })}>
+            <QuietButton
+              aria-label={`Not at ${named(key)}`}
+              onPress={() => change({ spots: draft.spots.filter((one) => one !== key), check: '' })}
+            >
               leave out
             </QuietButton>
           </li>
@@ -51,9 +64,16 @@ export function RuleSpots({ machine, draft, change, fields }: Props) {
           Yes, at {suggestion.spots.map(named).join(' and ')}
         </QuietButton>
       )}
-      {suggestion && suggestion.spots.length === 0 && !suggestion.all_points && !draft.newSpot && draft.spots.length === 0 && draft.task.trim() && (
-        <QuietButton onPress={() => change({ newSpot: suggestion.new_spot })}>Make a new spot of it: {suggestion.new_spot.name}</QuietButton>
-      )}
+      {suggestion &&
+        suggestion.spots.length === 0 &&
+        !suggestion.all_points &&
+        !draft.newSpot &&
+        draft.spots.length === 0 &&
+        draft.task.trim() && (
+          <QuietButton onPress={() => change({ newSpot: suggestion.new_spot })}>
+            Make a new spot of it: {suggestion.new_spot.name}
+          </QuietButton>
+        )}
       <Fields $columns={2}>
         <Choice
           label={draft.spots.length === 0 ? 'Done at' : 'And at'}
@@ -61,7 +81,9 @@ export function RuleSpots({ machine, draft, change, fields }: Props) {
           onChange={(key) => change({ spots: [...draft.spots, key] })}
           options={[
             { value: '', label: 'choose a spot' },
-            ...spots.filter(({ key }) => !draft.spots.includes(key)).map(({ key, name }) => ({ value: key, label: name })),
+            ...spots
+              .filter(({ key }) => !draft.spots.includes(key))
+              .map(({ key, name }) => ({ value: key, label: name })),
           ]}
         />
         {checks.length > 0 && (
@@ -69,7 +91,10 @@ export function RuleSpots({ machine, draft, change, fields }: Props) {
             label="Only by the check (if so)"
             value={draft.check}
             onChange={(check) => change({ check })}
-            options={[{ value: '', label: 'in whichever way' }, ...checks.map(({ key, title }) => ({ value: key, label: title }))]}
+            options={[
+              { value: '', label: 'in whichever way' },
+              ...checks.map(({ key, title }) => ({ value: key, label: title })),
+            ]}
             error={fields.check}
           />
         )}

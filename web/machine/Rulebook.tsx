@@ -13,10 +13,16 @@ import { RuleNoteDialog } from './RuleNoteDialog';
 
 const Name = styled.h3`font: 650 17px/1.3 var(--body); display: inline; margin-right: 10px; svg { margin-right: 8px; }`;
 const RuleLink = styled(Link)`${quietLink}`;
-const Row = styled.div`display: flex; justify-content: space-between; gap: 14px; align-items: center; ${PHONE} { flex-direction: column-reverse; align-items: flex-start; gap: 8px; }`;
+const Row = styled.div`
+  display: flex; justify-content: space-between; gap: 14px; align-items: center;
+  ${PHONE} { flex-direction: column-reverse; align-items: flex-start; gap: 8px; }
+`;
 const Note = styled.p`color: var(--straw); font-weight: 600;`;
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
-const Foot = styled.div`padding: 14px 20px; border-top: 1px solid var(--rule); display: flex; flex-wrap: wrap; gap: 6px 24px; justify-content: space-between; align-items: center;`;
+const Foot = styled.div`
+  padding: 14px 20px; border-top: 1px solid var(--rule); display: flex; flex-wrap: wrap; gap: 6px 24px;
+  justify-content: space-between; align-items: center;
+`;
 
 type Props = { sheet: Schemas['MachinePage']; keeper: boolean; mayService: boolean; mayLog: boolean };
 type Noting = { what: 'skip' | 'call'; rule: Schemas['Rule'] } | null;
@@ -56,7 +62,8 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
             <p>{rule.standing.why}</p>
             {rule.findings.map((finding) => (
               <p key={finding.check}>
-                <Link to={`findings/${finding.check}`}>{finding.title}</Link>: {finding.why || finding.note} {finding.do}
+                <Link to={`findings/${finding.check}`}>{finding.title}</Link>: {finding.why || finding.note}{' '}
+                {finding.do}
               </p>
             ))}
             {rule.standing.when_in_words && <Soft>{rule.standing.when_in_words}</Soft>}
@@ -76,12 +83,18 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
                 </RuleLink>
               )}
               {mayService && rule.standing.limiting && rule.standing.state !== 'fresh' && (
-                <QuietButton aria-label={`Skip this time: ${rule.task}`} onPress={() => setNoting({ what: 'skip', rule })}>
+                <QuietButton
+                  aria-label={`Skip this time: ${rule.task}`}
+                  onPress={() => setNoting({ what: 'skip', rule })}
+                >
                   Skip this time
                 </QuietButton>
               )}
               {mayLog && rule.condition && rule.standing.state === 'fresh' && (
-                <QuietButton aria-label={`A check calls for it: ${rule.task}`} onPress={() => setNoting({ what: 'call', rule })}>
+                <QuietButton
+                  aria-label={`A check calls for it: ${rule.task}`}
+                  onPress={() => setNoting({ what: 'call', rule })}
+                >
                   A check calls for it
                 </QuietButton>
               )}
@@ -97,7 +110,9 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
           </QuietActions>
         )}
         {!keeper && <RuleLink to="chart">The chart: all rules at once</RuleLink>}
-        {practice && <Soft>Figures marked common practice have no source. The maker's manual of this machine wins.</Soft>}
+        {practice && (
+          <Soft>Figures marked common practice have no source. The maker's manual of this machine wins.</Soft>
+        )}
         {sheet.left_out.length > 0 && (
           <Soft>
             Left out of the shared rulebook {sheet.shared_rulebook?.name}: {sheet.left_out.join(', ')}.
@@ -112,7 +127,9 @@ export function Rulebook({ sheet, keeper, mayService, mayLog }: Props) {
 function described(rule: Schemas['Rule'], sheet: Schemas['MachinePage']): string {
   const named = (id: number | null) => within(sheet.rules.find((other) => other.id === id)?.task ?? '');
   const source = rule.common_practice ? 'common practice' : rule.source === 'book' ? 'from the book' : "keeper's own";
-  const shared = { shared: 'shared', exception: `exception from ${sheet.shared_rulebook?.name}`, own: '' }[rule.shared ?? 'own'];
+  const shared = { shared: 'shared', exception: `exception from ${sheet.shared_rulebook?.name}`, own: '' }[
+    rule.shared ?? 'own'
+  ];
   return [
     [KIND_WORDS[rule.kind], rule.in_words].filter(Boolean).join(' '),
     rule.goes_with && `with ${named(rule.goes_with)}`,

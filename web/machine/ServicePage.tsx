@@ -22,16 +22,26 @@ import { type Anchor, Consequences } from './Consequences';
 import { type Other, OtherDone, toldOthers } from './OtherDone';
 import { useMachine } from './useMachine';
 
-const Desk = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 420px; gap: 22px; align-items: start; && > section + section { margin-top: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
+const Desk = styled.div`
+  display: grid; grid-template-columns: minmax(0, 1fr) 420px; gap: 22px; align-items: start;
+  && > section + section { margin-top: 0; }
+  ${PHONE} { grid-template-columns: minmax(0, 1fr); }
+`;
 const Task = styled.label`
-  display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px; cursor: pointer; min-height: 60px;
+  display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px;
+  cursor: pointer; min-height: 60px;
   input { width: 24px; height: 24px; accent-color: var(--hedge); }
   ${PHONE} {
     padding: 12px 14px; grid-template-columns: 30px minmax(0, 1fr); row-gap: 6px;
-    input { grid-row: 1 / 3; } > span { grid-column: 2; grid-row: 2; } > [data-stamp] { grid-row: 1; justify-self: start; }
+    input { grid-row: 1 / 3; }
+    > span { grid-column: 2; grid-row: 2; }
+    > [data-stamp] { grid-row: 1; justify-self: start; }
   }
 `;
-const Item = styled.div`border-bottom: 1px solid var(--rule); &:has(> label :checked) { box-shadow: inset 5px 0 var(--hedge); }`;
+const Item = styled.div`
+  border-bottom: 1px solid var(--rule);
+  &:has(> label :checked) { box-shadow: inset 5px 0 var(--hedge); }
+`;
 const Folded = styled.div`padding: 0 20px 12px 62px; font-size: 15px; ${PHONE} { padding: 0 14px 12px; }`;
 const Marked = styled.span`color: var(--clay); font-weight: 600; font-size: 15px;`;
 const Body = styled.div`padding: 16px 20px 20px; display: flex; flex-direction: column; gap: 16px;`;
@@ -65,11 +75,18 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const [comparing, setComparing] = useState<number | null>(null);
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
   const asked = search.get('rules')?.split(',').map(Number);
-  const pressing = sheet.rules.filter(({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing');
+  const pressing = sheet.rules.filter(
+    ({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing',
+  );
   // Nothing is ticked by itself but the one task that somebody came from.
   const chosen = draft.chosen ?? (asked?.length === 1 ? asked : []);
   const shown = sheet.rules.filter(
-    (rule) => all || pressing.includes(rule) || chosen.includes(rule.id) || asked?.includes(rule.id) || rule.standing.state === 'unknown',
+    (rule) =>
+      all ||
+      pressing.includes(rule) ||
+      chosen.includes(rule.id) ||
+      asked?.includes(rule.id) ||
+      rule.standing.state === 'unknown',
   );
   const cautions = [...new Set(sheet.rules.filter(({ id }) => chosen.includes(id)).flatMap((rule) => rule.cautions))];
   const hourMeter = sheet.line.meters.find(({ unit }) => unit === 'h');
@@ -169,7 +186,10 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
                   </Folded>
                 ) : (
                   <Folded>
-                    <QuietButton aria-label={`Compare the two ways of counting on: ${rule.task}`} onPress={() => setComparing(rule.id)}>
+                    <QuietButton
+                      aria-label={`Compare the two ways of counting on: ${rule.task}`}
+                      onPress={() => setComparing(rule.id)}
+                    >
                       Compare the two ways of counting on
                     </QuietButton>
                   </Folded>
@@ -193,10 +213,17 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
               </Task>
             </Item>
           ))}
-          <OtherDone spots={walk?.spots ?? []} done={draft.other} errors={record.fields} onChange={(other) => change({ other })} />
+          <OtherDone
+            spots={walk?.spots ?? []}
+            done={draft.other}
+            errors={record.fields}
+            onChange={(other) => change({ other })}
+          />
           <Body>
             {!all && shown.length < sheet.rules.length && (
-              <QuietButton onPress={() => showAll(true)}>Show the {sheet.rules.length - shown.length} that are fresh</QuietButton>
+              <QuietButton onPress={() => showAll(true)}>
+                Show the {sheet.rules.length - shown.length} that are fresh
+              </QuietButton>
             )}
             <div>
               <Caution>{sheet.before_any_work}</Caution>
@@ -248,7 +275,12 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
                 onReplaceMeter={() => navigate(`/machines/${sheet.id}/meter?meter=${doubtedField}`)}
               />
             )}
-            <DayField today={sheet.line.rail.today} value={draft.at} onChange={(at) => change({ at })} error={record.fields.on} />
+            <DayField
+              today={sheet.line.rail.today}
+              value={draft.at}
+              onChange={(at) => change({ at })}
+              error={record.fields.on}
+            />
             <Field
               label="Note: fluid, parts, what the oil looked like"
               lines
@@ -258,7 +290,14 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
             />
             <Refusal
               refused={doubted ? null : record.refused}
-              besides={['tasks', 'hours', 'distance', 'on', 'note', ...Object.keys(record.fields).filter((field) => field.startsWith('other.'))]}
+              besides={[
+                'tasks',
+                'hours',
+                'distance',
+                'on',
+                'note',
+                ...Object.keys(record.fields).filter((field) => field.startsWith('other.')),
+              ]}
             />
             <Actions>
               <MainButton isDisabled={record.busy || count === 0} onPress={() => send()}>
@@ -285,14 +324,19 @@ function Along({ rule, rules, chosen, onAdd }: AlongProps) {
     <Folded>
       {going.map((one) => (
         <p key={one.id}>
-          While you are at it: {within(one.task)}. <QuietButton onPress={() => onAdd(one.id)}>It was done too</QuietButton>
+          While you are at it: {within(one.task)}.{' '}
+          <QuietButton onPress={() => onAdd(one.id)}>It was done too</QuietButton>
         </p>
       ))}
     </Folded>
   );
 }
 
-const Ticks = styled.div`display: flex; flex-wrap: wrap; gap: 4px 18px; label { display: inline-flex; gap: 8px; align-items: center; min-height: 44px; } input { width: 20px; height: 20px; accent-color: var(--hedge); }`;
+const Ticks = styled.div`
+  display: flex; flex-wrap: wrap; gap: 4px 18px;
+  label { display: inline-flex; gap: 8px; align-items: center; min-height: 44px; }
+  input { width: 20px; height: 20px; accent-color: var(--hedge); }
+`;
 
 type PointsProps = { points: Schemas['Grease']['points']; missed: string[]; onChange: (missed: string[]) => void };
 
@@ -301,7 +345,8 @@ function Points({ points, missed, onChange }: PointsProps) {
   if (points.length === 0) return null;
   return (
     <Folded>
-      {points.length === 1 ? 'It got its strokes, unless' : `All ${points.length} points got their strokes, but`} grease came out round the coupler at
+      {points.length === 1 ? 'It got its strokes, unless' : `All ${points.length} points got their strokes, but`} grease
+      came out round the coupler at
       <Ticks role="group" aria-label="Did not go in">
         {points.map(({ key, name }) => (
           <label key={key}>
@@ -315,7 +360,8 @@ function Points({ points, missed, onChange }: PointsProps) {
 }
 
 /** Ticked, or no longer. */
-const toggled = <T,>(ticked: T[], one: T): T[] => (ticked.includes(one) ? ticked.filter((other) => other !== one) : [...ticked, one]);
+const toggled = <T,>(ticked: T[], one: T): T[] =>
+  ticked.includes(one) ? ticked.filter((other) => other !== one) : [...ticked, one];
 
 const recordWords = (count: number, onlyTasks: boolean): string => {
   const one = onlyTasks ? 'task' : 'thing';

@@ -6,15 +6,27 @@ import { Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { SEVERITY_WORDS } from '../kit/words';
 
-const Group = styled.fieldset`border: 0; padding: 0; margin: 0; display: flex; flex-direction: column; gap: 2px; legend { font-size: 15px; padding: 0 0 6px; }`;
+const Group = styled.fieldset`
+  border: 0; padding: 0; margin: 0; display: flex; flex-direction: column; gap: 2px;
+  legend { font-size: 15px; padding: 0 0 6px; }
+`;
 const Row = styled.div`
-  display: grid; grid-template-columns: 260px minmax(0, 1fr); gap: 4px 16px; align-items: center; min-height: 48px; border-top: 1px solid var(--rule); padding: 4px 0;
-  label:first-child { display: flex; gap: 12px; align-items: center; cursor: pointer; min-height: 40px; } input[type='checkbox'] { width: 24px; height: 24px; accent-color: var(--hedge); }
+  display: grid; grid-template-columns: 260px minmax(0, 1fr); gap: 4px 16px; align-items: center; min-height: 48px;
+  border-top: 1px solid var(--rule); padding: 4px 0;
+  label:first-child { display: flex; gap: 12px; align-items: center; cursor: pointer; min-height: 40px; }
+  input[type='checkbox'] { width: 24px; height: 24px; accent-color: var(--hedge); }
   ${PHONE} { grid-template-columns: minmax(0, 1fr); }
 `;
-const Season = styled.div`display: grid; grid-template-columns: 90px 1fr 90px 1fr; gap: 10px; align-items: end; ${PHONE} { grid-template-columns: 90px 1fr; }`;
+const Season = styled.div`
+  display: grid; grid-template-columns: 90px 1fr 90px 1fr; gap: 10px; align-items: end;
+  ${PHONE} { grid-template-columns: 90px 1fr; }
+`;
 
-type Props = { marks: Schemas['SeverityMark'][]; onChange: (marks: Schemas['SeverityMark'][]) => void; fields: Record<string, string> };
+type Props = {
+  marks: Schemas['SeverityMark'][];
+  onChange: (marks: Schemas['SeverityMark'][]) => void;
+  fields: Record<string, string>;
+};
 
 /** What a machine lives under: dust, heat and the rest, all year or in one season. */
 export function SeverityFields({ marks, onChange, fields }: Props) {
@@ -33,7 +45,9 @@ export function SeverityFields({ marks, onChange, fields }: Props) {
               <input
                 type="checkbox"
                 checked={mark !== undefined}
-                onChange={() => onChange(mark ? marks.filter((one) => one !== mark) : [...marks, { severity, from: null, to: null }])}
+                onChange={() =>
+                  onChange(mark ? marks.filter((one) => one !== mark) : [...marks, { severity, from: null, to: null }])
+                }
               />
               {SEVERITY_WORDS[severity]}
             </label>
@@ -46,7 +60,12 @@ export function SeverityFields({ marks, onChange, fields }: Props) {
                     onChange={(from) => change(index, { from })}
                     error={fields[`severities.${index}.from`]}
                   />
-                  <DayOfYearField label="to" value={mark.to} onChange={(to) => change(index, { to })} error={fields[`severities.${index}.to`]} />
+                  <DayOfYearField
+                    label="to"
+                    value={mark.to}
+                    onChange={(to) => change(index, { to })}
+                    error={fields[`severities.${index}.to`]}
+                  />
                   <QuietButton onPress={() => change(index, { from: null, to: null })}>All year instead</QuietButton>
                 </Season>
               ) : (

@@ -12,9 +12,15 @@ import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { useAfterWrite } from '../yard/useAfterWrite';
 
-const Row = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 14px; align-items: end; max-width: 560px; ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
+const Row = styled.div`
+  display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 14px; align-items: end; max-width: 560px;
+  ${PHONE} { grid-template-columns: minmax(0, 1fr); }
+`;
 
-const Lacking = styled.div`display: flex; flex-wrap: wrap; gap: 10px 20px; align-items: center; padding: 12px 20px; border-top: 2px solid var(--straw);`;
+const Lacking = styled.div`
+  display: flex; flex-wrap: wrap; gap: 10px 20px; align-items: center; padding: 12px 20px;
+  border-top: 2px solid var(--straw);
+`;
 
 type Step = ({ copy: number } | { share: string } | { follow: number } | { leave: true }) & { addSpots?: boolean };
 
@@ -27,16 +33,23 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const [name, setName] = useState(sheet.class_label);
   const [follow, setFollow] = useState('');
   const sisters = (machines.data?.pages ?? []).flatMap(({ data }) => data).filter(({ id }) => id !== sheet.id);
-  const others = (shared.data?.rulebooks ?? []).filter((rulebook) => rulebook.class === sheet.class && rulebook.id !== sheet.shared_rulebook?.id);
+  const others = (shared.data?.rulebooks ?? []).filter(
+    (rulebook) => rulebook.class === sheet.class && rulebook.id !== sheet.shared_rulebook?.id,
+  );
   const last = useRef<Step | null>(null);
   const change = useWrite(
     (header, step: Step) => {
       last.current = step;
       const add_spots = step.addSpots ?? false;
       const params = { path: { machine: sheet.id }, header };
-      if ('copy' in step) return answer(api.POST('/machines/{machine}/rulebook-copy', { params, body: { from: step.copy, add_spots } }));
-      if ('share' in step) return answer(api.POST('/machines/{machine}/shared-rulebook', { params, body: { name: step.share } }));
-      if ('follow' in step) return answer(api.PUT('/machines/{machine}/shared-rulebook', { params, body: { rulebook: step.follow, add_spots } }));
+      if ('copy' in step)
+        return answer(api.POST('/machines/{machine}/rulebook-copy', { params, body: { from: step.copy, add_spots } }));
+      if ('share' in step)
+        return answer(api.POST('/machines/{machine}/shared-rulebook', { params, body: { name: step.share } }));
+      if ('follow' in step)
+        return answer(
+          api.PUT('/machines/{machine}/shared-rulebook', { params, body: { rulebook: step.follow, add_spots } }),
+        );
       return answer(api.DELETE('/machines/{machine}/shared-rulebook', { params }));
     },
     () => refresh(),
@@ -46,7 +59,12 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
     await change.send({ leave: true });
     if (before)
       await toldWith(`${sheet.name} no longer follows it.`, () =>
-        answer(api.PUT('/machines/{machine}/shared-rulebook', { params: { path: { machine: sheet.id }, header: {} }, body: { rulebook: before } })),
+        answer(
+          api.PUT('/machines/{machine}/shared-rulebook', {
+            params: { path: { machine: sheet.id }, header: {} },
+            body: { rulebook: before },
+          }),
+        ),
       );
   };
   const lacking = change.refused?.problem.lacking ?? [];
@@ -57,7 +75,8 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
         <Ruled>
           <Line>
             <p>
-              Follows <strong>{sheet.shared_rulebook.name}</strong>, shared by {sheet.shared_rulebook.machines.map((one) => one.name).join(', ')}.
+              Follows <strong>{sheet.shared_rulebook.name}</strong>, shared by{' '}
+              {sheet.shared_rulebook.machines.map((one) => one.name).join(', ')}.
             </p>
             {sheet.left_out.length > 0 && <Soft>Left out here: {sheet.left_out.join(', ')}.</Soft>}
           </Line>
@@ -84,13 +103,18 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
                       })),
                     ]}
                   />
-                  <PlainButton isDisabled={!follow || change.busy} onPress={() => change.send({ follow: Number(follow) })}>
+                  <PlainButton
+                    isDisabled={!follow || change.busy}
+                    onPress={() => change.send({ follow: Number(follow) })}
+                  >
                     Follow it
                   </PlainButton>
                 </Row>
               </Line>
               <Margin>
-                <Soft>Its rules are written over those of the same task here; what else is here stays as this machine's own.</Soft>
+                <Soft>
+                  Its rules are written over those of the same task here; what else is here stays as this machine's own.
+                </Soft>
               </Margin>
             </Ruled>
           )}
@@ -104,7 +128,10 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
               </Row>
             </Line>
             <Margin>
-              <Soft>Other machines of the class can then follow it; a change for all reaches each of them but its exceptions.</Soft>
+              <Soft>
+                Other machines of the class can then follow it; a change for all reaches each of them but its
+                exceptions.
+              </Soft>
             </Margin>
           </Ruled>
         </>
@@ -117,7 +144,10 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
                 label="Copy the rulebook of"
                 value={from}
                 onChange={setFrom}
-                options={[{ value: '', label: 'choose a machine' }, ...sisters.map((one) => ({ value: String(one.id), label: one.name }))]}
+                options={[
+                  { value: '', label: 'choose a machine' },
+                  ...sisters.map((one) => ({ value: String(one.id), label: one.name })),
+                ]}
               />
               <PlainButton isDisabled={!from || change.busy} onPress={() => change.send({ copy: Number(from) })}>
                 Copy it here
@@ -134,7 +164,10 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
           <p>
             {sheet.name} has no {lacking.map(({ name: spot }) => within(spot)).join(', no ')} yet.
           </p>
-          <PlainButton isDisabled={change.busy} onPress={() => last.current && change.send({ ...last.current, addSpots: true })}>
+          <PlainButton
+            isDisabled={change.busy}
+            onPress={() => last.current && change.send({ ...last.current, addSpots: true })}
+          >
             Add {lacking.length === 1 ? 'it' : 'them'}, and go on
           </PlainButton>
         </Lacking>

@@ -1,10 +1,10 @@
 import type { Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Caution } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 import { useDraft } from '../kit/useDraft';
 
 const NOTHING = '';
@@ -39,7 +39,10 @@ export function StandDialog({ line, onClose }: { line: Schemas['YardLine']; onCl
       />
       <Refusal refused={write.refused} besides={['note']} />
       <Actions>
-        <MainButton isDisabled={write.busy} onPress={() => write.tell({ kind: lifting ? 'lift' : 'stand_down', machine_id: line.id, note }, words)}>
+        <MainButton
+          isDisabled={write.busy}
+          onPress={() => write.tell({ kind: lifting ? 'lift' : 'stand_down', machine_id: line.id, note }, words)}
+        >
           {lifting ? 'Lift it, fit for use' : 'Stand it down'}
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

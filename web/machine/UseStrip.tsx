@@ -16,7 +16,10 @@ const GROUND = 64;
 const Frame = styled.div`height: ${HEIGHT}px; min-width: 0; svg { width: 100%; height: 100%; overflow: visible; }`;
 const Table = styled.div`
   max-height: 300px; overflow: auto; font-size: 15px; margin-top: 8px; border-top: 1px solid var(--rule);
-  table { border-collapse: collapse; width: 100%; } th, td { text-align: left; padding: 3px 12px 3px 0; border-bottom: 1px solid var(--rule); font-weight: 400; } thead th { font-weight: 650; } td { text-align: right; width: 120px; }
+  table { border-collapse: collapse; width: 100%; }
+  th, td { text-align: left; padding: 3px 12px 3px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
+  thead th { font-weight: 650; }
+  td { text-align: right; width: 120px; }
 `;
 
 /** Use per week over three years, drawn as a strip, with the table behind it. */
@@ -54,7 +57,11 @@ export function UseStrip({ machine, name }: { machine: number; name: string }) {
       </Line>
       <Margin>
         <p>{why}</p>
-        {known.length > 0 && <QuietButton onPress={() => showTable(!table)}>{table ? 'Put the table away' : 'Show it as a table'}</QuietButton>}
+        {known.length > 0 && (
+          <QuietButton onPress={() => showTable(!table)}>
+            {table ? 'Put the table away' : 'Show it as a table'}
+          </QuietButton>
+        )}
       </Margin>
     </Ruled>
   );
@@ -97,7 +104,15 @@ function Strip({ use, name }: { use: Use; name: string }) {
             </g>
           ))}
           <line x1="0" x2="6" y1={toY(most)} y2={toY(most)} stroke="var(--ink)" />
-          <text x="9" y={toY(most) + 4} fontSize="13" fill="var(--soft)" stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
+          <text
+            x="9"
+            y={toY(most) + 4}
+            fontSize="13"
+            fill="var(--soft)"
+            stroke="var(--sheet)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
             {count(Math.round(most * 10) / 10)} {unit}
           </text>
         </svg>

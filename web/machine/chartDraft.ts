@@ -105,7 +105,8 @@ export function withHeading(headings: string[], added: string): string[] {
     if (/^first/i.test(heading)) return [0, size];
     return /^[\d.,]+( h| km| mi)?$/.test(heading) ? [1, size] : [2, size];
   };
-  const before = ([group, size]: [number, number], [others, than]: [number, number]) => group < others || (group === others && size < than);
+  const before = ([group, size]: [number, number], [others, than]: [number, number]) =>
+    group < others || (group === others && size < than);
   const at = headings.findIndex((heading) => before(place(added), place(heading)));
   return at < 0 ? [...headings, added] : [...headings.slice(0, at), added, ...headings.slice(at)];
 }

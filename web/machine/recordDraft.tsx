@@ -87,7 +87,13 @@ export function RecordFields({ draft, change, fields, yard }: Props) {
           options={yard.classes.map(({ class: value, label }) => ({ value, label }))}
           error={fields.class}
         />
-        <Field label="Place" list="places" value={draft.place} onChange={(place) => change({ place })} error={fields.place} />
+        <Field
+          label="Place"
+          list="places"
+          value={draft.place}
+          onChange={(place) => change({ place })}
+          error={fields.place}
+        />
       </Fields>
       <datalist id="places">
         {yard.places.map((place) => (
@@ -95,9 +101,19 @@ export function RecordFields({ draft, change, fields, yard }: Props) {
         ))}
       </datalist>
       <Fields $columns={3}>
-        <Field label="Maker, if you like" value={draft.maker} onChange={(maker) => change({ maker })} error={fields.maker} />
+        <Field
+          label="Maker, if you like"
+          value={draft.maker}
+          onChange={(maker) => change({ maker })}
+          error={fields.maker}
+        />
         <Field label="Model" value={draft.model} onChange={(model) => change({ model })} error={fields.model} />
-        <Field label="Serial number" value={draft.serial} onChange={(serial) => change({ serial })} error={fields.serial} />
+        <Field
+          label="Serial number"
+          value={draft.serial}
+          onChange={(serial) => change({ serial })}
+          error={fields.serial}
+        />
       </Fields>
     </>
   );

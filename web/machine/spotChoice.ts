@@ -20,7 +20,12 @@ export function useSpotSuggestions(machine: number, tasks: Words[]): Suggestion[
   const asked = useQuery({
     queryKey: ['machine', machine, 'spot-suggestions', settled],
     queryFn: () =>
-      answer(api.POST('/machines/{machine}/spot-suggestions', { params: { path: { machine } }, body: { tasks: JSON.parse(settled) as Words[] } })),
+      answer(
+        api.POST('/machines/{machine}/spot-suggestions', {
+          params: { path: { machine } },
+          body: { tasks: JSON.parse(settled) as Words[] },
+        }),
+      ),
     enabled: tasks.some(({ words }) => words.trim() !== ''),
     staleTime: 60_000,
     retry: false,
@@ -31,7 +36,10 @@ export function useSpotSuggestions(machine: number, tasks: Words[]): Suggestion[
 type Named = { key: string; name: string };
 
 /** The likeliest first, then a new spot of that name, then every spot of the machine. */
-export function spotOptions(suggestion: Suggestion | undefined, spots: Named[]): { value: SpotChoice; label: string }[] {
+export function spotOptions(
+  suggestion: Suggestion | undefined,
+  spots: Named[],
+): { value: SpotChoice; label: string }[] {
   const named = suggestion?.spots.map((key) => spots.find((spot) => spot.key === key)?.name ?? key).join(' and ');
   const likely = suggestion?.all_points ? 'every grease point without a task of its own' : named;
   return [
@@ -46,7 +54,10 @@ export const likeliest = (suggestion: Suggestion | undefined): SpotChoice =>
   suggestion && !suggestion.all_points && suggestion.spots.length === 0 ? NEW_SPOT : AS_SUGGESTED;
 
 /** As the contract takes it. */
-export function chosenSpots(choice: SpotChoice, suggestion: Suggestion | undefined): Pick<Schemas['RuleChange'], 'spots' | 'new_spots'> {
+export function chosenSpots(
+  choice: SpotChoice,
+  suggestion: Suggestion | undefined,
+): Pick<Schemas['RuleChange'], 'spots' | 'new_spots'> {
   if (choice === NEW_SPOT) return { spots: [], new_spots: suggestion ? [suggestion.new_spot] : [] };
   return { spots: choice === AS_SUGGESTED ? (suggestion?.spots ?? []) : [choice] };
 }

@@ -3,7 +3,12 @@ import { answer, api, type Schemas } from '../api/client';
 import { useSettled } from '../kit/useSettled';
 import { type ChartDraft, type ChartReading, isComplete, question, type Understood } from './chartDraft';
 
-type Reading = { understood: Map<string, Understood>; reading: ChartReading | null; wrong: string | null; settled: boolean };
+type Reading = {
+  understood: Map<string, Understood>;
+  reading: ChartReading | null;
+  wrong: string | null;
+  settled: boolean;
+};
 
 /** What the marks that were touched amount to, asked again whenever somebody has stopped setting them. */
 export function useChartReading(draft: ChartDraft, unit: Schemas['MeterUnit']): Reading {
@@ -12,7 +17,10 @@ export function useChartReading(draft: ChartDraft, unit: Schemas['MeterUnit']): 
   const rows = draft.rows.filter(isComplete);
   const query = useQuery({
     queryKey: ['chart-read', settled],
-    queryFn: () => answer(api.POST('/reckon/{name}/typing', { params: { path: { name: 'chart-read' } }, body: JSON.parse(settled) })),
+    queryFn: () =>
+      answer(
+        api.POST('/reckon/{name}/typing', { params: { path: { name: 'chart-read' } }, body: JSON.parse(settled) }),
+      ),
     enabled: rows.length > 0,
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
@@ -35,4 +43,6 @@ export function useChartReading(draft: ChartDraft, unit: Schemas['MeterUnit']): 
 }
 
 export const readChart = (body: Record<string, unknown>): Promise<ChartReading> =>
-  answer(api.POST('/reckon/{name}', { params: { path: { name: 'chart-read' } }, body })) as Promise<unknown> as Promise<ChartReading>;
+  answer(
+    api.POST('/reckon/{name}', { params: { path: { name: 'chart-read' } }, body }),
+  ) as Promise<unknown> as Promise<ChartReading>;

@@ -17,9 +17,13 @@ import { CalendarSheet } from './CalendarSheet';
 const Body = styled.div`padding: 18px 20px; max-width: 520px; display: flex; flex-direction: column; gap: 16px;`;
 const Ticks = styled.fieldset`
   display: flex; flex-direction: column; border: 0; padding: 0; margin: 0; legend { font-size: 15px; padding: 0 0 4px; }
-  label { display: flex; gap: 12px; align-items: center; min-height: 40px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }
+  label { display: flex; gap: 12px; align-items: center; min-height: 40px; }
+  input { width: 22px; height: 22px; accent-color: var(--hedge); }
 `;
-const Secret = styled.code`display: block; font-size: 15px; padding: 12px 14px; border: 2px solid var(--straw); background: var(--paper); overflow-wrap: anywhere;`;
+const Secret = styled.code`
+  display: block; font-size: 15px; padding: 12px 14px; border: 2px solid var(--straw); background: var(--paper);
+  overflow-wrap: anywhere;
+`;
 
 type Ability = Schemas['TokenAbility'];
 const ABILITIES: Record<Ability, string> = {
@@ -106,14 +110,18 @@ function TokenSheet() {
   const [secret, setSecret] = useState<string | null>(null);
   const again = () => queries.invalidateQueries({ queryKey: tokensQuery.queryKey });
   const make = useWrite(
-    (header, body: { name: string; abilities: Ability[]; days: number }) => answer(api.POST('/tokens', { params: { header }, body })),
+    (header, body: { name: string; abilities: Ability[]; days: number }) =>
+      answer(api.POST('/tokens', { params: { header }, body })),
     async ({ token }) => {
       setSecret(token);
       setName('');
       await again();
     },
   );
-  const takeBack = useWrite((_key, token: number) => answer(api.DELETE('/tokens/{token}', { params: { path: { token } } })), again);
+  const takeBack = useWrite(
+    (_key, token: number) => answer(api.DELETE('/tokens/{token}', { params: { path: { token } } })),
+    again,
+  );
   return (
     <Sheet aria-labelledby="tokens">
       <SheetHeading id="tokens">Tokens for other programs</SheetHeading>
@@ -122,7 +130,8 @@ function TokenSheet() {
           <Line>
             {token.name}
             <Soft>
-              {token.abilities.map((ability) => ABILITIES[ability]).join('; ')}. {token.expires_at && `Ends ${instant(token.expires_at, true)}.`}
+              {token.abilities.map((ability) => ABILITIES[ability]).join('; ')}.{' '}
+              {token.expires_at && `Ends ${instant(token.expires_at, true)}.`}
             </Soft>
           </Line>
           <Margin>
@@ -133,8 +142,8 @@ function TokenSheet() {
       ))}
       <Body>
         <Soft>
-          A token does what it is made for, never more than your role allows, and nothing about people or rulebooks. Changing your password ends all
-          of them. The contract is at <a href="/api/docs">/api/docs</a>.
+          A token does what it is made for, never more than your role allows, and nothing about people or rulebooks.
+          Changing your password ends all of them. The contract is at <a href="/api/docs">/api/docs</a>.
         </Soft>
         {secret && (
           <div role="status">
@@ -150,7 +159,11 @@ function TokenSheet() {
               <input
                 type="checkbox"
                 checked={abilities.includes(ability)}
-                onChange={({ target }) => setAbilities(target.checked ? [...abilities, ability] : abilities.filter((other) => other !== ability))}
+                onChange={({ target }) =>
+                  setAbilities(
+                    target.checked ? [...abilities, ability] : abilities.filter((other) => other !== ability),
+                  )
+                }
               />
               {ABILITIES[ability]}
             </label>

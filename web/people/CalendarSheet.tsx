@@ -24,10 +24,14 @@ export function CalendarSheet() {
   const [days, setDays] = useState('2');
   const again = () => queries.invalidateQueries({ queryKey: calendarFeedsQuery.queryKey });
   const open = useWrite(
-    (header, body: { whole_yard: boolean; remind_days: string }) => answer(api.POST('/calendar-feeds', { params: { header }, body })),
+    (header, body: { whole_yard: boolean; remind_days: string }) =>
+      answer(api.POST('/calendar-feeds', { params: { header }, body })),
     again,
   );
-  const giveUp = useWrite((_key, feed: number) => answer(api.DELETE('/calendar-feeds/{feed}', { params: { path: { feed } } })), again);
+  const giveUp = useWrite(
+    (_key, feed: number) => answer(api.DELETE('/calendar-feeds/{feed}', { params: { path: { feed } } })),
+    again,
+  );
   const copy = async (path: string) => {
     await navigator.clipboard.writeText(window.location.origin + path);
     tell('The address is copied.');
@@ -52,8 +56,8 @@ export function CalendarSheet() {
       ))}
       <Body>
         <Soft>
-          Each due point stands in your calendar on its likeliest day and is cancelled when it is done. Whoever knows the address can read it; give it
-          up when it has gone astray.
+          Each due point stands in your calendar on its likeliest day and is cancelled when it is done. Whoever knows
+          the address can read it; give it up when it has gone astray.
         </Soft>
         <Fields $columns={2}>
           {person.role === 'keeper' && (
@@ -68,11 +72,20 @@ export function CalendarSheet() {
               error={open.fields.whole_yard}
             />
           )}
-          <Field label="Remind how many days before" inputMode="numeric" value={days} onChange={setDays} error={open.fields.remind_days} />
+          <Field
+            label="Remind how many days before"
+            inputMode="numeric"
+            value={days}
+            onChange={setDays}
+            error={open.fields.remind_days}
+          />
         </Fields>
         <Refusal refused={open.refused ?? giveUp.refused} besides={['whole_yard', 'remind_days']} />
         <Actions>
-          <MainButton isDisabled={open.busy} onPress={() => open.send({ whole_yard: whole === 'yard', remind_days: days })}>
+          <MainButton
+            isDisabled={open.busy}
+            onPress={() => open.send({ whole_yard: whole === 'yard', remind_days: days })}
+          >
             Open a calendar address
           </MainButton>
         </Actions>

@@ -39,9 +39,22 @@ export default function FirstKeeper() {
     <Gate>
       <GateForm onSubmit={submit}>
         <h1>A new yard</h1>
-        <Soft>Nobody has an account here yet. Name the yard and its keeper; the keeper then enters machines and people.</Soft>
-        <Field label="The yard's name" autoFocus value={draft.yard} onChange={(yard) => change({ yard })} error={make.fields.yard} />
-        <Field label="Time zone" value={draft.time_zone} onChange={(time_zone) => change({ time_zone })} error={make.fields.time_zone} />
+        <Soft>
+          Nobody has an account here yet. Name the yard and its keeper; the keeper then enters machines and people.
+        </Soft>
+        <Field
+          label="The yard's name"
+          autoFocus
+          value={draft.yard}
+          onChange={(yard) => change({ yard })}
+          error={make.fields.yard}
+        />
+        <Field
+          label="Time zone"
+          value={draft.time_zone}
+          onChange={(time_zone) => change({ time_zone })}
+          error={make.fields.time_zone}
+        />
         <Choice
           label="Distances in"
           value={draft.distance_unit}
@@ -51,7 +64,13 @@ export default function FirstKeeper() {
             { value: 'mi', label: 'miles' },
           ]}
         />
-        <Field label="Your name" autoComplete="name" value={draft.name} onChange={(name) => change({ name })} error={make.fields.name} />
+        <Field
+          label="Your name"
+          autoComplete="name"
+          value={draft.name}
+          onChange={(name) => change({ name })}
+          error={make.fields.name}
+        />
         <Field
           label="Sign-in name"
           autoComplete="username"

@@ -5,18 +5,25 @@ import { answer, api, type Schemas } from '../api/client';
 import { peopleQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Choice, Field } from '../kit/Field';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
 import { SeveritySheet } from './SeveritySheet';
 import { YardSheet } from './YardSheet';
 
-const Name = styled.strong`font-size: 18px; &[data-active='false'] { text-decoration: line-through; color: var(--soft); }`;
-const Ticks = styled.div`display: flex; flex-direction: column; label { display: flex; gap: 12px; align-items: center; min-height: 40px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
+const Name = styled.strong`
+  font-size: 18px;
+  &[data-active='false'] { text-decoration: line-through; color: var(--soft); }
+`;
+const Ticks = styled.div`
+  display: flex; flex-direction: column;
+  label { display: flex; gap: 12px; align-items: center; min-height: 40px; }
+  input { width: 22px; height: 22px; accent-color: var(--hedge); }
+`;
 
 /** The yard's accounts, for its keepers. */
 export default function PeoplePage() {
@@ -41,8 +48,12 @@ export default function PeoplePage() {
             </Line>
             <Margin>
               <p>
-                {person.active ? `${ROLE_WORDS[person.role].name}: ${ROLE_WORDS[person.role].may}.` : 'May not sign in.'}
-                {person.role === 'operator' && !person.may_use_all_machines && ` That is ${person.machine_ids.length} machines.`}
+                {person.active
+                  ? `${ROLE_WORDS[person.role].name}: ${ROLE_WORDS[person.role].may}.`
+                  : 'May not sign in.'}
+                {person.role === 'operator' &&
+                  !person.may_use_all_machines &&
+                  ` That is ${person.machine_ids.length} machines.`}
               </p>
               <QuietActions>
                 <QuietButton aria-label={`Change ${person.name}`} onPress={() => setOpen(person)}>
@@ -106,7 +117,9 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
   const { fields } = save;
   const toggle = (id: number) =>
     change({
-      machine_ids: draft.machine_ids.includes(id) ? draft.machine_ids.filter((one) => one !== id) : [...draft.machine_ids, id],
+      machine_ids: draft.machine_ids.includes(id)
+        ? draft.machine_ids.filter((one) => one !== id)
+        : [...draft.machine_ids, id],
     });
   return (
     <Dialog title={person ? `Change ${person.name}` : 'Add a person'} isOpen onClose={onClose}>
@@ -149,7 +162,11 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
           {!draft.may_use_all_machines &&
             machines.data?.data.map((machine) => (
               <label key={machine.id}>
-                <input type="checkbox" checked={draft.machine_ids.includes(machine.id)} onChange={() => toggle(machine.id)} />
+                <input
+                  type="checkbox"
+                  checked={draft.machine_ids.includes(machine.id)}
+                  onChange={() => toggle(machine.id)}
+                />
                 {machine.name}
               </label>
             ))}
@@ -158,7 +175,11 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
       {person && (
         <Ticks>
           <label>
-            <input type="checkbox" checked={draft.active} onChange={(event) => change({ active: event.target.checked })} />
+            <input
+              type="checkbox"
+              checked={draft.active}
+              onChange={(event) => change({ active: event.target.checked })}
+            />
             May sign in
           </label>
         </Ticks>
@@ -174,6 +195,13 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
   );
 }
 
-function pickAccount({ name, sign_in_name, role, may_use_all_machines, machine_ids, active }: Schemas['Person']): Schemas['PersonChange'] {
+function pickAccount({
+  name,
+  sign_in_name,
+  role,
+  may_use_all_machines,
+  machine_ids,
+  active,
+}: Schemas['Person']): Schemas['PersonChange'] {
   return { name, sign_in_name, role, may_use_all_machines, machine_ids, active };
 }

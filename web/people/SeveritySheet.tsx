@@ -13,7 +13,10 @@ import { useAfterWrite } from '../yard/useAfterWrite';
 const Wide = styled.div`overflow-x: auto; padding: 4px 20px 8px;`;
 const Table = styled.table`
   border-collapse: collapse; font-size: 15px; min-width: 860px; width: 100%;
-  th { text-align: left; font-weight: 600; padding: 6px 8px 6px 0; vertical-align: bottom; } td { padding: 3px 8px 3px 0; border-top: 1px solid var(--rule); text-align: left; } thead td { border-top: 0; } tbody th { border-top: 1px solid var(--rule); font-weight: 400; white-space: nowrap; }
+  th { text-align: left; font-weight: 600; padding: 6px 8px 6px 0; vertical-align: bottom; }
+  td { padding: 3px 8px 3px 0; border-top: 1px solid var(--rule); text-align: left; }
+  thead td { border-top: 0; }
+  tbody th { border-top: 1px solid var(--rule); font-weight: 400; white-space: nowrap; }
   input { width: 62px; min-height: 36px; padding: 4px 6px; border: 1px solid var(--line); border-radius: 3px; background: var(--sheet); }
   input[aria-invalid='true'] { border: 2px solid var(--clay); } em { font-style: normal; font-weight: 650; }
 `;
@@ -44,12 +47,16 @@ function SharesTable({ yard, onChange }: { yard: Schemas['Yard']; onChange: () =
   return (
     <>
       <Wide tabIndex={0} role="region" aria-label="Shares by severity">
-        <Shares yard={yard} cell={({ share, usual }) => (share === '1' ? '' : share === usual ? share : <em>{share}</em>)} />
+        <Shares
+          yard={yard}
+          cell={({ share, usual }) => (share === '1' ? '' : share === usual ? share : <em>{share}</em>)}
+        />
       </Wide>
       <Foot>
         <Soft>
-          An interval is shortened to this share of itself on machines marked so; the hardest of several counts alone. Common practice, no source, but
-          for what stands out, which is this yard's own. Light use shortens the months alone.
+          An interval is shortened to this share of itself on machines marked so; the hardest of several counts alone.
+          Common practice, no source, but for what stands out, which is this yard's own. Light use shortens the months
+          alone.
         </Soft>
         <div>
           <QuietButton onPress={onChange}>Change the shares</QuietButton>
@@ -62,9 +69,14 @@ function SharesTable({ yard, onChange }: { yard: Schemas['Yard']; onChange: () =
 function SharesForm({ yard, onClose }: { yard: Schemas['Yard']; onClose: () => void }) {
   const { toldWith } = useAfterWrite();
   const [draft, setDraft, clear] = useDraft('severity', NOTHING);
-  const before: Shares = Object.fromEntries(yard.severities.map(({ severity, shares }) => [severity, own(shares, (one) => one.share)]));
+  const before: Shares = Object.fromEntries(
+    yard.severities.map(({ severity, shares }) => [severity, own(shares, (one) => one.share)]),
+  );
   const after: Shares = Object.fromEntries(
-    yard.severities.map(({ severity, shares }) => [severity, own(shares, (one) => draft[severity]?.[one.subject]?.replace(',', '.') || one.share)]),
+    yard.severities.map(({ severity, shares }) => [
+      severity,
+      own(shares, (one) => draft[severity]?.[one.subject]?.replace(',', '.') || one.share),
+    ]),
   );
   const patch = (version: number, severity: Shares) =>
     answer(api.PATCH('/yard', { params: { header: { 'If-Match': `"${version}"` } }, body: { severity } }));
@@ -89,7 +101,10 @@ function SharesForm({ yard, onClose }: { yard: Schemas['Yard']; onClose: () => v
               aria-invalid={wrong(severity.severity, subject) !== undefined}
               value={draft[severity.severity]?.[subject] ?? share}
               onChange={(event) =>
-                setDraft((present) => ({ ...present, [severity.severity]: { ...present[severity.severity], [subject]: event.target.value } }))
+                setDraft((present) => ({
+                  ...present,
+                  [severity.severity]: { ...present[severity.severity], [subject]: event.target.value },
+                }))
               }
             />
           )}

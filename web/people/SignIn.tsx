@@ -10,7 +10,8 @@ import { Refusal } from '../kit/Refusal';
 
 export const Gate = styled.main`min-height: 100dvh; display: grid; place-items: center; padding: 24px 16px;`;
 export const GateForm = styled.form`
-  width: min(430px, 100%); background: var(--sheet); border: 1px solid var(--rule); border-top: 5px solid var(--ink); padding: 30px 30px 32px; display: flex; flex-direction: column; gap: 18px;
+  width: min(430px, 100%); background: var(--sheet); border: 1px solid var(--rule); border-top: 5px solid var(--ink);
+  padding: 30px 30px 32px; display: flex; flex-direction: column; gap: 18px;
   h1 { font-size: 27px; }
 `;
 
@@ -19,7 +20,8 @@ export function SignIn({ yard }: { yard: string | null }) {
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const signIn = useWrite(
-    (_key, sign_in_name: string, secret: string) => answer(api.POST('/session', { body: { sign_in_name, password: secret } })),
+    (_key, sign_in_name: string, secret: string) =>
+      answer(api.POST('/session', { body: { sign_in_name, password: secret } })),
     (session) => queries.setQueryData(sessionQuery.queryKey, session),
   );
   const submit = (event: FormEvent) => {

@@ -4,10 +4,10 @@ import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Choice, Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 import { useTell } from '../kit/Undo';
 
 type Settings = Pick<Schemas['YardRecord'], 'name' | 'time_zone' | 'distance_unit' | 'coldest_night' | 'grease_guns'>;
@@ -53,7 +53,8 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
     setDraft({ ...draft, grease_guns: guns.filter(({ name, ten_strokes }) => name || ten_strokes) });
   };
   const again = () => queries.invalidateQueries({ queryKey: yardQuery.queryKey });
-  const patch = (version: number, body: Settings) => answer(api.PATCH('/yard', { params: { header: { 'If-Match': `"${version}"` } }, body }));
+  const patch = (version: number, body: Settings) =>
+    answer(api.PATCH('/yard', { params: { header: { 'If-Match': `"${version}"` } }, body }));
   const save = useWrite(
     (_key, given: Settings) => patch(yard.version, given),
     async (changed) => {
@@ -67,8 +68,19 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
   );
   return (
     <Dialog title="Change the yard" isOpen onClose={onClose}>
-      <Field label="The yard's name" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} error={save.fields.name} autoFocus />
-      <Field label="Time zone" value={draft.time_zone} onChange={(time_zone) => setDraft({ ...draft, time_zone })} error={save.fields.time_zone} />
+      <Field
+        label="The yard's name"
+        value={draft.name}
+        onChange={(name) => setDraft({ ...draft, name })}
+        error={save.fields.name}
+        autoFocus
+      />
+      <Field
+        label="Time zone"
+        value={draft.time_zone}
+        onChange={(time_zone) => setDraft({ ...draft, time_zone })}
+        error={save.fields.time_zone}
+      />
       <Choice
         label="Distances in"
         value={draft.distance_unit}

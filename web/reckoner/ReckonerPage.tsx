@@ -120,7 +120,12 @@ function Convert() {
   const [draft, setDraft] = useDraft('reckon.convert', CONVERT);
   const reckoned = useReckon<{ result: { display: string } }>('convert', draft.quantity.trim() ? draft : null);
   return (
-    <Calculator title="One measure in another" reckoned={reckoned} large={reckoned.answer?.result.display} shown={['quantity']}>
+    <Calculator
+      title="One measure in another"
+      reckoned={reckoned}
+      large={reckoned.answer?.result.display}
+      shown={['quantity']}
+    >
       <Fields $columns={2}>
         <Field
           label="Amount with its unit"
@@ -191,7 +196,12 @@ function Reading() {
   const reckoned = useReckon<{ plausible: boolean; suggestion?: number }>('reading', complete ? given : null);
   const { answer } = reckoned;
   const verdict =
-    answer && (answer.plausible ? 'It can be right' : !answer.suggestion ? 'It can hardly be right' : `Perhaps ${count(answer.suggestion)}`);
+    answer &&
+    (answer.plausible
+      ? 'It can be right'
+      : !answer.suggestion
+        ? 'It can hardly be right'
+        : `Perhaps ${count(answer.suggestion)}`);
   return (
     <Calculator
       title="Whether a reading can be right"
@@ -223,7 +233,13 @@ function Reading() {
           onChange={(now) => setDraft({ ...draft, now })}
           error={reckoned.fields['next.value']}
         />
-        <Field label="on" type="date" value={draft.nowAt} onChange={(nowAt) => setDraft({ ...draft, nowAt })} error={reckoned.fields['next.at']} />
+        <Field
+          label="on"
+          type="date"
+          value={draft.nowAt}
+          onChange={(nowAt) => setDraft({ ...draft, nowAt })}
+          error={reckoned.fields['next.at']}
+        />
       </Fields>
     </Calculator>
   );
@@ -239,7 +255,10 @@ function Standing() {
     done: [{ hours: draft.done }],
     now: { hours: draft.now },
   };
-  const reckoned = useReckon<{ state: string; due: { hours: number | null } }>('standing', draft.every && draft.done && draft.now ? given : null);
+  const reckoned = useReckon<{ state: string; due: { hours: number | null } }>(
+    'standing',
+    draft.every && draft.done && draft.now ? given : null,
+  );
   const { answer } = reckoned;
   return (
     <Calculator

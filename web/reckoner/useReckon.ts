@@ -20,6 +20,11 @@ export function useReckon<T>(
     retry: false,
   });
   if (settled === 'null') return { fields: {} };
-  const fields = Object.fromEntries(Object.entries(reckoned.data?.wrong ?? {}).map(([field, messages]) => [field, messages.join(' ')]));
-  return { answer: (reckoned.data?.answer ?? undefined) as (T & { why: string; sources: string[] }) | undefined, fields };
+  const fields = Object.fromEntries(
+    Object.entries(reckoned.data?.wrong ?? {}).map(([field, messages]) => [field, messages.join(' ')]),
+  );
+  return {
+    answer: (reckoned.data?.answer ?? undefined) as (T & { why: string; sources: string[] }) | undefined,
+    fields,
+  };
 }

@@ -11,15 +11,18 @@ import { AskAgain, asksAgain } from '../yard/AskAgain';
 
 const Frame = styled.div`position: relative; width: 280px; ${PHONE} { width: auto; } @media print { display: none; }`;
 const Box = styled.input`
-  width: 100%; min-height: 42px; padding: 7px 40px 7px 12px; border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); font-weight: 500;
+  width: 100%; min-height: 42px; padding: 7px 40px 7px 12px; border: 2px solid var(--ink); border-radius: 3px;
+  background: var(--sheet); font-weight: 500;
   ${PHONE} { min-height: 48px; }
 `;
 const KeyCap = styled.kbd`
-  position: absolute; right: 10px; top: 9px; border: 1px solid var(--rule); border-radius: 3px; padding: 0 7px; font: inherit; font-size: 14px; color: var(--soft); pointer-events: none;
+  position: absolute; right: 10px; top: 9px; border: 1px solid var(--rule); border-radius: 3px; padding: 0 7px;
+  font: inherit; font-size: 14px; color: var(--soft); pointer-events: none;
   ${PHONE} { display: none; }
 `;
 const Answer = styled.div`
-  position: absolute; z-index: 15; right: 0; top: calc(100% + 6px); width: max(100%, 400px); max-width: 94vw; background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; padding: 12px 14px; font-size: 15px;
+  position: absolute; z-index: 15; right: 0; top: calc(100% + 6px); width: max(100%, 400px); max-width: 94vw;
+  background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; padding: 12px 14px; font-size: 15px;
   display: flex; flex-direction: column; gap: 6px;
   ${PHONE} { width: 100%; max-width: none; }
 `;
@@ -51,7 +54,8 @@ export function LogLine() {
       box.current?.blur();
     },
   );
-  const send = (because: string | null) => log.tell({ kind: 'line', text: text.trim(), confirmed_because: because }, `“${text.trim()}”`);
+  const send = (because: string | null) =>
+    log.tell({ kind: 'line', text: text.trim(), confirmed_because: because }, `“${text.trim()}”`);
   useEffect(() => {
     const focus = (event: globalThis.KeyboardEvent) => {
       const target = event.target as HTMLElement;
@@ -109,13 +113,19 @@ export function LogLine() {
             />
           ) : (
             <>
-              <p>{log.refused ? (Object.values(log.fields)[0] ?? log.refused.problem.detail) : (preview.data?.sentence ?? 'Reading the line …')}</p>
+              <p>
+                {log.refused
+                  ? (Object.values(log.fields)[0] ?? log.refused.problem.detail)
+                  : (preview.data?.sentence ?? 'Reading the line …')}
+              </p>
               {preview.data?.suggestions.map((line) => (
                 <QuietButton key={line} onPress={() => take(line)}>
                   {line}
                 </QuietButton>
               ))}
-              {preview.data?.understood && !log.refused && <Keys>{preview.data.asks ? 'Enter asks why.' : 'Enter saves.'} Esc leaves it.</Keys>}
+              {preview.data?.understood && !log.refused && (
+                <Keys>{preview.data.asks ? 'Enter asks why.' : 'Enter saves.'} Esc leaves it.</Keys>
+              )}
             </>
           )}
         </Answer>

@@ -2,7 +2,11 @@ import { useRegisterSW } from 'virtual:pwa-register/react';
 import styled from 'styled-components';
 import { QuietButton } from '../kit/Button';
 
-const Strip = styled.div`display: flex; justify-content: center; gap: 16px; align-items: center; padding: 4px 16px; background: var(--sheet); border-bottom: 1px solid var(--rule); font-size: 15px; @media print { display: none; }`;
+const Strip = styled.div`
+  display: flex; justify-content: center; gap: 16px; align-items: center; padding: 4px 16px; background: var(--sheet);
+  border-bottom: 1px solid var(--rule); font-size: 15px;
+  @media print { display: none; }
+`;
 
 /** Keeps the application on the device. A newer one waits until somebody takes it up, so that nothing is reloaded under their hands. */
 export function Newer() {

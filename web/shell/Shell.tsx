@@ -22,13 +22,18 @@ import { Signboard } from './Signboard';
 
 const Line = styled.div`padding-bottom: 9px; ${PHONE} { grid-column: 1 / -1; padding: 0; order: 3; }`;
 const Person = styled(Button)`
-  border: 0; background: none; padding: 0 0 18px; cursor: pointer; font-size: 15px; font-weight: 600; text-decoration: underline; text-underline-offset: 4px; text-decoration-thickness: 1px; white-space: nowrap;
+  border: 0; background: none; padding: 0 0 18px; cursor: pointer; font-size: 15px; font-weight: 600;
+  text-decoration: underline; text-underline-offset: 4px; text-decoration-thickness: 1px; white-space: nowrap;
   ${PHONE} { padding: 12px 0; }
 `;
-const Leaf = styled(Popover)`background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; min-width: 220px;`;
-const Items = styled(
-  Menu,
-)`outline: none; padding: 6px 0; .react-aria-MenuItem { padding: 11px 18px; cursor: pointer; outline: none; text-decoration: none; display: block; } .react-aria-MenuItem[data-focused] { background: var(--paper); box-shadow: inset 4px 0 var(--hedge); }`;
+const Leaf = styled(
+  Popover,
+)`background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; min-width: 220px;`;
+const Items = styled(Menu)`
+  outline: none; padding: 6px 0;
+  .react-aria-MenuItem { padding: 11px 18px; cursor: pointer; outline: none; text-decoration: none; display: block; }
+  .react-aria-MenuItem[data-focused] { background: var(--paper); box-shadow: inset 4px 0 var(--hedge); }
+`;
 
 /** What stands round every place: the yard's name, the places, the log line, the person. */
 export function Shell({ person, yardName }: { person: Schemas['Person']; yardName: string | null }) {
@@ -42,7 +47,14 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
   useEffect(() => {
     const go = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, textarea, select') || target.closest('[role=dialog]')) return;
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        target.matches('input, textarea, select') ||
+        target.closest('[role=dialog]')
+      )
+        return;
       const place = PLACES.find(({ key }) => key === event.key);
       if (place && !document.querySelector('[data-own-keys]')) navigate(place.to);
       if (event.key === '?') showKeys(true);
@@ -67,7 +79,11 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
     <>
       <Newer />
       <Waiting />
-      <Signboard yard={yard.data?.name ?? yardName ?? undefined} day={yard.data && headingDay(yard.data.today)} handsBusy={handsBusy}>
+      <Signboard
+        yard={yard.data?.name ?? yardName ?? undefined}
+        day={yard.data && headingDay(yard.data.today)}
+        handsBusy={handsBusy}
+      >
         {person.role === 'reader' ? (
           <span />
         ) : (
@@ -79,7 +95,9 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
           <Person>{person.name}</Person>
           <Leaf>
             <Items>
-              {person.role === 'keeper' && <MenuItem onAction={() => navigate('/people')}>People and the yard</MenuItem>}
+              {person.role === 'keeper' && (
+                <MenuItem onAction={() => navigate('/people')}>People and the yard</MenuItem>
+              )}
               <MenuItem onAction={() => navigate('/account')}>Your account</MenuItem>
               <MenuItem onAction={() => showSchemes(true)}>Light and contrast</MenuItem>
               <MenuItem onAction={() => showKeys(true)}>Keys</MenuItem>

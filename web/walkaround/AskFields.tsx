@@ -34,13 +34,34 @@ export function AskFields({ asks, values, onChange, errors }: Props) {
   );
 }
 
-function AskField({ ask, value, onChange, error }: { ask: Ask; value: unknown; onChange: (value: unknown) => void; error?: string }) {
+function AskField({
+  ask,
+  value,
+  onChange,
+  error,
+}: {
+  ask: Ask;
+  value: unknown;
+  onChange: (value: unknown) => void;
+  error?: string;
+}) {
   const text = typeof value === 'string' ? value : '';
-  const label = ask.optional && ask.kind !== 'flag' && !ask.label.includes(' if ') ? `${ask.label} (if any)` : ask.label;
+  const label =
+    ask.optional && ask.kind !== 'flag' && !ask.label.includes(' if ') ? `${ask.label} (if any)` : ask.label;
   switch (ask.kind) {
     case 'quantity':
     case 'number':
-      return <Amount label={label} unit={ask.unit ?? ''} step={ask.step ?? '1'} from="" value={text} onChange={onChange} error={error} />;
+      return (
+        <Amount
+          label={label}
+          unit={ask.unit ?? ''}
+          step={ask.step ?? '1'}
+          from=""
+          value={text}
+          onChange={onChange}
+          error={error}
+        />
+      );
     case 'day':
       return <Field label={label} type="date" value={text} onChange={onChange} error={error} />;
     case 'flag':
@@ -84,7 +105,8 @@ function AskField({ ask, value, onChange, error }: { ask: Ask; value: unknown; o
 export function given(values: Entered): Entered {
   return Object.fromEntries(
     Object.entries(values).filter(
-      ([, value]) => value !== '' && value !== false && value !== undefined && !(Array.isArray(value) && value.length === 0),
+      ([, value]) =>
+        value !== '' && value !== false && value !== undefined && !(Array.isArray(value) && value.length === 0),
     ),
   );
 }

@@ -17,11 +17,19 @@ import { type Judged, useVerdict } from './useVerdict';
 const Place = styled.p`&& { font-size: 16px; color: var(--soft); margin-top: -8px; }`;
 const Fine = styled.p`border-left: 5px solid var(--hedge); padding: 2px 0 2px 12px;`;
 
-type Props = { heading: RefObject<HTMLHeadingElement | null>; machine: number; check: Schemas['Check']; answered?: Answered; onSay: OnSay };
+type Props = {
+  heading: RefObject<HTMLHeadingElement | null>;
+  machine: number;
+  check: Schemas['Check'];
+  answered?: Answered;
+  onSay: OnSay;
+};
 
 /** One check: what to look at, where, how, and what is fine. */
 export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
-  const [asking, setAsking] = useState<'look' | 'not_fine' | 'measure'>(check.measurement && check.measurement !== 'level' ? 'measure' : 'look');
+  const [asking, setAsking] = useState<'look' | 'not_fine' | 'measure'>(
+    check.measurement && check.measurement !== 'level' ? 'measure' : 'look',
+  );
   return (
     <>
       <Question style={{ flex: asking === 'look' ? 1 : 'none' }}>
@@ -33,10 +41,18 @@ export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
         {check.fine && <Fine>Fine: {check.fine}</Fine>}
         {check.measurement !== 'level' && Object.keys(check.limits).length > 0 && <Soft>{limitsInWords(check)}</Soft>}
         {check.caution && <Caution>{check.caution}</Caution>}
-        {answered && <Soft>Told already: {answered.words || answered.said.replace('_', ' ')}. What you say now stands for it.</Soft>}
+        {answered && (
+          <Soft>
+            Told already: {answered.words || answered.said.replace('_', ' ')}. What you say now stands for it.
+          </Soft>
+        )}
       </Question>
       {asking === 'look' && (
-        <Look onSay={onSay} onNotFine={() => setAsking(check.measurement ? 'measure' : 'not_fine')} level={check.measurement === 'level'} />
+        <Look
+          onSay={onSay}
+          onNotFine={() => setAsking(check.measurement ? 'measure' : 'not_fine')}
+          level={check.measurement === 'level'}
+        />
       )}
       {asking === 'not_fine' && <NotFine degrees={check.degrees} onSay={onSay} onBack={() => setAsking('look')} />}
       {asking === 'measure' && <Measure machine={machine} check={check} before={answered?.values} onSay={onSay} />}
@@ -67,7 +83,17 @@ function Look({ onSay, onNotFine, level }: { onSay: OnSay; onNotFine: () => void
   );
 }
 
-function Measure({ machine, check, before, onSay }: { machine: number; check: Schemas['Check']; before?: Entered; onSay: OnSay }) {
+function Measure({
+  machine,
+  check,
+  before,
+  onSay,
+}: {
+  machine: number;
+  check: Schemas['Check'];
+  before?: Entered;
+  onSay: OnSay;
+}) {
   const [values, setValues] = useState<Entered>(before ?? {});
   const [photos, setPhotos] = useState<KeptNote['photos']>([]);
   const { judged, outOfReach, missing, wrong, settled } = useVerdict(machine, check, values);
@@ -77,7 +103,12 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
   const undone = check.asks.filter(({ kind, optional, name }) => kind === 'flag' && !optional && values[name] !== true);
   const mayWrite = entered && (judged !== null || outOfReach) && undone.length === 0;
   const write = () =>
-    onSay({ said: 'measured', values: given(values) }, judged?.verdict ?? null, judged ? judged.why : 'the verdict comes with the signal', photos);
+    onSay(
+      { said: 'measured', values: given(values) },
+      judged?.verdict ?? null,
+      judged ? judged.why : 'the verdict comes with the signal',
+      photos,
+    );
   const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
   useDigits(mayWrite ? write : undefined, undefined, notLooked);
   return (
@@ -125,7 +156,12 @@ function Measure({ machine, check, before, onSay }: { machine: number; check: Sc
   );
 }
 
-const Verdict = styled.div`display: grid; grid-template-columns: auto 1fr; gap: 14px; align-items: start; p { font-size: 16px; line-height: 1.35; } p + p { margin-top: 6px; } ${PHONE} { grid-template-columns: minmax(0, 1fr); gap: 8px; > [data-stamp] { justify-self: start; } }`;
+const Verdict = styled.div`
+  display: grid; grid-template-columns: auto 1fr; gap: 14px; align-items: start;
+  p { font-size: 16px; line-height: 1.35; }
+  p + p { margin-top: 6px; }
+  ${PHONE} { grid-template-columns: minmax(0, 1fr); gap: 8px; > [data-stamp] { justify-self: start; } }
+`;
 
 function VerdictTold({ judged }: { judged: Judged }) {
   return (

@@ -7,20 +7,30 @@ import { walkQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../kit/Button';
 import { DayOfYearField } from '../kit/DayOfYearField';
+import { Dialog } from '../kit/Dialog';
 import { Choice, Field, Fields } from '../kit/Field';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 import { ROUND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { limitsInWords } from './limitsInWords';
 
 type Check = Schemas['Check'];
-type Change = { for: 'machine' | 'class'; dropped?: boolean; position?: number | null; values?: Schemas['CheckValues'] };
+type Change = {
+  for: 'machine' | 'class';
+  dropped?: boolean;
+  position?: number | null;
+  values?: Schemas['CheckValues'];
+};
 
 const Number_ = styled.span`color: var(--soft); font-size: 15px; margin-right: 10px;`;
-const Rounds = styled.fieldset`border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 8px 20px; legend { font-size: 15px; padding: 0 0 4px; } label { display: flex; gap: 8px; align-items: center; min-height: 44px; } input { width: 22px; height: 22px; accent-color: var(--hedge); }`;
+const Rounds = styled.fieldset`
+  border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 8px 20px;
+  legend { font-size: 15px; padding: 0 0 4px; }
+  label { display: flex; gap: 8px; align-items: center; min-height: 44px; }
+  input { width: 22px; height: 22px; accent-color: var(--hedge); }
+`;
 
 /** The keeper changes what is looked at on a machine, and in which order. */
 export default function ChecksPage() {
@@ -30,7 +40,8 @@ export default function ChecksPage() {
   const { refresh } = useAfterWrite();
   const [changing, setChanging] = useState<Check | 'new' | null>(null);
   const write = useWrite(
-    (_key, key: string, body: Change) => answer(api.PUT('/machines/{machine}/checks/{check}', { params: { path: { machine, check: key } }, body })),
+    (_key, key: string, body: Change) =>
+      answer(api.PUT('/machines/{machine}/checks/{check}', { params: { path: { machine, check: key } }, body })),
     refresh,
   );
   if (!walk.data) return <Reading title={known} error={walk.error} />;
@@ -48,7 +59,8 @@ export default function ChecksPage() {
         <div>
           <Title>{name}, check sheet</Title>
           <Soft>
-            In the order in which one walks round it. Changes hold for {name}, or for every {class_label} where you say so.
+            In the order in which one walks round it. Changes hold for {name}, or for every {class_label} where you say
+            so.
           </Soft>
         </div>
         <QuietActions>
@@ -82,7 +94,10 @@ export default function ChecksPage() {
                     Later
                   </QuietButton>
                 )}
-                <QuietButton onPress={() => write.send(check.key, { for: 'machine', dropped: true })} aria-label={`Drop it here: ${check.title}`}>
+                <QuietButton
+                  onPress={() => write.send(check.key, { for: 'machine', dropped: true })}
+                  aria-label={`Drop it here: ${check.title}`}
+                >
                   Drop it here
                 </QuietButton>
               </QuietActions>
@@ -152,15 +167,24 @@ function CheckDialog({ machine, check, checks, spots, classLabel, name, onClose 
     onClose();
   };
   const write = useWrite(
-    (_key, body: Change) => answer(api.PUT('/machines/{machine}/checks/{check}', { params: { path: { machine, check: key } }, body })),
+    (_key, body: Change) =>
+      answer(api.PUT('/machines/{machine}/checks/{check}', { params: { path: { machine, check: key } }, body })),
     done,
   );
   const back = useWrite(
-    (_key) => answer(api.DELETE('/machines/{machine}/checks/{check}', { params: { path: { machine, check: key }, query: { for: draft.whose } } })),
+    (_key) =>
+      answer(
+        api.DELETE('/machines/{machine}/checks/{check}', {
+          params: { path: { machine, check: key }, query: { for: draft.whose } },
+        }),
+      ),
     done,
   );
   const save = () => {
-    const limits = check && Object.keys(draft.limits).some((limit) => draft.limits[limit] !== check.limits[limit]) ? { limits: draft.limits } : {};
+    const limits =
+      check && Object.keys(draft.limits).some((limit) => draft.limits[limit] !== check.limits[limit])
+        ? { limits: draft.limits }
+        : {};
     return write.send({
       for: draft.whose,
       dropped: false,
@@ -207,7 +231,11 @@ function CheckDialog({ machine, check, checks, spots, classLabel, name, onClose 
               type="checkbox"
               checked={draft.rounds.includes(kind)}
               onChange={(event) =>
-                change({ rounds: event.target.checked ? [...draft.rounds, kind] : draft.rounds.filter((other) => other !== kind) })
+                change({
+                  rounds: event.target.checked
+                    ? [...draft.rounds, kind]
+                    : draft.rounds.filter((other) => other !== kind),
+                })
               }
             />
             {ROUND_WORDS[kind]}
@@ -248,9 +276,21 @@ function CheckDialog({ machine, check, checks, spots, classLabel, name, onClose 
       </Fields>
       <Fields $columns={2}>
         {draft.from && (
-          <DayOfYearField label="From" value={draft.from} onChange={(from) => change({ from })} error={write.fields['values.window.from']} />
+          <DayOfYearField
+            label="From"
+            value={draft.from}
+            onChange={(from) => change({ from })}
+            error={write.fields['values.window.from']}
+          />
         )}
-        {draft.from && <DayOfYearField label="to" value={draft.to} onChange={(to) => change({ to })} error={write.fields['values.window.to']} />}
+        {draft.from && (
+          <DayOfYearField
+            label="to"
+            value={draft.to}
+            onChange={(to) => change({ to })}
+            error={write.fields['values.window.to']}
+          />
+        )}
       </Fields>
       <Choice
         label="Only where another was not fine"
@@ -258,7 +298,9 @@ function CheckDialog({ machine, check, checks, spots, classLabel, name, onClose 
         onChange={(after) => change({ after })}
         options={[
           { value: '', label: 'always asked' },
-          ...checks.filter((other) => other.key !== check?.key).map((other) => ({ value: other.key, label: other.title })),
+          ...checks
+            .filter((other) => other.key !== check?.key)
+            .map((other) => ({ value: other.key, label: other.title })),
         ]}
       />
       <Choice

@@ -6,12 +6,12 @@ import type { Schemas } from '../api/client';
 import { findingQuery, trendsQuery } from '../api/queries';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { instant, longDay } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { Dialog } from '../kit/Dialog';
 import { VerdictStamp } from '../kit/Stamp';
 import { usePerson } from '../shell/Shell';
 import { Photos } from './PhotoPick';
@@ -40,11 +40,14 @@ export default function FindingPage() {
         <div>
           <Title>{thing.title}</Title>
           <Soft>
-            <Link to={`/machines/${machine}`}>{thing.machine}</Link>, looked at {thing.looks_in_all} {thing.looks_in_all === 1 ? 'time' : 'times'}
+            <Link to={`/machines/${machine}`}>{thing.machine}</Link>, looked at {thing.looks_in_all}{' '}
+            {thing.looks_in_all === 1 ? 'time' : 'times'}
           </Soft>
         </div>
         <QuietActions>
-          {mayService && (open || wear) && <QuietButton onPress={() => setMending(true)}>{open ? 'It is put right' : 'The part is new'}</QuietButton>}
+          {mayService && (open || wear) && (
+            <QuietButton onPress={() => setMending(true)}>{open ? 'It is put right' : 'The part is new'}</QuietButton>
+          )}
           {mayService && open && <BackLink to={`/machines/${machine}/service`}>Record service</BackLink>}
           {person.role !== 'reader' && <BackLink to={`/walkaround/${machine}`}>Walk round it</BackLink>}
         </QuietActions>
@@ -63,7 +66,9 @@ export default function FindingPage() {
         {thing.findings.length === 0 && <Empty>Nothing was ever wrong with it.</Empty>}
       </Sheet>
       <Sheet aria-label="Every look">
-        <SheetHeading>Every look{thing.looks_in_all > thing.looks.length && `, the last ${thing.looks.length}`}</SheetHeading>
+        <SheetHeading>
+          Every look{thing.looks_in_all > thing.looks.length && `, the last ${thing.looks.length}`}
+        </SheetHeading>
         {thing.looks.map((look) => (
           <Ruled key={look.id}>
             <Line>
@@ -96,7 +101,8 @@ function FindingLine({ finding }: { finding: Schemas['Finding'] }) {
     <Ruled>
       <Line style={{ gap: 6 }}>
         <span>
-          <VerdictStamp verdict={finding.verdict} /> {finding.open ? '' : finding.course === 'mended' ? 'put right' : 'seen no more'}
+          <VerdictStamp verdict={finding.verdict} />{' '}
+          {finding.open ? '' : finding.course === 'mended' ? 'put right' : 'seen no more'}
         </span>
         <span>
           {finding.why} {finding.do}
@@ -115,7 +121,15 @@ function FindingLine({ finding }: { finding: Schemas['Finding'] }) {
   );
 }
 
-function MendDialog({ machine, thing, onClose }: { machine: number; thing: { check: string; title: string; machine: string }; onClose: () => void }) {
+function MendDialog({
+  machine,
+  thing,
+  onClose,
+}: {
+  machine: number;
+  thing: { check: string; title: string; machine: string };
+  onClose: () => void;
+}) {
   const [note, setNote] = useState('');
   const [error, setError] = useState<string>();
   const write = useNote(() => `${thing.title}: put right.`, onClose);
@@ -124,11 +138,17 @@ function MendDialog({ machine, thing, onClose }: { machine: number; thing: { che
       setError('Say what was done about it.');
       return;
     }
-    await write.tell({ kind: 'mended', machine_id: machine, check: thing.check, note }, `${thing.machine}: ${thing.title} put right`);
+    await write.tell(
+      { kind: 'mended', machine_id: machine, check: thing.check, note },
+      `${thing.machine}: ${thing.title} put right`,
+    );
   };
   return (
     <Dialog title={`${thing.title}, put right`} isOpen onClose={onClose}>
-      <p>The finding ends, and where a part was replaced its wear begins a new line. If a service did it, record it there instead.</p>
+      <p>
+        The finding ends, and where a part was replaced its wear begins a new line. If a service did it, record it there
+        instead.
+      </p>
       <Field label="What was done" lines value={note} onChange={setNote} error={error ?? write.fields.note} autoFocus />
       <Refusal refused={write.refused} besides={['note']} />
       <Actions>

@@ -50,7 +50,9 @@ export function FindingStep({ heading, step, today, usualDegrees, answered, onSa
         {finding.why && finding.note && <p>“{finding.note}”</p>}
         <Soft>
           {finding.by} saw it first on {longDay(finding.since)}
-          {finding.seen > 1 && `; seen ${finding.seen} times, last ${sinceDay(finding.last_seen, today)}, ${finding.course_in_words}`}.
+          {finding.seen > 1 &&
+            `; seen ${finding.seen} times, last ${sinceDay(finding.last_seen, today)}, ${finding.course_in_words}`}
+          .
         </Soft>
         {check?.place && <p>{check.place}.</p>}
         {check?.caution && <Caution>{check.caution}</Caution>}

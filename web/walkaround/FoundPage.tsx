@@ -35,10 +35,17 @@ function Found({ walk }: { walk: Schemas['Walk'] }) {
   const rest = walk.spots.filter(({ key }) => !pointedAt.has(key));
   const found: OnSay = async (saying, _verdict, words, photos) => {
     const about = title.trim() || shown?.label || '';
-    const wrong = { ...(!spot && { spot: 'Say where on the machine.' }), ...(!about && { title: 'Say what it is about.' }) };
+    const wrong = {
+      ...(!spot && { spot: 'Say where on the machine.' }),
+      ...(!about && { title: 'Say what it is about.' }),
+    };
     setErrors(wrong);
     if (Object.keys(wrong).length > 0) return;
-    await keepNote(noteOf({ kind: 'look', machine_id: walk.id, spot, title: about, ...saying }), `${name}: ${about}, ${words}`, photos);
+    await keepNote(
+      noteOf({ kind: 'look', machine_id: walk.id, spot, title: about, ...saying }),
+      `${name}: ${about}, ${words}`,
+      photos,
+    );
     tell(`${name}: ${about} is noted.`);
     navigate(`/walkaround/${walk.id}`);
   };
@@ -58,14 +65,22 @@ function Found({ walk }: { walk: Schemas['Walk'] }) {
             setSymptom(one);
             setSpot('');
           }}
-          options={[{ value: '', label: 'none of these' }, ...walk.symptoms.map((one) => ({ value: one.symptom, label: one.label }))]}
+          options={[
+            { value: '', label: 'none of these' },
+            ...walk.symptoms.map((one) => ({ value: one.symptom, label: one.label })),
+          ]}
         />
-        {shown && <Soft>That points to: {shown.spots.map((one) => within(one.name)).join('; ')}. Look there first.</Soft>}
+        {shown && (
+          <Soft>That points to: {shown.spots.map((one) => within(one.name)).join('; ')}. Look there first.</Soft>
+        )}
         <Choice
           label="Where"
           value={spot}
           onChange={setSpot}
-          options={[{ value: '', label: 'choose where' }, ...[...(shown?.spots ?? []), ...rest].map((one) => ({ value: one.key, label: one.name }))]}
+          options={[
+            { value: '', label: 'choose where' },
+            ...[...(shown?.spots ?? []), ...rest].map((one) => ({ value: one.key, label: one.name })),
+          ]}
           error={errors.spot}
         />
         <Field

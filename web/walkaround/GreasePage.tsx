@@ -20,10 +20,18 @@ import { SpotDialog } from './SpotDialog';
 type Spot = Schemas['Spot'];
 
 const WalkLink = styled(Link)`${quietLink}`;
-const Beside = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) 460px; gap: 22px; align-items: start; @media (max-width: 1080px) { grid-template-columns: minmax(0, 1fr); }`;
-const PointRow = styled(Ruled)`grid-template-columns: minmax(0, 1fr) 270px; ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
+const Beside = styled.div`
+  display: grid; grid-template-columns: minmax(0, 1fr) 460px; gap: 22px; align-items: start;
+  @media (max-width: 1080px) { grid-template-columns: minmax(0, 1fr); }
+`;
+const PointRow = styled(
+  Ruled,
+)`grid-template-columns: minmax(0, 1fr) 270px; ${PHONE} { grid-template-columns: minmax(0, 1fr); }`;
 const Others = styled(Sheet)`margin-top: 22px;`;
-const SpotList = styled.ul`columns: 3 320px; column-gap: 28px; padding: 6px 20px 14px; li { display: flex; justify-content: space-between; gap: 12px; align-items: baseline; padding: 6px 0; border-bottom: 1px solid var(--rule); break-inside: avoid; }`;
+const SpotList = styled.ul`
+  columns: 3 320px; column-gap: 28px; padding: 6px 20px 14px;
+  li { display: flex; justify-content: space-between; gap: 12px; align-items: baseline; padding: 6px 0; border-bottom: 1px solid var(--rule); break-inside: avoid; }
+`;
 const Drawn = styled.div`position: sticky; top: 16px; @media (max-width: 1080px) { position: static; order: -1; }`;
 
 /** A machine's grease points: on the plate, as a list, and how much grease they take. */
@@ -35,13 +43,17 @@ export default function GreasePage() {
   const { refresh } = useAfterWrite();
   const [changing, setChanging] = useState<{ spot: Spot | null; kind: Schemas['SpotKind'] } | null>(null);
   const spots = useQuery(spotsQuery(machine)).data?.spots ?? [];
-  const begin = useWrite((header) => answer(api.POST('/machines/{machine}/usual-spots', { params: { path: { machine }, header } })), refresh);
+  const begin = useWrite(
+    (header) => answer(api.POST('/machines/{machine}/usual-spots', { params: { path: { machine }, header } })),
+    refresh,
+  );
   if (!walk.data) return <Reading title={known} error={walk.error} />;
   const { name, grease } = walk.data;
   const keeper = person.role === 'keeper';
   const open = (spot: Spot) => setChanging({ spot, kind: spot.kind });
   const others = spots.filter(({ kind }) => kind !== 'grease_point');
-  const show = (point: Spot) => (keeper ? open(point) : document.getElementById(`point-${point.id}`)?.scrollIntoView({ block: 'center' }));
+  const show = (point: Spot) =>
+    keeper ? open(point) : document.getElementById(`point-${point.id}`)?.scrollIntoView({ block: 'center' });
   return (
     <Page>
       <title>{`${name}, grease points`}</title>
@@ -49,23 +61,32 @@ export default function GreasePage() {
         <div>
           <Title>{name}, grease points</Title>
           <Soft>
-            A whole round takes {grease.round_need}.{grease.year_hours && ` A year of ${grease.year_hours} h takes ${grease.year_need}.`}{' '}
+            A whole round takes {grease.round_need}.
+            {grease.year_hours && ` A year of ${grease.year_hours} h takes ${grease.year_need}.`}{' '}
             {grease.gun
               ? `By ${grease.gun}, ${grease.gram_a_stroke} a stroke.`
               : `At ${grease.gram_a_stroke} a stroke: weigh ten strokes of your gun and set it with the yard.`}
           </Soft>
         </div>
         <QuietActions>
-          {person.role !== 'reader' && grease.points.length > 0 && <WalkLink to={`/walkaround/${machine}/grease`}>Begin a grease round</WalkLink>}
-          {keeper && <QuietButton onPress={() => setChanging({ spot: null, kind: 'grease_point' })}>Add a point</QuietButton>}
-          {keeper && <QuietButton onPress={() => setChanging({ spot: null, kind: 'plain' })}>Add another spot</QuietButton>}
+          {person.role !== 'reader' && grease.points.length > 0 && (
+            <WalkLink to={`/walkaround/${machine}/grease`}>Begin a grease round</WalkLink>
+          )}
+          {keeper && (
+            <QuietButton onPress={() => setChanging({ spot: null, kind: 'grease_point' })}>Add a point</QuietButton>
+          )}
+          {keeper && (
+            <QuietButton onPress={() => setChanging({ spot: null, kind: 'plain' })}>Add another spot</QuietButton>
+          )}
         </QuietActions>
       </Lead>
       {grease.points.length === 0 ? (
         <Sheet>
           <Empty>
             <p>No grease points are on record for {name}.</p>
-            {keeper && <MainButton onPress={() => begin.send()}>Begin with those such a machine usually has</MainButton>}
+            {keeper && (
+              <MainButton onPress={() => begin.send()}>Begin with those such a machine usually has</MainButton>
+            )}
             <Refusal refused={begin.refused} besides={[]} />
           </Empty>
         </Sheet>

@@ -13,9 +13,10 @@ import { useRound } from './useRound';
 
 type Point = Schemas['Grease']['points'][number];
 
-const Onward = styled(
-  Link,
-)`display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge); color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;`;
+const Onward = styled(Link)`
+  display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge);
+  color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;
+`;
 const List = styled.ol`
   border-top: 1px solid var(--rule); margin-bottom: 12px; li { border-bottom: 1px solid var(--rule); }
   button { display: grid; grid-template-columns: 30px 1fr auto; gap: 10px; width: 100%; min-height: 52px; align-items: center; text-align: left; border: 0; background: none; padding: 6px 0; cursor: pointer; font-size: 16px; }
@@ -66,7 +67,13 @@ export default function GreaseRoundPage() {
         </StoodDownPlate>
       )}
       <div style={{ margin: '14px 0 0' }}>
-        <Plate of={walk.class} points={points} done={(point) => Boolean(Number(told(point)?.words))} here={here?.id} onPress={open} />
+        <Plate
+          of={walk.class}
+          points={points}
+          done={(point) => Boolean(Number(told(point)?.words))}
+          here={here?.id}
+          onPress={open}
+        />
       </div>
       {here ? (
         <PointStep

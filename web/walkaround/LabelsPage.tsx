@@ -8,7 +8,9 @@ import { Lead, Page, Soft, Title } from '../kit/Sheet';
 const Labels = styled.ul`
   display: grid; grid-template-columns: repeat(auto-fill, 290px); gap: 18px;
   li { display: grid; grid-template-columns: 118px 1fr; gap: 14px; align-items: center; border: 2px solid #1F2A24; border-radius: 3px; padding: 12px; background: #FFFFFF; color: #1F2A24; break-inside: avoid; }
-  img { width: 118px; height: 118px; display: block; } strong { font: 600 21px/1.15 var(--slab); display: block; overflow-wrap: anywhere; } small { display: block; margin-top: 4px; }
+  img { width: 118px; height: 118px; display: block; }
+  strong { font: 600 21px/1.15 var(--slab); display: block; overflow-wrap: anywhere; }
+  small { display: block; margin-top: 4px; }
   @media print { gap: 8mm; }
 `;
 const Screen = styled.div`@media print { display: none; }`;
@@ -25,7 +27,8 @@ export default function LabelsPage() {
           <div>
             <Title>Labels</Title>
             <Soft>
-              Print them on weatherproof paper, one by each ignition. They lead to {location.origin}; print them anew if that address changes.
+              Print them on weatherproof paper, one by each ignition. They lead to {location.origin}; print them anew if
+              that address changes.
             </Soft>
           </div>
           <MainButton onPress={() => window.print()}>Print {rows.length} labels</MainButton>
@@ -48,5 +51,10 @@ export default function LabelsPage() {
 }
 
 function Code({ address, name }: { address: string; name: string }) {
-  return <img alt={`Code for ${name}: ${address}`} src={`data:image/svg+xml,${encodeURIComponent(renderSVG(address, { border: 1 }))}`} />;
+  return (
+    <img
+      alt={`Code for ${name}: ${address}`}
+      src={`data:image/svg+xml,${encodeURIComponent(renderSVG(address, { border: 1 }))}`}
+    />
+  );
 }

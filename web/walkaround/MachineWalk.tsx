@@ -9,7 +9,11 @@ import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 
 const ActionLink = styled(Link)`${quietLink}`;
-const Heading = styled.div`display: flex; justify-content: space-between; align-items: baseline; flex-wrap: wrap; gap: 4px 20px; border-bottom: 1px solid var(--rule); padding-right: 20px; h2 { border: 0; }`;
+const Heading = styled.div`
+  display: flex; justify-content: space-between; align-items: baseline; flex-wrap: wrap; gap: 4px 20px;
+  border-bottom: 1px solid var(--rule); padding-right: 20px;
+  h2 { border: 0; }
+`;
 
 type Props = { machine: number; mayWalk: boolean; keeper: boolean };
 
@@ -97,12 +101,21 @@ function lastOf(wear: Schemas['Trends']['wear'][number]): string {
   return `${last?.value} ${wear.unit} at ${last?.hours} ${wear.along}; limit ${wear.limit} ${wear.unit}`;
 }
 
-type TrendProps = { machine: number; check: string | null; title: string; verdict: Schemas['Verdict']; says: string; why: string };
+type TrendProps = {
+  machine: number;
+  check: string | null;
+  title: string;
+  verdict: Schemas['Verdict'];
+  says: string;
+  why: string;
+};
 
 function TrendRow({ machine, check, title, verdict, says, why }: TrendProps) {
   return (
     <Ruled>
-      <Line style={{ flexDirection: 'row', justifyContent: 'flex-start', gap: 14, alignItems: 'center', flexWrap: 'wrap' }}>
+      <Line
+        style={{ flexDirection: 'row', justifyContent: 'flex-start', gap: 14, alignItems: 'center', flexWrap: 'wrap' }}
+      >
         <VerdictStamp verdict={verdict} />
         {check ? <Link to={`/machines/${machine}/findings/${check}`}>{title}</Link> : title}
         <Soft>{says}</Soft>

@@ -25,8 +25,10 @@ export function MeterStep({ heading, step, today, onRead }: Props) {
           {step.title}
         </h2>
         <p>
-          {meter.read_on ? `It showed ${metered(meter.value, meter.unit)} ${sinceDay(meter.read_on, today)}.` : 'Nobody has read it yet.'} What does
-          it show now?
+          {meter.read_on
+            ? `It showed ${metered(meter.value, meter.unit)} ${sinceDay(meter.read_on, today)}.`
+            : 'Nobody has read it yet.'}{' '}
+          What does it show now?
         </p>
         <form
           onSubmit={(event) => {
@@ -34,7 +36,14 @@ export function MeterStep({ heading, step, today, onRead }: Props) {
             log();
           }}
         >
-          <Amount label="It shows" unit={meter.unit} step={meter.unit === 'h' ? '0.1' : '1'} from={meter.value} value={value} onChange={setValue} />
+          <Amount
+            label="It shows"
+            unit={meter.unit}
+            step={meter.unit === 'h' ? '0.1' : '1'}
+            from={meter.value}
+            value={value}
+            onChange={setValue}
+          />
         </form>
       </Question>
       <Presses>

@@ -8,9 +8,19 @@ import { Sheet, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 
-const Columns = styled.div`display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); > div { padding: 12px 20px 14px; border-left: 1px solid var(--rule); } > div:first-child { border-left: 0; } ${PHONE} { grid-template-columns: minmax(0, 1fr); > div { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 14px; } > div:first-child { border-top: 0; } }`;
+const Columns = styled.div`
+  display: grid; grid-template-columns: repeat(3, minmax(0, 1fr));
+  > div { padding: 12px 20px 14px; border-left: 1px solid var(--rule); }
+  > div:first-child { border-left: 0; }
+  ${PHONE} { grid-template-columns: minmax(0, 1fr); > div { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 14px; } > div:first-child { border-top: 0; } }
+`;
 const Heading = styled.h2`font-size: 17px; margin-bottom: 6px; font-family: var(--body); font-weight: 650;`;
-const Lines = styled.ul`display: flex; flex-direction: column; gap: 3px; font-size: 15.5px; line-height: 1.35; li { overflow-wrap: anywhere; } a { display: inline-block; padding: 2px 0; text-underline-offset: 3px; text-decoration-thickness: 1px; } ${PHONE} { gap: 2px; a { display: inline-block; padding: 6px 0; } }`;
+const Lines = styled.ul`
+  display: flex; flex-direction: column; gap: 3px; font-size: 15.5px; line-height: 1.35;
+  li { overflow-wrap: anywhere; }
+  a { display: inline-block; padding: 2px 0; text-underline-offset: 3px; text-decoration-thickness: 1px; }
+  ${PHONE} { gap: 2px; a { display: inline-block; padding: 6px 0; } }
+`;
 const Small = styled.span`> * { font-size: 11px; padding: 0 5px; } margin-right: 8px; display: inline-block;`;
 
 const SHOWN = 4;
@@ -27,7 +37,8 @@ export function Morning() {
           <Lines>
             {data.walked.slice(0, SHOWN).map((round) => (
               <li key={`${round.machine_id} ${round.kind}`}>
-                {round.by.join(' and ') || 'Somebody'}: <Link to={`/machines/${round.machine_id}`}>{round.machine}</Link>, {walkedWords(round)}
+                {round.by.join(' and ') || 'Somebody'}:{' '}
+                <Link to={`/machines/${round.machine_id}`}>{round.machine}</Link>, {walkedWords(round)}
               </li>
             ))}
             {data.walked.length > SHOWN && <li>and {data.walked.length - SHOWN} more</li>}
@@ -35,7 +46,9 @@ export function Morning() {
         </div>
         <div>
           <Heading>
-            {data.open_findings === 0 ? 'Nothing open' : `${data.open_findings} ${data.open_findings === 1 ? 'finding' : 'findings'} open`}
+            {data.open_findings === 0
+              ? 'Nothing open'
+              : `${data.open_findings} ${data.open_findings === 1 ? 'finding' : 'findings'} open`}
           </Heading>
           <Lines>
             {data.stood_down.slice(0, SHOWN).map((machine) => (
@@ -61,7 +74,9 @@ export function Morning() {
           </Lines>
         </div>
         <div>
-          <Heading>{data.unlooked_count === 0 ? 'All were looked at today' : `${data.unlooked_count} not looked at today`}</Heading>
+          <Heading>
+            {data.unlooked_count === 0 ? 'All were looked at today' : `${data.unlooked_count} not looked at today`}
+          </Heading>
           <Lines>
             {data.unlooked.slice(0, SHOWN).map((machine) => (
               <li key={machine.machine_id}>
@@ -82,7 +97,8 @@ export function Morning() {
 }
 
 /** `since Friday`, `for 9 days` */
-const openFor = (since: string): string => (since.endsWith(' ago') ? `for ${since.replace(' ago', '')}` : `since ${since}`);
+const openFor = (since: string): string =>
+  since.endsWith(' ago') ? `for ${since.replace(' ago', '')}` : `since ${since}`;
 
 function walkedHeading(data: Schemas['Morning']): string {
   const machines = new Set(data.walked.map(({ machine_id }) => machine_id)).size;
@@ -92,6 +108,10 @@ function walkedHeading(data: Schemas['Morning']): string {
 function walkedWords(round: Schemas['WalkedRound']): string {
   if (round.kind === 'grease') return 'greased';
   const told =
-    round.verdict === 'fit' ? 'all fit' : round.verdict === 'stand_down' ? 'stood down' : `${round.verdict === 'watch' ? 'to watch' : 'to act on'}`;
+    round.verdict === 'fit'
+      ? 'all fit'
+      : round.verdict === 'stand_down'
+        ? 'stood down'
+        : `${round.verdict === 'watch' ? 'to watch' : 'to act on'}`;
   return `${round.looked_at} looked at, ${round.ended ? told : 'still walking'}`;
 }

@@ -10,7 +10,12 @@ import { useDigits } from './useDigits';
 /** What is said of one look. */
 export type Saying = Pick<Schemas['LookNote'], 'said' | 'verdict' | 'words' | 'values' | 'note'>;
 
-export type OnSay = (saying: Saying, verdict: Schemas['Verdict'] | null, words: string, photos?: KeptNote['photos']) => void;
+export type OnSay = (
+  saying: Saying,
+  verdict: Schemas['Verdict'] | null,
+  words: string,
+  photos?: KeptNote['photos'],
+) => void;
 
 type Props = { degrees: Schemas['Degree'][]; onSay: OnSay; onBack: () => void; back?: string };
 
@@ -18,7 +23,8 @@ type Props = { degrees: Schemas['Degree'][]; onSay: OnSay; onBack: () => void; b
 export function NotFine({ degrees, onSay, onBack, back = 'Fine after all' }: Props) {
   const [note, setNote] = useState('');
   const [photos, setPhotos] = useState<KeptNote['photos']>([]);
-  const tell = ({ words, verdict }: Schemas['Degree']) => onSay({ said: 'not_fine', verdict, words, note: note || null }, verdict, words, photos);
+  const tell = ({ words, verdict }: Schemas['Degree']) =>
+    onSay({ said: 'not_fine', verdict, words, note: note || null }, verdict, words, photos);
   useDigits(...degrees.map((degree) => () => tell(degree)));
   return (
     <>

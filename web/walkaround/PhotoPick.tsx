@@ -5,7 +5,10 @@ import { type KeptNote, newId } from '../kept/store';
 import { WrongText } from '../kit/Field';
 import { Press } from '../kit/Hands';
 
-const Shown = styled.ul`display: flex; gap: 8px; flex-wrap: wrap; img { width: 76px; height: 76px; object-fit: cover; border: 2px solid var(--ink); border-radius: 3px; display: block; }`;
+const Shown = styled.ul`
+  display: flex; gap: 8px; flex-wrap: wrap;
+  img { width: 76px; height: 76px; object-fit: cover; border: 2px solid var(--ink); border-radius: 3px; display: block; }
+`;
 
 /** Takes a picture or picks one; it is made small here, before it is kept. */
 export function PhotoPick({ onAdd }: { onAdd: (photo: KeptNote['photos'][number]) => void }) {

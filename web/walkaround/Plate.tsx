@@ -5,16 +5,26 @@ import { PLATES, type Stroke } from './plates';
 
 type Point = Schemas['Grease']['points'][number];
 
-const Frame = styled.figure`position: relative; width: 100%; aspect-ratio: 200 / 116; background: var(--sheet); border: 1px solid var(--rule); svg { position: absolute; inset: 0; width: 100%; height: 100%; } svg * { vector-effect: non-scaling-stroke; }`;
+const Frame = styled.figure`
+  position: relative; width: 100%; aspect-ratio: 200 / 116; background: var(--sheet); border: 1px solid var(--rule);
+  svg { position: absolute; inset: 0; width: 100%; height: 100%; }
+  svg * { vector-effect: non-scaling-stroke; }
+`;
 const Spot = styled.button<{ $look: 'done' | 'due' | 'never' | 'fresh' | 'over'; $here: boolean; $job: boolean }>`
-  position: absolute; transform: translate(-50%, -50%); width: 34px; height: 34px; border-radius: 50%; display: grid; place-items: center; cursor: pointer; font-size: 15px; font-weight: 700; padding: 0; line-height: 1;
-  border: 2.5px ${({ $job }) => ($job ? 'dashed' : 'solid')} ${({ $look }) => ($look === 'over' ? 'var(--clay)' : $look === 'due' ? 'var(--clay)' : 'var(--ink)')};
-  background: ${({ $look }) => ($look === 'done' ? 'var(--ink)' : 'var(--sheet)')}; color: ${({ $look }) => ($look === 'done' ? 'var(--paper)' : 'var(--ink)')};
+  position: absolute; transform: translate(-50%, -50%); width: 34px; height: 34px; border-radius: 50%; display: grid;
+  place-items: center; cursor: pointer; font-size: 15px; font-weight: 700; padding: 0; line-height: 1;
+  border: 2.5px ${({ $job }) => ($job ? 'dashed' : 'solid')}
+  ${({ $look }) => ($look === 'over' ? 'var(--clay)' : $look === 'due' ? 'var(--clay)' : 'var(--ink)')};
+  background: ${({ $look }) => ($look === 'done' ? 'var(--ink)' : 'var(--sheet)')};
+  color: ${({ $look }) => ($look === 'done' ? 'var(--paper)' : 'var(--ink)')};
   ${({ $look }) => $look === 'never' && 'background: repeating-linear-gradient(-45deg, var(--sheet) 0 4px, var(--hatch) 4px 6px);'}
   ${({ $here }) => $here && 'outline: 4px solid var(--hedge); outline-offset: 2px; z-index: 2;'}
   &::after { content: ''; position: absolute; inset: -7px; border-radius: 50%; }
 `;
-const Nose = styled.figcaption`position: absolute; left: 0; bottom: 0; font-size: 13px; color: var(--soft); background: var(--sheet); padding: 2px 7px;`;
+const Nose = styled.figcaption`
+  position: absolute; left: 0; bottom: 0; font-size: 13px; color: var(--soft); background: var(--sheet);
+  padding: 2px 7px;
+`;
 
 type Props = {
   of: Schemas['MachineClass'];
@@ -76,8 +86,26 @@ function Drawn({ stroke }: { stroke: Stroke }) {
     case 'c':
       return <circle cx={stroke[1] * X} cy={stroke[2] * Y} r={stroke[3] * 1.4} />;
     case 'w':
-      return <rect x={stroke[1] * X} y={stroke[2] * Y} width={stroke[3] * X} height={stroke[4] * Y} rx="3" fill="var(--rule)" />;
+      return (
+        <rect
+          x={stroke[1] * X}
+          y={stroke[2] * Y}
+          width={stroke[3] * X}
+          height={stroke[4] * Y}
+          rx="3"
+          fill="var(--rule)"
+        />
+      );
     case 'r':
-      return <rect x={stroke[1] * X} y={stroke[2] * Y} width={stroke[3] * X} height={stroke[4] * Y} rx={stroke[5] ?? 0} fill="var(--paper)" />;
+      return (
+        <rect
+          x={stroke[1] * X}
+          y={stroke[2] * Y}
+          width={stroke[3] * X}
+          height={stroke[4] * Y}
+          rx={stroke[5] ?? 0}
+          fill="var(--paper)"
+        />
+      );
   }
 }

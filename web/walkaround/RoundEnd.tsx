@@ -10,10 +10,15 @@ import { Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { hardest, type Step } from './roundSteps';
 
-const Told = styled.ul`border-top: 1px solid var(--rule); li { border-bottom: 1px solid var(--rule); padding: 12px 0; display: grid; grid-template-columns: 1fr auto; gap: 4px 14px; align-items: start; } p { grid-column: 1 / -1; font-size: 16px; }`;
-const Onward = styled(
-  Link,
-)`display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge); color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;`;
+const Told = styled.ul`
+  border-top: 1px solid var(--rule);
+  li { border-bottom: 1px solid var(--rule); padding: 12px 0; display: grid; grid-template-columns: 1fr auto; gap: 4px 14px; align-items: start; }
+  p { grid-column: 1 / -1; font-size: 16px; }
+`;
+const Onward = styled(Link)`
+  display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge);
+  color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;
+`;
 const Beside = styled(Link)`${quietLink} justify-content: center; text-align: center;`;
 const Again = styled.button`${quietLink}`;
 
@@ -38,7 +43,11 @@ export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
     <>
       <Question>
         <h2 ref={heading} tabIndex={-1}>
-          {verdict === 'fit' ? `${walk.name} is fit for use` : verdict === 'stand_down' ? `${walk.name} stands down` : `${walk.name}, walked round`}
+          {verdict === 'fit'
+            ? `${walk.name} is fit for use`
+            : verdict === 'stand_down'
+              ? `${walk.name} stands down`
+              : `${walk.name}, walked round`}
         </h2>
         <div>
           <VerdictStamp verdict={verdict} />
@@ -46,7 +55,9 @@ export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
         <p>
           {fine} fine{telling.length > 0 ? `, ${telling.length} to tell of.` : ', nothing wrong.'}
         </p>
-        {verdict === 'stand_down' && <p>Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.</p>}
+        {verdict === 'stand_down' && (
+          <p>Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.</p>
+        )}
         {telling.length > 0 && (
           <Told>
             {telling.map(({ key, title, answer }) => (

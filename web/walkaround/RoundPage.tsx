@@ -67,11 +67,16 @@ export default function RoundPage() {
         <StoodDownPlate>
           <p>
             Stood down {sinceDay(walk.stood_down.on, walk.today)}
-            {walk.stood_down.by && ` by ${walk.stood_down.by}`}: {walk.stood_down.because} Look and note; only a keeper or mechanic lifts it.
+            {walk.stood_down.by && ` by ${walk.stood_down.by}`}: {walk.stood_down.because} Look and note; only a keeper
+            or mechanic lifts it.
           </p>
         </StoodDownPlate>
       )}
-      <div role="status" aria-live="polite" style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
+      <div
+        role="status"
+        aria-live="polite"
+        style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
+      >
         {told}
       </div>
       {step?.kind === 'meter' && (

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Dialog } from '../kit/Dialog';
 import { Choice, Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
-import { Dialog } from '../kit/Dialog';
 import { SUBJECT_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 
@@ -62,7 +62,12 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
   const write = useWrite(
     (header, body: Schemas['SpotChange'] & Pick<Schemas['NewSpot'], 'name' | 'kind'>) =>
       spot
-        ? answer(api.PATCH('/spots/{spot}', { params: { path: { spot: spot.id }, header: { 'If-Match': `"${spot.version}"` } }, body }))
+        ? answer(
+            api.PATCH('/spots/{spot}', {
+              params: { path: { spot: spot.id }, header: { 'If-Match': `"${spot.version}"` } },
+              body,
+            }),
+          )
         : answer(api.POST('/machines/{machine}/spots', { params: { path: { machine }, header }, body })),
     async () => {
       await refresh();
@@ -82,7 +87,12 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
     x: Number(draft.x),
     y: Number(draft.y),
     ...(isPoint && {
-      grease: { strokes: Number(draft.strokes), most: draft.most ? Number(draft.most) : null, end_sign: draft.end_sign, grease: draft.grease },
+      grease: {
+        strokes: Number(draft.strokes),
+        most: draft.most ? Number(draft.most) : null,
+        end_sign: draft.end_sign,
+        grease: draft.grease,
+      },
     }),
   });
   const text = (name: keyof typeof draft, label: string, numeric = false) => (
@@ -95,14 +105,32 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
     />
   );
   return (
-    <Dialog title={spot ? `Change ${spot.name}` : isPoint ? 'Add a grease point' : 'Add a spot'} isOpen onClose={onClose}>
+    <Dialog
+      title={spot ? `Change ${spot.name}` : isPoint ? 'Add a grease point' : 'Add a spot'}
+      isOpen
+      onClose={onClose}
+    >
       {text('name', 'Name')}
-      {!spot && <Choice label="What it is" value={draft.kind} onChange={(kind) => change({ kind })} options={KINDS} error={write.fields.kind} />}
+      {!spot && (
+        <Choice
+          label="What it is"
+          value={draft.kind}
+          onChange={(kind) => change({ kind })}
+          options={KINDS}
+          error={write.fields.kind}
+        />
+      )}
       {text('place', 'Where it is')}
       {text('reach', 'How to get at it (if it needs telling)')}
       {text('trick', 'The trick that works (if there is one)')}
       {!isPoint && (
-        <Choice label="Part of" value={draft.subject} onChange={(subject) => change({ subject })} options={SUBJECTS} error={write.fields.subject} />
+        <Choice
+          label="Part of"
+          value={draft.subject}
+          onChange={(subject) => change({ subject })}
+          options={SUBJECTS}
+          error={write.fields.subject}
+        />
       )}
       {(draft.kind === 'opening' || draft.kind === 'part') && (
         <Fields $columns={2}>
@@ -114,7 +142,13 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
             error={write.fields.parent}
           />
           {draft.kind === 'opening' && (
-            <Choice label="It is for" value={draft.role} onChange={(role) => change({ role })} options={ROLES} error={write.fields.role} />
+            <Choice
+              label="It is for"
+              value={draft.role}
+              onChange={(role) => change({ role })}
+              options={ROLES}
+              error={write.fields.role}
+            />
           )}
         </Fields>
       )}
@@ -138,12 +172,19 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
         {text('x', 'On the plate, from the front, 0 to 100', true)}
         {text('y', 'and from the left side, 0 to 100', true)}
       </Fields>
-      <Refusal refused={write.refused} besides={[...Object.keys(draft), ...Object.keys(draft).map((field) => `grease.${field}`)]} />
+      <Refusal
+        refused={write.refused}
+        besides={[...Object.keys(draft), ...Object.keys(draft).map((field) => `grease.${field}`)]}
+      />
       <Actions>
         <MainButton isDisabled={write.busy} onPress={() => write.send(body())}>
           {spot ? 'Change it' : 'Add it'}
         </MainButton>
-        {spot && <PlainButton onPress={() => write.send({ name: spot.name, kind: spot.kind, retired: true })}>Take it out</PlainButton>}
+        {spot && (
+          <PlainButton onPress={() => write.send({ name: spot.name, kind: spot.kind, retired: true })}>
+            Take it out
+          </PlainButton>
+        )}
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
     </Dialog>

@@ -13,11 +13,18 @@ import { PHONE } from '../kit/theme';
 
 const Kinds = styled.nav`display: flex; flex-direction: column; gap: 10px;`;
 const Kind = styled(Link)`
-  display: flex; justify-content: space-between; align-items: center; gap: 14px; min-height: 64px; padding: 8px 16px; border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); text-decoration: none; font-weight: 650; font-size: 18px;
+  display: flex; justify-content: space-between; align-items: center; gap: 14px; min-height: 64px; padding: 8px 16px;
+  border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); text-decoration: none; font-weight: 650;
+  font-size: 18px;
   span { font-weight: 450; font-size: 16px; color: var(--soft); white-space: nowrap; }
-  &:first-child { background: var(--hedge); border-color: var(--hedge); color: var(--on-hedge); } &:first-child span { color: inherit; }
+  &:first-child { background: var(--hedge); border-color: var(--hedge); color: var(--on-hedge); }
+  &:first-child span { color: inherit; }
 `;
-const Open = styled.ul`display: flex; flex-direction: column; gap: 8px; li { display: grid; grid-template-columns: auto 1fr; gap: 12px; align-items: center; font-size: 17px; } ${PHONE} { gap: 14px; li { grid-template-columns: minmax(0, 1fr); gap: 4px; } }`;
+const Open = styled.ul`
+  display: flex; flex-direction: column; gap: 8px;
+  li { display: grid; grid-template-columns: auto 1fr; gap: 12px; align-items: center; font-size: 17px; }
+  ${PHONE} { gap: 14px; li { grid-template-columns: minmax(0, 1fr); gap: 4px; } }
+`;
 const BackLink = styled(Link)`${quietLink} align-self: flex-start;`;
 
 /** Where a label leads: which round of this machine it shall be. */
@@ -45,7 +52,8 @@ export default function StartPage() {
         <StoodDownPlate>
           <p>
             Stood down {sinceDay(stood_down.on, today)}
-            {stood_down.by && ` by ${stood_down.by}`}: {stood_down.because} Nobody may use it until a keeper or mechanic lifts this.
+            {stood_down.by && ` by ${stood_down.by}`}: {stood_down.because} Nobody may use it until a keeper or mechanic
+            lifts this.
           </p>
         </StoodDownPlate>
       )}

@@ -3,7 +3,8 @@ import styled from 'styled-components';
 import { useOutbox } from '../kept/useOutbox';
 
 const Strip = styled.div<{ $refused: boolean }>`
-  display: flex; justify-content: center; gap: 18px; padding: 7px 16px; font-size: 15px; font-weight: 600; background: ${({ $refused }) => ($refused ? 'var(--clay)' : 'var(--slate)')}; color: var(--sheet);
+  display: flex; justify-content: center; gap: 18px; padding: 7px 16px; font-size: 15px; font-weight: 600;
+  background: ${({ $refused }) => ($refused ? 'var(--clay)' : 'var(--slate)')}; color: var(--sheet);
   a { color: inherit; } @media print { display: none; }
 `;
 
@@ -20,7 +21,9 @@ export function Waiting() {
         </span>
       )}
       {refused.length > 0 && (
-        <Link to="/walkaround/waiting">{refused.length === 1 ? 'One note came back' : `${refused.length} notes came back`}</Link>
+        <Link to="/walkaround/waiting">
+          {refused.length === 1 ? 'One note came back' : `${refused.length} notes came back`}
+        </Link>
       )}
     </Strip>
   );

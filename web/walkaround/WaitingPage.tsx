@@ -11,7 +11,11 @@ import { FormSheet } from '../kit/FormSheet';
 import { instant } from '../kit/format';
 import { Soft } from '../kit/Sheet';
 
-const Note = styled.article`display: flex; flex-direction: column; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--rule); h2 { font-size: 19px; } &:last-child { border-bottom: 0; }`;
+const Note = styled.article`
+  display: flex; flex-direction: column; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--rule);
+  h2 { font-size: 19px; }
+  &:last-child { border-bottom: 0; }
+`;
 
 /** What the yard refused comes back to whoever typed it, with what they typed. */
 export default function WaitingPage() {
@@ -50,7 +54,10 @@ function Refused({ kept }: { kept: KeptNote }) {
   const [reason, setReason] = useState('');
   const errors = problem?.errors ?? {};
   const implausible = problem?.type === '/problems/implausible-reading';
-  const values = { ...(note.values as Record<string, string> | undefined), ...(changed.values as Record<string, string> | undefined) };
+  const values = {
+    ...(note.values as Record<string, string> | undefined),
+    ...(changed.values as Record<string, string> | undefined),
+  };
   const typed = TYPED.filter(([name]) => note[name] !== undefined && note[name] !== null);
   const shown = [...typed.map(([name]) => name), ...Object.keys(values)];
   const elsewhere = Object.entries(errors).filter(([name]) => !shown.includes(name));
@@ -63,7 +70,9 @@ function Refused({ kept }: { kept: KeptNote }) {
     <Note aria-label={kept.label}>
       <h2>{kept.label}</h2>
       <Soft>Noted {instant(note.at, false)}</Soft>
-      <WrongText role="alert">{[problem?.detail, ...elsewhere.map(([, messages]) => messages.join(' '))].join(' ')}</WrongText>
+      <WrongText role="alert">
+        {[problem?.detail, ...elsewhere.map(([, messages]) => messages.join(' '))].join(' ')}
+      </WrongText>
       {typed.map(([name, label]) => (
         <Field
           key={name}

@@ -12,18 +12,31 @@ import { PHONE } from '../kit/theme';
 import { usePerson } from '../shell/Shell';
 
 const Row = styled.article<{ $down: boolean }>`
-  display: grid; grid-template-columns: 260px minmax(0, 1fr) auto; gap: 4px 20px; align-items: center; border-bottom: 1px solid var(--rule); padding: 12px 20px; min-height: 84px;
-  &:last-child { border-bottom: 0; } h2 { font-size: 20px; } h2 a { text-decoration: none; } p { font-size: 16px; line-height: 1.35; }
+  display: grid; grid-template-columns: 260px minmax(0, 1fr) auto; gap: 4px 20px; align-items: center;
+  border-bottom: 1px solid var(--rule); padding: 12px 20px; min-height: 84px;
+  &:last-child { border-bottom: 0; }
+  h2 { font-size: 20px; }
+  h2 a { text-decoration: none; }
+  p { font-size: 16px; line-height: 1.35; }
   ${({ $down }) => $down && 'background: repeating-linear-gradient(-45deg, transparent 0 9px, color-mix(in srgb, var(--plate) 16%, transparent) 9px 11px);'}
   ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; padding: 12px 14px; > div:nth-child(2) { grid-column: 1 / -1; order: 3; } }
 `;
 const Start = styled(Link)`
-  display: inline-flex; align-items: center; min-height: 52px; padding: 6px 20px; border: 2px solid var(--hedge); border-radius: 3px; font-weight: 650; text-decoration: none; color: var(--hedge); background: var(--sheet); white-space: nowrap;
+  display: inline-flex; align-items: center; min-height: 52px; padding: 6px 20px; border: 2px solid var(--hedge);
+  border-radius: 3px; font-weight: 650; text-decoration: none; color: var(--hedge); background: var(--sheet);
+  white-space: nowrap;
   &[data-walked='false'] { background: var(--hedge); color: var(--on-hedge); }
 `;
-const Find = styled.input`border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); color: var(--ink); min-height: 48px; padding: 6px 12px; width: 260px; ${PHONE} { width: 100%; }`;
+const Find = styled.input`
+  border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); color: var(--ink); min-height: 48px;
+  padding: 6px 12px; width: 260px; ${PHONE} { width: 100%; }
+`;
 const LabelsLink = styled(Link)`${quietLink} ${PHONE} { && { display: none; } }`;
-const Found = styled.ul`display: flex; flex-direction: column; gap: 4px; margin-top: 2px; li { font-size: 16px; display: flex; gap: 10px; align-items: center; } li > span:first-child > * { font-size: 11.5px; padding: 0 5px; }`;
+const Found = styled.ul`
+  display: flex; flex-direction: column; gap: 4px; margin-top: 2px;
+  li { font-size: 16px; display: flex; gap: 10px; align-items: center; }
+  li > span:first-child > * { font-size: 11.5px; padding: 0 5px; }
+`;
 
 /** The machines to walk round, those nobody has looked at first. */
 export default function WalkaroundPage() {
@@ -64,7 +77,11 @@ export default function WalkaroundPage() {
           <MachineRow key={row.id} row={row} today={today} mayWalk={person.role !== 'reader'} />
         ))}
         {shown.length === 0 && (
-          <Empty>{name ? 'No machine is called that.' : 'There is no machine here for you to walk round. A keeper says which you may use.'}</Empty>
+          <Empty>
+            {name
+              ? 'No machine is called that.'
+              : 'There is no machine here for you to walk round. A keeper says which you may use.'}
+          </Empty>
         )}
       </Sheet>
     </Page>
@@ -101,7 +118,11 @@ function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: s
         )}
       </div>
       {mayWalk && (
-        <Start to={`/walkaround/${row.id}`} data-walked={walked} aria-label={`${walked ? 'Walk again' : 'Walk round'}: ${row.name}`}>
+        <Start
+          to={`/walkaround/${row.id}`}
+          data-walked={walked}
+          aria-label={`${walked ? 'Walk again' : 'Walk round'}: ${row.name}`}
+        >
           {walked ? 'Walk again' : 'Walk round'}
         </Start>
       )}
@@ -110,7 +131,8 @@ function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: s
 }
 
 /** The longer nobody has looked at it, the further up; what is walked stands last. */
-const unlooked = (row: Schemas['WalkRow'], today: string): number => (walkedToday(row, today) ? -1 : (row.days_since ?? Number.MAX_SAFE_INTEGER));
+const unlooked = (row: Schemas['WalkRow'], today: string): number =>
+  walkedToday(row, today) ? -1 : (row.days_since ?? Number.MAX_SAFE_INTEGER);
 
 const walkedToday = (row: Schemas['WalkRow'], today: string): boolean => row.last?.day === today && row.last.ended;
 
@@ -118,8 +140,11 @@ function walkedSentence(row: Schemas['WalkRow'], today: string): string {
   if (!row.last) return 'Nobody has walked round it yet.';
   const by = row.last.by.join(' and ');
   const left = row.last.left_out > 0 ? `, ${row.last.left_out} not looked at` : '';
-  if (row.last.day === today) return `${row.last.ended ? 'Walked' : 'Begun'} today by ${by}: ${row.last.looked_at} looked at${left}.`;
-  return row.days_since === 1 ? `Walked yesterday by ${by}${left}.` : `Not looked at for ${row.days_since} days; last by ${by}.`;
+  if (row.last.day === today)
+    return `${row.last.ended ? 'Walked' : 'Begun'} today by ${by}: ${row.last.looked_at} looked at${left}.`;
+  return row.days_since === 1
+    ? `Walked yesterday by ${by}${left}.`
+    : `Not looked at for ${row.days_since} days; last by ${by}.`;
 }
 
 function toldOf(rows: Schemas['WalkRow'][], today: string): string {

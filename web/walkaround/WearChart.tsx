@@ -5,8 +5,18 @@ import { VerdictStamp } from '../kit/Stamp';
 
 type Wear = Schemas['Trends']['wear'][number];
 
-const Figure = styled.figure`padding: 14px 20px; display: flex; flex-direction: column; gap: 8px; svg { width: 100%; height: auto; max-height: 260px; display: block; } figcaption { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; }`;
-const Behind = styled.details`font-size: 15px; summary { cursor: pointer; min-height: 32px; color: var(--hedge); font-weight: 600; } table { border-collapse: collapse; } th, td { padding: 4px 18px 4px 0; text-align: left; border-bottom: 1px solid var(--rule); font-weight: 450; } th { font-weight: 650; }`;
+const Figure = styled.figure`
+  padding: 14px 20px; display: flex; flex-direction: column; gap: 8px;
+  svg { width: 100%; height: auto; max-height: 260px; display: block; }
+  figcaption { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; }
+`;
+const Behind = styled.details`
+  font-size: 15px;
+  summary { cursor: pointer; min-height: 32px; color: var(--hedge); font-weight: 600; }
+  table { border-collapse: collapse; }
+  th, td { padding: 4px 18px 4px 0; text-align: left; border-bottom: 1px solid var(--rule); font-weight: 450; }
+  th { font-weight: 650; }
+`;
 
 const WIDTH = 760;
 const HEIGHT = 220;
@@ -23,7 +33,8 @@ export function WearChart({ wear }: { wear: Wear }) {
   const [low, high] = [Math.min(...up), Math.max(...up)];
   const room = (high - low || 1) * 0.15;
   const x = (hours: number) => LEFT + ((hours - from) / (to - from || 1)) * (WIDTH - LEFT - 20);
-  const y = (value: number) => HEIGHT - FOOT - ((value - low + room) / (high - low + 2 * room || 1)) * (HEIGHT - FOOT - 10);
+  const y = (value: number) =>
+    HEIGHT - FOOT - ((value - low + room) / (high - low + 2 * room || 1)) * (HEIGHT - FOOT - 10);
   const clip = (value: number) => Math.min(HEIGHT - FOOT, Math.max(4, y(value)));
   const line = wear.line.map(({ hours, value }) => `${x(hours)},${clip(value)}`).join(' ');
   const band = [

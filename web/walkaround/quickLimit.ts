@@ -5,7 +5,10 @@ import type { Entered } from './AskFields';
  * Where nobody can ask: what was entered, added up in whole numbers of the small unit, falls into the first band that it lies below. Null where it asks
  * for more than the ready-made limit knows.
  */
-export function judgeQuickly(quick: Schemas['QuickLimit'] | null, entered: Entered): { verdict: Schemas['Verdict']; words: string } | null {
+export function judgeQuickly(
+  quick: Schemas['QuickLimit'] | null,
+  entered: Entered,
+): { verdict: Schemas['Verdict']; words: string } | null {
   if (!quick || quick.unless.some((name) => entered[name] !== undefined)) return null;
   const parts = quick.fields.map(({ name, sign }) => {
     const small = wholeUnits(String(entered[name] ?? ''), quick);
@@ -26,7 +29,9 @@ function wholeUnits(typed: string, { unit, per_unit }: Schemas['QuickLimit']): n
   if (!found) return null;
   const [, whole, decimals = '', mixed = '0', above, below] = found;
   const [upper, lower] =
-    above === undefined ? [Number(`${whole}${decimals}`), 10 ** decimals.length] : [Number(mixed) * Number(below) + Number(above), Number(below)];
+    above === undefined
+      ? [Number(`${whole}${decimals}`), 10 ** decimals.length]
+      : [Number(mixed) * Number(below) + Number(above), Number(below)];
   const small = (upper * per_unit) / lower;
   return Number.isInteger(small) ? small : null;
 }

@@ -7,20 +7,41 @@ export type Step =
   | { key: string; title: string; kind: 'check'; check: Schemas['Check'] };
 
 /** What a round asks, one after the other: the meter, what is open, then once round the machine. */
-export function roundSteps(walk: Schemas['Walk'], kind: Schemas['RoundKind'], answers: Record<string, Answered>): Step[] {
+export function roundSteps(
+  walk: Schemas['Walk'],
+  kind: Schemas['RoundKind'],
+  answers: Record<string, Answered>,
+): Step[] {
   const keys = walk.rounds.find((round) => round.kind === kind)?.keys ?? [];
   const checks = new Map(walk.checks.map((check) => [check.key, check]));
   const [meter] = walk.meters;
   const open = walk.findings.map(
-    (finding): Step => ({ key: finding.check, title: finding.title, kind: 'finding', finding, check: checks.get(finding.check) }),
+    (finding): Step => ({
+      key: finding.check,
+      title: finding.title,
+      kind: 'finding',
+      finding,
+      check: checks.get(finding.check),
+    }),
   );
   const asked = new Set(open.map(({ key }) => key));
   const round = keys.flatMap((key): Step[] => {
     const check = checks.get(key);
-    return !check || asked.has(key) || !isAsked(check, answers) ? [] : [{ key, title: check.title, kind: 'check', check }];
+    return !check || asked.has(key) || !isAsked(check, answers)
+      ? []
+      : [{ key, title: check.title, kind: 'check', check }];
   });
   return [
-    ...(meter ? [{ key: '~meter' as const, title: meter.unit === 'h' ? 'Hour meter' : 'Odometer', kind: 'meter' as const, meter }] : []),
+    ...(meter
+      ? [
+          {
+            key: '~meter' as const,
+            title: meter.unit === 'h' ? 'Hour meter' : 'Odometer',
+            kind: 'meter' as const,
+            meter,
+          },
+        ]
+      : []),
     ...open,
     ...round,
   ];
@@ -37,5 +58,7 @@ function isAsked(check: Schemas['Check'], answers: Record<string, Answered>): bo
 export function hardest(walk: Schemas['Walk'], answers: Record<string, Answered>): Schemas['Verdict'] {
   const told = Object.values(answers).map(({ verdict }) => verdict);
   const hardestFirst = [...walk.verdicts].reverse();
-  return hardestFirst.find((verdict) => told.includes(verdict) || (verdict === 'stand_down' && walk.stood_down)) ?? 'fit';
+  return (
+    hardestFirst.find((verdict) => told.includes(verdict) || (verdict === 'stand_down' && walk.stood_down)) ?? 'fit'
+  );
 }

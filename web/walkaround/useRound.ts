@@ -28,13 +28,21 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
       onSent((sent) => {
         for (const { note: kept, act } of sent) {
           const mine = Object.entries(progress?.answers ?? {}).find(([, answer]) => answer.note === kept.id);
-          if (mine && act && act.verdict !== mine[1].verdict) void answered(mine[0], { ...mine[1], verdict: act.verdict, words: act.why });
+          if (mine && act && act.verdict !== mine[1].verdict)
+            void answered(mine[0], { ...mine[1], verdict: act.verdict, words: act.why });
         }
       }),
     [progress, answered],
   );
 
-  const say = async (check: string, title: string, saying: Saying, verdict: Answered['verdict'], words: string, photos: KeptNote['photos'] = []) => {
+  const say = async (
+    check: string,
+    title: string,
+    saying: Saying,
+    verdict: Answered['verdict'],
+    words: string,
+    photos: KeptNote['photos'] = [],
+  ) => {
     const before = progress?.answers[check];
     const look = noteOf({ kind: 'look', machine_id: machine, round, check, ...saying, replaces: before?.note || null });
     await answered(check, { note: look.id, said: saying.said, verdict, words, values: saying.values ?? undefined });
@@ -55,13 +63,21 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     const before = progress?.answers[`point-${point.key}`];
     const wentIn = 'strokes' in got;
     const words = wentIn ? String(got.strokes) : 'did not go in';
-    const grease = noteOf({ kind: 'grease', machine_id: machine, round, spot: point.key, ...got, replaces: before?.note || null });
+    const grease = noteOf({
+      kind: 'grease',
+      machine_id: machine,
+      round,
+      spot: point.key,
+      ...got,
+      replaces: before?.note || null,
+    });
     await answered(`point-${point.key}`, { note: grease.id, said: 'greased', verdict: wentIn ? 'fit' : null, words });
     await keepNote(grease, `${walk?.name}: ${point.name}, ${wentIn ? `${words} strokes` : words}`);
   };
   const grease = (point: Point, strokes: number) => tellOfPoint(point, { strokes });
   const didNotGoIn = (point: Point) => tellOfPoint(point, { did_not_go_in: true });
-  const passOver = (key: string) => answered(key, { note: '', said: 'not_looked', verdict: null, words: 'not reached' });
+  const passOver = (key: string) =>
+    answered(key, { note: '', said: 'not_looked', verdict: null, words: 'not reached' });
   const end = async () => {
     if (progress?.ended) return;
     await ended();
@@ -76,7 +92,10 @@ function toldByOthers(walk: Schemas['Walk'] | undefined, kind: Schemas['RoundKin
   return Object.fromEntries(
     looks.map((look) => {
       const said = look.kind === 'measured' ? 'measured' : look.verdict === 'fit' ? 'fine' : 'not_fine';
-      return [look.check, { note: look.id, said, verdict: look.verdict, words: `${look.by}: ${look.why || said.replace('_', ' ')}` }];
+      return [
+        look.check,
+        { note: look.id, said, verdict: look.verdict, words: `${look.by}: ${look.why || said.replace('_', ' ')}` },
+      ];
     }),
   );
 }

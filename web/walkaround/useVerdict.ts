@@ -16,7 +16,12 @@ export function useVerdict(machine: number, check: Schemas['Check'], values: Ent
   const asked = useQuery({
     queryKey: ['verdict', machine, check.key, settled],
     queryFn: () =>
-      answer(api.POST('/machines/{machine}/checks/{check}/verdict', { params: { path: { machine, check: check.key } }, body: { values: entered } })),
+      answer(
+        api.POST('/machines/{machine}/checks/{check}/verdict', {
+          params: { path: { machine, check: check.key } },
+          body: { values: entered },
+        }),
+      ),
     enabled: Object.keys(entered).length > 0,
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
@@ -24,7 +29,9 @@ export function useVerdict(machine: number, check: Schemas['Check'], values: Ent
   const outOfReach = asked.error instanceof Refused && asked.error.problem.status === 0;
   const nothing = Object.keys(given(values)).length === 0;
   const quick = outOfReach ? judgeQuickly(check.quick, entered) : null;
-  const judged: Judged | null = quick ? { verdict: quick.verdict, usable: true, why: quick.words, do: '', limit: '' } : (asked.data?.answer ?? null);
+  const judged: Judged | null = quick
+    ? { verdict: quick.verdict, usable: true, why: quick.words, do: '', limit: '' }
+    : (asked.data?.answer ?? null);
   return {
     judged: nothing ? null : judged,
     outOfReach,

@@ -4,7 +4,10 @@ import { MainButton, PlainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { count } from '../kit/format';
 
-const Question = styled.div`border: 2px solid var(--straw); border-radius: 3px; padding: 14px 16px; display: flex; flex-direction: column; gap: 12px; background: var(--sheet);`;
+const Question = styled.div`
+  border: 2px solid var(--straw); border-radius: 3px; padding: 14px 16px; display: flex; flex-direction: column;
+  gap: 12px; background: var(--sheet);
+`;
 
 type Props = {
   refused: Refused;
@@ -28,7 +31,9 @@ export function AskAgain({ refused, typed, reason, onReason, onSuggestion, onCon
         </MainButton>
       ))}
       {kind === 'lower' && onReplaceMeter && <PlainButton onPress={onReplaceMeter}>The meter was replaced</PlainButton>}
-      {kind === 'rolled_over' && onReplaceMeter && <PlainButton onPress={onReplaceMeter}>It began again, count on from there</PlainButton>}
+      {kind === 'rolled_over' && onReplaceMeter && (
+        <PlainButton onPress={onReplaceMeter}>It began again, count on from there</PlainButton>
+      )}
       <Field label={`Why ${typed} is right`} value={reason} onChange={onReason} placeholder="Ran through the storm" />
       <PlainButton isDisabled={reason.trim() === ''} onPress={onConfirm}>
         Log {typed} with this reason
@@ -37,4 +42,5 @@ export function AskAgain({ refused, typed, reason, onReason, onSuggestion, onCon
   );
 }
 
-export const asksAgain = (refused: Refused | null): refused is Refused => refused?.problem.type === '/problems/implausible-reading';
+export const asksAgain = (refused: Refused | null): refused is Refused =>
+  refused?.problem.type === '/problems/implausible-reading';

@@ -4,10 +4,10 @@ import type { Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
+import { Dialog } from '../kit/Dialog';
 import { Amount, Choice, Field } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
-import { Dialog } from '../kit/Dialog';
 import { useDraft } from '../kit/useDraft';
 import { AskAgain, asksAgain } from './AskAgain';
 
@@ -43,7 +43,9 @@ export function LogHours({ line, onClose }: Props) {
       },
       `${line.name}: ${value} ${meter.unit}`,
     );
-  const last = meter.read_on ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, line.rail.today)}.` : 'Not read yet.';
+  const last = meter.read_on
+    ? `Last reading ${metered(meter.value, meter.unit)}, ${sinceDay(meter.read_on, line.rail.today)}.`
+    : 'Not read yet.';
   return (
     <Dialog title={`${line.name}: log ${meter.unit === 'h' ? 'hours' : 'distance'}`} isOpen onClose={onClose}>
       {line.meters.length > 1 && (

@@ -9,7 +9,8 @@ import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 
 const Row = styled.article`
-  display: grid; grid-template-columns: 222px minmax(0, 1fr) 396px; border-bottom: 1px solid var(--rule); min-height: 92px; align-items: stretch;
+  display: grid; grid-template-columns: 222px minmax(0, 1fr) 396px; border-bottom: 1px solid var(--rule);
+  min-height: 92px; align-items: stretch;
   &:last-child { border-bottom: 0; }
   @media (max-width: 1080px) { grid-template-columns: 170px minmax(0, 1fr) 270px; }
   ${PHONE} { grid-template-columns: minmax(0, 1fr); padding: 12px 0 0; }
@@ -17,12 +18,21 @@ const Row = styled.article`
 `;
 const Who = styled.div`
   padding: 8px 8px 8px 20px; line-height: 1.27; align-self: center; min-width: 0; overflow-wrap: anywhere;
-  h2 { font-size: 20px; display: inline-block; } h2 a { text-decoration: none; } h2 a:hover { text-decoration: underline; text-underline-offset: 4px; text-decoration-thickness: 1px; }
-  small { display: block; color: var(--soft); font-size: 14.5px; } b { font-weight: 450; font-size: 15px; } b + span { color: var(--soft); font-size: 14.5px; }
+  h2 { font-size: 20px; display: inline-block; }
+  h2 a { text-decoration: none; }
+  h2 a:hover { text-decoration: underline; text-underline-offset: 4px; text-decoration-thickness: 1px; }
+  small { display: block; color: var(--soft); font-size: 14.5px; }
+  b { font-weight: 450; font-size: 15px; }
+  b + span { color: var(--soft); font-size: 14.5px; }
   ${PHONE} { padding: 0 14px; }
 `;
-const OnRail = styled.div`position: relative; min-width: 0; align-self: center; padding-right: 18px; ${PHONE} { padding: 0 14px; }`;
-const StampedName = styled.span`display: inline-block; margin-left: 12px; vertical-align: 2px; span { font-size: 12.5px; padding: 1px 6px; }`;
+const OnRail = styled.div`
+  position: relative; min-width: 0; align-self: center; padding-right: 18px; ${PHONE} { padding: 0 14px; }
+`;
+const StampedName = styled.span`
+  display: inline-block; margin-left: 12px; vertical-align: 2px;
+  span { font-size: 12.5px; padding: 1px 6px; }
+`;
 const BenchLink = styled(Link)`${quietLink}`;
 
 type Props = { line: Schemas['YardLine']; person: Schemas['Person']; onLogHours: () => void };
@@ -72,7 +82,9 @@ export function MachineLine({ line, person, onLogHours }: Props) {
         <p>{line.stood_down ? standDownSentence(line) : line.why}</p>
         <QuietActions>
           {line.stood_down && mayService && <BenchLink to={`${sheet}?lift`}>Look and lift</BenchLink>}
-          {!line.stood_down && mayService && line.state !== 'fresh' && <BenchLink to={`${sheet}/service`}>Record service</BenchLink>}
+          {!line.stood_down && mayService && line.state !== 'fresh' && (
+            <BenchLink to={`${sheet}/service`}>Record service</BenchLink>
+          )}
           {mayLog && <QuietButton onPress={onLogHours}>Log hours</QuietButton>}
           {mayUse(person, line.id) && (
             <BenchLink to={`/walkaround/${line.id}`} aria-label={`Walk round ${line.name}`}>

@@ -25,7 +25,9 @@ const Headline = styled.p`
 const Filters = styled.div`
   display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; font-size: 15px;
   input, select { border: 0; border-bottom: 1px solid var(--hedge); background: none; color: var(--hedge); padding: 4px 0; min-height: 34px; border-radius: 0; }
-  input { width: 150px; color: var(--ink); } select { cursor: pointer; max-width: 170px; margin-left: -4px; } option { color: CanvasText; }
+  input { width: 150px; color: var(--ink); }
+  select { cursor: pointer; max-width: 170px; margin-left: -4px; }
+  option { color: CanvasText; }
   ${PHONE} {
     width: 100%; input, select { min-height: 48px; flex: 1 1 40%; width: auto; min-width: 0; max-width: none; }
     &[data-open='false'] select { display: none; }
@@ -57,7 +59,11 @@ export function YardPage() {
               <button
                 type="button"
                 aria-pressed={filter.state === state}
-                style={state === 'past' || state === 'due' || state === 'nearing' ? { borderBottomColor: stateColour(state) } : undefined}
+                style={
+                  state === 'past' || state === 'due' || state === 'nearing'
+                    ? { borderBottomColor: stateColour(state) }
+                    : undefined
+                }
                 onClick={() => setFilter({ state: filter.state === state ? undefined : state })}
               >
                 {text}
@@ -73,13 +79,21 @@ export function YardPage() {
               Filter
             </QuietButton>
           </PhoneOnly>
-          <select aria-label="Place" value={filter.place ?? ''} onChange={(event) => setFilter({ place: event.target.value })}>
+          <select
+            aria-label="Place"
+            value={filter.place ?? ''}
+            onChange={(event) => setFilter({ place: event.target.value })}
+          >
             <option value="">All places</option>
             {yard.data.places.map((place) => (
               <option key={place}>{place}</option>
             ))}
           </select>
-          <select aria-label="Class" value={filter.class ?? ''} onChange={(event) => setFilter({ class: event.target.value as YardFilter['class'] })}>
+          <select
+            aria-label="Class"
+            value={filter.class ?? ''}
+            onChange={(event) => setFilter({ class: event.target.value as YardFilter['class'] })}
+          >
             <option value="">All classes</option>
             {yard.data.classes.map(({ class: value, label }) => (
               <option key={value} value={value}>
@@ -87,7 +101,11 @@ export function YardPage() {
               </option>
             ))}
           </select>
-          <select aria-label="State" value={filter.state ?? ''} onChange={(event) => setFilter({ state: event.target.value as YardFilter['state'] })}>
+          <select
+            aria-label="State"
+            value={filter.state ?? ''}
+            onChange={(event) => setFilter({ state: event.target.value as YardFilter['state'] })}
+          >
             <option value="">All states</option>
             {Object.entries(STATE_WORDS).map(([value, word]) => (
               <option key={value} value={value}>
@@ -95,7 +113,11 @@ export function YardPage() {
               </option>
             ))}
           </select>
-          {filtered && <QuietButton onPress={() => setFilter({ name: '', place: '', class: undefined, state: undefined })}>Show all</QuietButton>}
+          {filtered && (
+            <QuietButton onPress={() => setFilter({ name: '', place: '', class: undefined, state: undefined })}>
+              Show all
+            </QuietButton>
+          )}
           {person.role === 'keeper' && <AddLink to="/machines/new">Add a machine</AddLink>}
         </Filters>
       </Lead>
