@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Logbook\Acts\Placing;
+use App\Logbook\Readings\Reading;
 use App\Machines\Machine;
 use App\People\Role;
+use App\Rulebook\Rule;
+use App\Rulebook\Standings\GreaseAnew;
 use Core\Machine\MachineClass;
 use Illuminate\Support\Facades\DB;
 
@@ -194,6 +198,14 @@ final class YardTest extends TestCase
         self::assertArrayHasKey('past', $states);
         $classes = array_unique(array_column($this->getJson('/api/machines')->json('data'), 'class'));
         self::assertCount(count(MachineClass::cases()), $classes, 'a machine of every class');
+        $acts = fn (): array => DB::table('acts')->orderBy('id')->get(['id', 'hours', 'km', 'meets'])->all();
+        $before = $acts();
+        $wigeon = Machine::query()->where('name', 'Wigeon')->with('meters', 'rules')->firstOrFail();
+        foreach (Reading::query()->whereIn('meter_id', $wigeon->meters->modelKeys())->orderBy('id')->get()->nth(40) as $reading) {
+            Placing::anew($wigeon, $reading->happened_at, $reading->meter->unit->isDistance());
+        }
+        $wigeon->rules->each(fn (Rule $rule) => ($this->app->make(GreaseAnew::class))($rule));
+        self::assertEquals($before, $acts(), 'the demo\'s acts stand where the book itself would place them');
         $this->artisan('demo:load')->assertFailed();
     }
 }

@@ -7,12 +7,15 @@ namespace Core\Inspect\Instrument;
 use Core\Form\Fields;
 use Core\Form\Written;
 use Core\Inspect\Ask;
+use Core\Inspect\EngineState;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\LevelMark;
 use Core\Inspect\LevelMethod;
 use Core\Inspect\LevelProtocol;
 use Core\Inspect\Occasion;
+use Core\Inspect\StickHeld;
+use Core\Inspect\Warmth;
 use Core\Measure\Dimension;
 use Core\Measure\Unit;
 
@@ -22,17 +25,12 @@ use Core\Measure\Unit;
  */
 final class Level implements Instrument
 {
-    private const ENGINE = ['off' => 'engine off', 'idling' => 'engine idling'];
-
-    private const TEMPERATURE = ['cold' => 'cold', 'warm' => 'warm', 'hot' => 'hot'];
-
-    private const HELD = ['rested' => 'stick rested on its threads', 'screwed' => 'stick screwed in'];
-
     /** Of how it was read only what its protocol asks for. */
     public function asks(array $limits = []): array
     {
         $method = LevelMethod::tryFrom($limits['method'] ?? '') ?? LevelMethod::Stick;
         $marks = $method->marks();
+        $isTimed = isset($limits['wait_minutes']) || isset($limits['latest_minutes']);
 
         return [
             Ask::choice(
@@ -42,13 +40,10 @@ final class Level implements Instrument
             ),
             Ask::quantity('topped_up', 'Topped up with', Unit::Litre, like: 'most_per_100h')->ifAny(),
             Ask::flag('slope', 'Read on a slope'),
-            ...isset($limits['engine']) ? [Ask::choice('engine', 'Engine', self::ENGINE)] : [],
-            ...isset($limits['temperature']) ? [Ask::choice('temperature', 'Temperature', self::TEMPERATURE)] : [],
-            ...isset($limits['wait_minutes'])
-                || isset($limits['latest_minutes'])
-                ? [Ask::number('waited', 'Minutes waited')]
-                : [],
-            ...isset($limits['held']) ? [Ask::choice('held', 'Stick', self::HELD)] : [],
+            ...isset($limits['engine']) ? [Ask::choice('engine', 'Engine', self::engines())] : [],
+            ...isset($limits['temperature']) ? [Ask::choice('temperature', 'Temperature', self::warmths())] : [],
+            ...$isTimed ? [Ask::number('waited', 'Minutes waited')] : [],
+            ...isset($limits['held']) ? [Ask::choice('held', 'Stick', self::holds())] : [],
         ];
     }
 
@@ -63,11 +58,11 @@ final class Level implements Instrument
                     array_map(fn (LevelMethod $method): string => $method->word(), LevelMethod::cases()),
                 ),
             )->ifAny(),
-            Ask::choice('engine', 'Read with', self::ENGINE)->ifAny(),
-            Ask::choice('temperature', 'Read', self::TEMPERATURE)->ifAny(),
+            Ask::choice('engine', 'Read with', self::engines())->ifAny(),
+            Ask::choice('temperature', 'Read', self::warmths())->ifAny(),
             Ask::number('wait_minutes', 'Minutes to wait')->ifAny(),
             Ask::number('latest_minutes', 'Minutes at most')->ifAny(),
-            Ask::choice('held', 'Stick', self::HELD)->ifAny(),
+            Ask::choice('held', 'Stick', self::holds())->ifAny(),
             Ask::quantity('most_per_100h', 'It may use in 100 h', Unit::Litre)->ifAny(),
         ];
     }
@@ -82,16 +77,40 @@ final class Level implements Instrument
         if ($method !== LevelMethod::Stick && $fields->has('held')) {
             $fields->fault('held', "What is read by a {$method->word()} has no stick to hold.");
         }
-        $one = fn (string $name, array $words, string $what): ?string => $fields->has($name)
-            ? $fields->option($name, array_keys($words), $what)
-            : null;
+        $one = fn (string $name, array $words, string $what): string => $fields->has($name)
+            ? (string) $fields->option($name, array_keys($words), $what)
+            : '';
 
         return new LevelProtocol(
-            $one('engine', self::ENGINE, 'the engine'),
-            $one('temperature', self::TEMPERATURE, 'the temperature'),
+            EngineState::tryFrom($one('engine', self::engines(), 'the engine')),
+            Warmth::tryFrom($one('temperature', self::warmths(), 'the temperature')),
             $fields->optionalWholeNumber($wait, 'the minutes', 24 * 60),
-            $one('held', self::HELD, 'the way the stick is held'),
+            StickHeld::tryFrom($one('held', self::holds(), 'the way the stick is held')),
             $fields->optionalWholeNumber('latest_minutes', 'the latest minute', 24 * 60),
+        );
+    }
+
+    /** @return array<string, string> */
+    private static function engines(): array
+    {
+        return array_combine(
+            array_column(EngineState::cases(), 'value'),
+            array_map(fn (EngineState $state): string => $state->inWords(), EngineState::cases()),
+        );
+    }
+
+    /** @return array<string, string> */
+    private static function warmths(): array
+    {
+        return array_combine(array_column(Warmth::cases(), 'value'), array_column(Warmth::cases(), 'value'));
+    }
+
+    /** @return array<string, string> */
+    private static function holds(): array
+    {
+        return array_combine(
+            array_column(StickHeld::cases(), 'value'),
+            array_map(fn (StickHeld $held): string => $held->inWords(), StickHeld::cases()),
         );
     }
 

@@ -6,8 +6,10 @@ namespace Tests\Core\Inspect;
 
 use Core\Form\BadInput;
 use Core\Inspect\Ask;
+use Core\Inspect\EngineState;
 use Core\Inspect\Instrument\Level;
 use Core\Inspect\LevelProtocol;
+use Core\Inspect\Warmth;
 use Core\Reckoner\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -52,7 +54,8 @@ final class LevelTest extends TestCase
     {
         self::assertStringContainsString(
             'stopped, this one reads over full',
-            (new LevelProtocol('idling', 'hot'))->asksOf(new LevelProtocol('off', 'hot'), false),
+            (new LevelProtocol(EngineState::Idling, Warmth::Hot))
+                ->asksOf(new LevelProtocol(EngineState::Off, Warmth::Hot), false),
         );
     }
 
