@@ -20,6 +20,8 @@ return [
             'collation' => 'utf8mb4_unicode_ci',
             'prefix' => '',
             'strict' => true,
+            // One way to the server and back for each question, not two.
+            'options' => [PDO::ATTR_EMULATE_PREPARES => true],
             'timezone' => '+00:00',
             // Whoever waited for a machine's row must then see what the one before them wrote.
             'isolation_level' => 'READ COMMITTED',

@@ -78,9 +78,7 @@ final readonly class StrikeEntry
     {
         $acts = $entry->acts()->standing()->with('spot.grease')->get();
         $entry->acts()->standing()->update(['struck_at' => now(), 'meets' => false]);
-        if ($acts->isNotEmpty()) {
-            $this->whatMeets->inEntry($machine, $entry);
-        }
+        $this->whatMeets->inEntry($machine, $entry, $acts);
         foreach ($acts as $act) {
             $this->whatMeets->ofGrease($act);
         }

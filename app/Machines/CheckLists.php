@@ -19,6 +19,9 @@ final class CheckLists
     /** @var array<string, CheckList> by class */
     private array $ofClass = [];
 
+    /** @var array<string, CheckList> by machine id and class */
+    private array $ofMachine = [];
+
     /** @var array<int, list<CheckChange>> by machine id, of those that were read together */
     private array $changes = [];
 
@@ -29,7 +32,10 @@ final class CheckLists
      */
     public function read(iterable $machines): void
     {
-        $ids = collect($machines)->pluck('id')->all();
+        $ids = array_diff(collect($machines)->pluck('id')->all(), array_keys($this->changes));
+        if ($ids === []) {
+            return;
+        }
         $changes = ChangedCheck::query()->whereIn('machine_id', $ids)->orderBy('id')->get()->groupBy('machine_id');
         foreach ($ids as $id) {
             $this->changes[$id] = array_values(
@@ -45,8 +51,8 @@ final class CheckLists
             ->checkList()
             ->changed(self::changes(['class' => $class->value]), LimitSource::MachineClass);
 
-        return $this->ofClass[$class->value]->changed(
-            $this->changes[$machine->id] ?? self::changes(['machine_id' => $machine->id]),
+        return $this->ofMachine["{$machine->id} {$class->value}"] ??= $this->ofClass[$class->value]->changed(
+            $this->changes[$machine->id] ??= self::changes(['machine_id' => $machine->id]),
             LimitSource::Machine,
         );
     }
@@ -74,7 +80,7 @@ final class CheckLists
     /** Forgets what it has read, after the keeper changed something. */
     public function readAnew(): void
     {
-        $this->ofClass = $this->changes = [];
+        $this->ofClass = $this->ofMachine = $this->changes = [];
     }
 
     /**

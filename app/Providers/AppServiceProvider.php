@@ -20,6 +20,7 @@ use App\Logbook\Kinds\ReminderNote;
 use App\Logbook\Kinds\StandDownNote;
 use App\Logbook\Kinds\StrikeNote;
 use App\Logbook\Readings\ReadingChanged;
+use App\Machines\CheckLists;
 use App\Machines\FactsChanged;
 use App\Machines\Machine;
 use App\Machines\MachinePolicy;
@@ -89,6 +90,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        $this->app->scoped(CheckLists::class);
         $this->app->scoped(Yard::class, fn (): Yard => Yard::query()->firstOrFail());
         $this->app->bind(GreaseIntervals::class, RuleIntervals::class);
         $this->app->singleton(NoteKinds::class, function (Application $app): NoteKinds {

@@ -24,7 +24,7 @@ use Illuminate\Support\Facades\DB;
 /** The keeper changes what is looked at: for one machine, or for all of its class. */
 final readonly class CheckController
 {
-    public function __construct(private AddSpot $addSpot, private Yard $yard)
+    public function __construct(private AddSpot $addSpot, private Yard $yard, private CheckLists $checkLists)
     {
     }
 
@@ -59,7 +59,8 @@ final readonly class CheckController
                 'dropped' => $given['dropped'] ?? $changed->dropped ?? false,
                 'position' => array_key_exists('position', $given) ? $given['position'] : $changed->position,
             ])->save();
-            $asked = (new CheckLists)->of($machine)->find($check);
+            $this->checkLists->readAnew();
+            $asked = $this->checkLists->find($machine, $check);
             $this->refuseUnusable($asked, $changed);
             if ($asked !== null) {
                 $this->giveSpot($machine, $asked->spot, $changed->class !== null);
@@ -74,6 +75,7 @@ final readonly class CheckController
     {
         $for = $request->validate(['for' => ['required', 'in:machine,class']])['for'];
         ChangedCheck::query()->where($this->owner($machine, $for, $check))->delete();
+        $this->checkLists->readAnew();
 
         return $this->checks($machine, $for);
     }
@@ -89,7 +91,7 @@ final readonly class CheckController
             ),
         );
 
-        return new JsonResponse(['checks' => array_map(CheckShape::of(...), (new CheckLists)->of($machine)->checks)]);
+        return new JsonResponse(['checks' => array_map(CheckShape::of(...), $this->checkLists->of($machine)->checks)]);
     }
 
     /** @return array<string, int|string|null> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Logbook\Acts\Act;
+use App\Logbook\Entry;
 use Core\Inspect\Finding;
 use Core\Inspect\Sighting;
 use Core\Inspect\Verdict;
@@ -42,7 +43,7 @@ final class Findings
                 $closed,
                 fn ($query, string $closed) => $query->where('happened_at', '>=', $closed),
             )
-                ->with('person:id,name', 'photos', 'spot')->orderBy('happened_at')->orderBy('id')->get()->toBase();
+                ->orderBy('happened_at')->orderBy('id')->get()->toBase();
             $open[$machine] = [
                 ...$open[$machine] ?? [],
                 ...array_filter(self::threads($acts), fn (FindingThread $thread): bool => $thread->finding->isOpen()),
@@ -69,7 +70,7 @@ final class Findings
         $replaced = Act::query()->standing()
             ->whereIn('spot_id', $looks->pluck('spot_id')->unique())
             ->where(['kind' => ActKind::Replaced, 'outcome' => Outcome::Done])
-            ->with('person:id,name', 'photos', 'spot')->get();
+            ->get();
 
         return self::threads($looks->concat($replaced)->unique('id'));
     }
@@ -92,22 +93,16 @@ final class Findings
      */
     private static function threads(Collection $acts): array
     {
-        $acts = (new Acts($acts->all()))->loadMissing('entry:id,round_id')->toBase();
-        $told = $acts->groupBy(
-            fn (Act $act): string => $act->entry->round_id === null
-                || $act->putsRight()
-                || $act->kind === ActKind::Lubricated
+        $rounds = Entry::query()->whereKey($acts->pluck('entry_id')->unique())->pluck('round_id', 'id');
+        $told = [];
+        foreach ($acts as $act) {
+            $round = $rounds[$act->entry_id] ?? null;
+            $occasion = $round === null || $act->putsRight() || $act->kind === ActKind::Lubricated
                 ? "alone {$act->id}"
-                : "round {$act->entry->round_id}",
-        )
-            ->map(
-                fn (Collection $same): Act => $same->sort(
-                    fn (Act $one, Act $other): int => [
-                        $other->verdict?->rank(),
-                        $other->happened_at,
-                    ] <=> [$one->verdict?->rank(), $one->happened_at],
-                )->firstOrFail(),
-            )
+                : "round {$round}";
+            $told[$occasion] = isset($told[$occasion]) ? self::harder($told[$occasion], $act) : $act;
+        }
+        $told = (new Acts($told))->loadMissing('person:id,name', 'photos', 'spot')->toBase()
             ->keyBy(fn (Act $act): string => $act->toSighting()->id);
 
         return array_map(fn (Finding $finding): FindingThread => new FindingThread(
@@ -115,6 +110,14 @@ final class Findings
             array_map(fn (Sighting $sighting): Act => $told[$sighting->id], $finding->sightings),
             $finding->closedBy === null ? null : $told[$finding->closedBy->id],
         ), Finding::ofOneThing(array_values($told->map(fn (Act $act): Sighting => $act->toSighting())->all())));
+    }
+
+    /** Of two who looked at one thing, the later where they say the same. */
+    private static function harder(Act $one, Act $other): Act
+    {
+        $gravity = fn (Act $act): array => [$act->verdict?->rank(), $act->getRawOriginal('happened_at')];
+
+        return $gravity($other) > $gravity($one) ? $other : $one;
     }
 
     /** @return Builder<Act> what was told by one check at a spot, and the parts replaced there */

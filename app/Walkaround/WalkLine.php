@@ -97,11 +97,13 @@ final class WalkLine extends Model
     public static function ofRound(Round $round, Yard $yard): array
     {
         $looks = Act::query()->standing()
-            ->whereIn('kind', [ActKind::Looked, ActKind::Measured])
-            ->whereHas('entry', fn ($entries) => $entries->where('round_id', $round->id))
-            ->with('person:id,name')
-            ->orderBy('happened_at')
-            ->get();
+            ->whereIn('acts.kind', [ActKind::Looked, ActKind::Measured])
+            ->join('entries', 'entries.id', '=', 'acts.entry_id')
+            ->where('round_id', $round->id)
+            ->leftJoin('people', 'people.id', '=', 'acts.person_id')
+            ->orderBy('acts.happened_at')
+            ->toBase()
+            ->get(['check_key', 'verdict', 'outcome', 'people.name as by']);
         $told = $looks->whereNotNull('verdict');
 
         return [
@@ -110,14 +112,16 @@ final class WalkLine extends Model
             'day' => $yard->dayOf($round->started_at)->format('Y-m-d'),
             'started_at' => $round->started_at->toAtomString(),
             'ended' => $round->ended_at !== null,
-            'by' => $looks->pluck('person.name')->unique()->values()->all(),
+            'by' => $looks->pluck('by')->unique()->values()->all(),
             'looked_at' => $told->unique('check_key')->count(),
-            'left_out' => $looks->where('outcome', Outcome::NotDone)
+            'left_out' => $looks->where('outcome', Outcome::NotDone->value)
                 ->pluck('check_key')
                 ->diff($told->pluck('check_key'))
                 ->unique()
                 ->count(),
-            'verdict' => Verdict::hardest(...$told->pluck('verdict')->all())->value,
+            'verdict' => Verdict::hardest(
+                ...$told->pluck('verdict')->unique()->map(Verdict::from(...))->all(),
+            )->value,
         ];
     }
 }

@@ -31,14 +31,28 @@ final class OneOccasion
             );
         $stands = [];
         foreach ($acts as $act) {
-            $stands[$act->id] = $act->outcome === Outcome::Done && match ($act->kind) {
-                ActKind::ToppedUp => ! $misread[$act->spot],
-                ActKind::Filled => $ranOut($act->spot),
-                ActKind::Drained, ActKind::Closed => false,
-                default => true,
-            };
+            $stands[$act->id] = self::standsAlone($act->kind, $act->outcome) || (
+                $act->outcome === Outcome::Done && match ($act->kind) {
+                    ActKind::ToppedUp => ! $misread[$act->spot],
+                    ActKind::Filled => $ranOut($act->spot),
+                    default => false,
+                }
+            );
         }
 
         return $stands;
+    }
+
+    /** Whether an act stands for a task whatever else was done on its occasion. */
+    public static function standsAlone(ActKind $kind, Outcome $outcome): bool
+    {
+        return $outcome === Outcome::Done && ! self::isBound($kind, $outcome) && $kind !== ActKind::Closed;
+    }
+
+    /** Whether what an act stands for hangs on the others of its occasion, or what they stand for on it. */
+    public static function isBound(ActKind $kind, Outcome $outcome): bool
+    {
+        return $outcome === Outcome::Unusable
+            || in_array($kind, [ActKind::ToppedUp, ActKind::Filled, ActKind::Drained], true);
     }
 }

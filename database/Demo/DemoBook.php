@@ -32,6 +32,9 @@ final class DemoBook
     /** @var array<int, Meter> */
     private array $meters = [];
 
+    /** @var list<CarbonImmutable> when each reading was read */
+    private array $read = [];
+
     private readonly Randomizer $chance;
 
     /** @param  array<string, int>  $people  id by sign-in name */
@@ -49,8 +52,8 @@ final class DemoBook
             'uuid' => $this->uuid(),
             'machine_id' => $machine->id,
             'kind' => $kind->value,
-            'happened_at' => $at->utc(),
-            'written_at' => $at->utc(),
+            'happened_at' => self::utc($at),
+            'written_at' => self::utc($at),
             'person_id' => $this->people[$by],
             'device' => 'demo',
             'note' => null,
@@ -65,12 +68,13 @@ final class DemoBook
     public function reading(int $entry, Meter $meter, CarbonImmutable $at, float $value): void
     {
         $this->meters[$meter->id] = $meter;
+        $this->read[] = $at;
         $this->rows['readings'][] = [
             'entry_id' => $entry,
             'meter_id' => $meter->id,
             'value' => $value,
             'typed' => (string) $value,
-            'happened_at' => $at->utc(),
+            'happened_at' => self::utc($at),
         ];
     }
 
@@ -85,8 +89,8 @@ final class DemoBook
                 'machine_id' => $machine->id,
                 'kind' => $kind->value,
                 'day' => $day,
-                'started_at' => $at->utc(),
-                'ended_at' => $at->addMinutes(2)->utc(),
+                'started_at' => self::utc($at),
+                'ended_at' => self::utc($at->addMinutes(2)),
             ];
         }
 
@@ -99,7 +103,7 @@ final class DemoBook
         Spot $spot,
         ActKind $kind,
         string $title,
-        CarbonImmutable $at,
+        \DateTimeInterface $at,
         string $by,
         array $columns = [],
     ): void {
@@ -116,8 +120,10 @@ final class DemoBook
             'task_id' => null,
             'title' => $title,
             'strokes' => null,
-            'happened_at' => $at->utc(),
-            'person_id' => $this->people[$by], 'device' => 'demo', ...$columns,
+            'happened_at' => self::utc($at),
+            'person_id' => $this->people[$by],
+            'device' => 'demo',
+            ...$columns,
         ];
     }
 
@@ -143,10 +149,10 @@ final class DemoBook
     private function place(): void
     {
         $readings = $own = [];
-        foreach ($this->rows['readings'] as $row) {
+        foreach ($this->rows['readings'] as $index => $row) {
             $meter = $this->meters[$row['meter_id']];
             $kind = $meter->unit->isDistance() ? 'km' : 'hours';
-            $reading = new Reading($meter->reckoned((string) $row['value']), $row['happened_at']);
+            $reading = new Reading($meter->reckoned((string) $row['value']), $this->read[$index]);
             $readings[$meter->machine_id][$kind][] = $reading;
             $own[$row['entry_id']][$kind] = (string) $reading->value;
         }
@@ -161,16 +167,17 @@ final class DemoBook
                 );
             }
         }
+        $utc = new \DateTimeZone('UTC');
         foreach ($this->rows['acts'] as &$act) {
             foreach (['hours', 'km'] as $kind) {
                 $act[$kind] = $own[$act['entry_id']][$kind]
-                    ?? self::run($readings[$act['machine_id']][$kind] ?? [], $act['happened_at']);
+                    ?? self::run($readings[$act['machine_id']][$kind] ?? [], new \DateTimeImmutable($act['happened_at'], $utc));
             }
         }
     }
 
     /** @param  list<Reading>  $readings  oldest first */
-    private static function run(array $readings, CarbonImmutable $moment): ?string
+    private static function run(array $readings, \DateTimeImmutable $moment): ?string
     {
         [$low, $high] = [0, count($readings)];
         while ($low < $high) {
@@ -179,6 +186,11 @@ final class DemoBook
         }
 
         return (new RunBetween($readings[$low - 1] ?? null, $readings[$low] ?? null))->at($moment)?->__toString();
+    }
+
+    private static function utc(\DateTimeInterface $moment): string
+    {
+        return gmdate('Y-m-d H:i:s', $moment->getTimestamp());
     }
 
     private function uuid(): string

@@ -7,7 +7,6 @@ namespace Database\Demo;
 use Carbon\CarbonImmutable;
 use Core\Machine\MachineClass;
 use Core\Machine\Subject;
-use Core\Schedule\Interval;
 use Core\Schedule\SeverityMark;
 use Core\Schedule\SeverityTable;
 use Core\Starter\Starter;
@@ -46,8 +45,8 @@ final class DemoLife
     /** @var array<string, array{run: float, km: float, at: CarbonImmutable}> by task */
     private array $lastDone = [];
 
-    /** @var array<string, Interval> by task */
-    private array $lived = [];
+    /** @var array<string, array{hours: float|null, km: float|null, months: int|null}> by task, how often it falls due */
+    private array $every = [];
 
     /** @var list<StarterRule>|null */
     private ?array $rules = null;
@@ -90,16 +89,26 @@ final class DemoLife
         return $before === [] ? null : $before[array_key_last($before)];
     }
 
-    /** The interval as this machine's life shortens it. */
-    private function every(StarterRule $rule): Interval
+    /** @return array{hours: float|null, km: float|null, months: int|null} as this machine's life shortens it */
+    private function every(StarterRule $rule): array
     {
-        return $this->lived[$rule->task.$rule->kind->value] ??= $this->machine->severity === null ? $rule->every
-            : SeverityTable::usual()->tighten(
-                $rule->toRule() ?? throw new \LogicException('It goes with another.'),
-                $this->subjects($rule),
-                [new SeverityMark($this->machine->severity)],
-                $this->today,
-            )->every;
+        $task = $rule->task.$rule->kind->value;
+        if (! isset($this->every[$task])) {
+            $every = $this->machine->severity === null ? $rule->every
+                : SeverityTable::usual()->tighten(
+                    $rule->toRule() ?? throw new \LogicException('It goes with another.'),
+                    $this->subjects($rule),
+                    [new SeverityMark($this->machine->severity)],
+                    $this->today,
+                )->every;
+            $this->every[$task] = [
+                'hours' => $this->hasHourMeter() ? $every->hours?->toFloat() : null,
+                'km' => $every->km?->toFloat(),
+                'months' => $every->months,
+            ];
+        }
+
+        return $this->every[$task];
     }
 
     /** @return list<Subject> */
@@ -119,17 +128,18 @@ final class DemoLife
             $this->takeOver();
         }
         $factor = $this->factorToFinish();
-        $lastRead = $this->today->subDays($this->machine->unreadDays);
-        for ($day = $this->begins->addDay(); $day <= $lastRead; $day = $day->addDay()) {
-            $worked = $this->work($day, $factor);
-            if ($this->replaceMeter($day)) {
+        $day = $this->begins;
+        for ($daysAgo = $this->machine->knownDays - 1; $daysAgo >= $this->machine->unreadDays; $daysAgo--) {
+            $day = $day->addDay();
+            $worked = $this->work($day->month, $daysAgo, $factor);
+            if ($this->replaceMeter($day, $daysAgo)) {
                 continue;
             }
-            if ($worked && $this->chance->getInt(1, 100) <= 45 || $day->equalTo($lastRead)) {
+            if ($worked && $this->chance->getInt(1, 100) <= 45 || $daysAgo === $this->machine->unreadDays) {
                 $this->read($day, $this->driver());
             }
             if (! $this->machine->unknownHistory && $day->isWeekday()) {
-                $this->service($day);
+                $this->service($day, $daysAgo);
             }
         }
     }
@@ -169,13 +179,10 @@ final class DemoLife
         }
     }
 
-    private function work(CarbonImmutable $day, float $factor): bool
+    private function work(int $month, int $daysAgo, float $factor): bool
     {
-        $usual = $this->machine->weekly[$day->month - 1] * $factor / 4;
-        if (
-            $this->machine->stormDaysAgo > 0
-            && abs($this->today->diffInDays($day, absolute: true) - $this->machine->stormDaysAgo) <= 1
-        ) {
+        $usual = $this->machine->weekly[$month - 1] * $factor / 4;
+        if ($this->machine->stormDaysAgo > 0 && abs($daysAgo - $this->machine->stormDaysAgo) <= 1) {
             $usual = 20.0;
         } elseif ($usual <= 0 || $this->chance->getInt(1, 100) > ($usual < 0.2 ? 12 : 57)) {
             return false;
@@ -193,12 +200,9 @@ final class DemoLife
     }
 
     /** Whether the meter was changed that day; the rest of its day is not told. */
-    private function replaceMeter(CarbonImmutable $day): bool
+    private function replaceMeter(CarbonImmutable $day, int $daysAgo): bool
     {
-        if (
-            $this->machine->meterReplacedDaysAgo === 0
-            || ! $day->equalTo($this->today->subDays($this->machine->meterReplacedDaysAgo))
-        ) {
+        if ($this->machine->meterReplacedDaysAgo === 0 || $daysAgo !== $this->machine->meterReplacedDaysAgo) {
             return false;
         }
         $this->read($day, 'tamsin');
@@ -207,14 +211,13 @@ final class DemoLife
         return true;
     }
 
-    private function service(CarbonImmutable $day): void
+    private function service(CarbonImmutable $day, int $daysAgo): void
     {
         $due = [];
         $nearing = [];
         foreach ($this->rules() as $rule) {
             $task = $rule->task.$rule->kind->value;
-            $neglected = $this->machine->neglect[$rule->task] ?? null;
-            if ($neglected !== null && $day > $this->today->subDays($neglected)) {
+            if ($daysAgo < ($this->machine->neglect[$rule->task] ?? 0)) {
                 continue;
             }
             $share = $this->shareUsed($rule, $day);
@@ -224,7 +227,7 @@ final class DemoLife
                 $nearing[] = $task;
             }
         }
-        if ($due === [] || $this->isBusy($day)) {
+        if ($due === [] || $this->isBusy($daysAgo)) {
             return;
         }
         $by = $this->chance->getInt(0, 1) === 1 ? 'tamsin' : 'piet';
@@ -234,18 +237,18 @@ final class DemoLife
             'km' => $this->odometer(),
             'tasks' => [...$due, ...$nearing],
             'by' => $by,
-            'note' => $this->isBusy($day->subWeek()) ? 'Late: the grass would not wait.' : $this->remark(),
+            'note' => $this->isBusy($daysAgo + 7) ? 'Late: the grass would not wait.' : $this->remark(),
         ];
         foreach ([...$due, ...$nearing] as $task) {
             $this->lastDone[$task] = ['run' => $this->run, 'km' => $this->km, 'at' => $day];
         }
     }
 
-    private function isBusy(CarbonImmutable $day): bool
+    private function isBusy(int $daysAgo): bool
     {
         [$from, $to] = $this->machine->busyDaysAgo ?? [0, 0];
 
-        return $day->betweenIncluded($this->today->subDays($from), $this->today->subDays($to));
+        return $daysAgo <= $from && $daysAgo >= $to;
     }
 
     private function shareUsed(StarterRule $rule, CarbonImmutable $day): float
@@ -255,20 +258,18 @@ final class DemoLife
         $km = $this->distanceOnly() ? $this->run - $last['run'] : $this->km - $last['km'];
 
         return max(
-            $every->hours === null
-                || ! $this->hasHourMeter()
+            $every['hours'] === null
                 ? 0
-                : ($this->run - $last['run']) / ($this->nextHours($rule, $last['run']) - $last['run']),
-            $every->km === null ? 0 : $km / $every->km->toFloat(),
-            $every->months === null
+                : ($this->run - $last['run']) / ($this->nextHours($rule, $every['hours'], $last['run']) - $last['run']),
+            $every['km'] === null ? 0 : $km / $every['km'],
+            $every['months'] === null
                 ? 0
-                : ($day->getTimestamp() - $last['at']->getTimestamp()) / 86_400 / ($every->months * 30.4),
+                : ($day->getTimestamp() - $last['at']->getTimestamp()) / 86_400 / ($every['months'] * 30.4),
         );
     }
 
-    private function nextHours(StarterRule $rule, float $last): float
+    private function nextHours(StarterRule $rule, float $every, float $last): float
     {
-        $every = $this->every($rule)->hours?->toFloat() ?? 1;
         $satisfied = $last + 0.1 * $every;
         $first = $rule->first?->hours?->toFloat() ?? 0;
 
@@ -292,7 +293,9 @@ final class DemoLife
     /** However early it is today, it has been by now. */
     private function gone(CarbonImmutable $at, int $minutes): CarbonImmutable
     {
-        return $at->min(CarbonImmutable::now($at->timezone)->subMinutes($minutes)->startOfMinute());
+        return $at < $this->today
+            ? $at
+            : $at->min(CarbonImmutable::now($at->timezone)->subMinutes($minutes)->startOfMinute());
     }
 
     private function hours(): ?float

@@ -70,7 +70,7 @@ final class DemoWalks
     public function walk(DemoBook $book): void
     {
         $machines = Machine::query()->with('meters', 'rules')->orderBy('id')->get();
-        $sheets = new CheckLists;
+        $sheets = app(CheckLists::class);
         $sheets->read($machines);
         $spots = Spot::query()->with('grease')->get()->groupBy('machine_id');
         foreach ($machines as $machine) {
@@ -247,13 +247,14 @@ final class DemoWalks
         CarbonImmutable $at,
         string $by,
     ): void {
+        $began = $at->getTimestamp();
         foreach ($checks->values() as $step => $check) {
             $book->act(
                 $entry,
                 $spots[$check->spot],
                 ActKind::Looked,
                 $check->title,
-                $at->addSeconds(4 * $step),
+                new \DateTimeImmutable('@'.($began + 4 * $step)),
                 $by,
                 ['check_key' => $check->key, 'verdict' => Verdict::Fit->value],
             );

@@ -167,8 +167,11 @@ final class LoadDemo extends Command
         ]);
         UsualSpots::begin($machine);
         $meters = $this->fitMeters($machine, $life);
-        $rules = $this->writeRules($machine, $life);
-        $spots = $this->spotsOf($machine->load('rules'));
+        $this->writeRules($machine, $life);
+        $rules = $machine->load('rules')->rules->keyBy(
+            fn (Rule $rule): string => $rule->task->name.$rule->task->kind->value,
+        );
+        $spots = $this->spotsOf($machine);
         $note = $demo->unknownHistory ? 'Bought at a farm sale, no papers with it.' : null;
         $this->book->entry($machine, EntryKind::MachineAdded, $life->begins->setTime(7, 0), 'rosa', ['note' => $note]);
         foreach ($life->readings as $reading) {
@@ -286,28 +289,42 @@ final class LoadDemo extends Command
         return $meters;
     }
 
-    /** @return array<string, Rule> by task and kind */
-    private function writeRules(Machine $machine, DemoLife $life): array
+    /** The rulebook that a machine of its class begins with, written at once. */
+    private function writeRules(Machine $machine, DemoLife $life): void
     {
-        $ids = Spot::query()->where('machine_id', $machine->id)->pluck('id', 'key');
-        $rules = $rows = [];
+        $spotIds = Spot::query()->where('machine_id', $machine->id)->pluck('id', 'key');
+        [$firstTask, $firstRule] = [Task::query()->max('id') + 1, Rule::query()->max('id') + 1];
+        $tasks = $places = $rules = [];
         foreach ($life->rules() as $row => $starter) {
-            $rows[$row] = $this->rule($machine, $starter->task, $starter->kind, array_map(
-                fn (string $key): int => $ids[$key],
-                $starter->spots,
-            ), [
+            $task = new Task(
+                [
+                    'id' => $firstTask + $row,
+                    'machine_id' => $machine->id,
+                    'name' => $starter->task,
+                    'kind' => $starter->kind,
+                    'check_key' => $starter->check,
+                ],
+            );
+            $rule = new Rule([
+                'id' => $firstRule + $row,
+                'machine_id' => $machine->id,
+                'task_id' => $task->id,
                 'anchor' => $life->machine->anchor, 'common_practice' => true, 'note' => $starter->note,
                 'first' => array_map(
                     fn (Interval $first): array => WrittenInterval::fromCore($first),
                     $starter->first === null ? [] : [$starter->first],
                 ),
                 'every' => WrittenInterval::fromCore($starter->every),
-                'goes_with_id' => $starter->goesWith === null ? null : $rows[$starter->goesWith]->id,
-            ], $starter->check);
-            $rules[$starter->task.$starter->kind->value] = $rows[$row];
+                'goes_with_id' => $starter->goesWith === null ? null : $firstRule + $starter->goesWith,
+            ]);
+            [$tasks[], $rules[]] = [$task->getAttributes(), $rule->getAttributes()];
+            foreach ($starter->spots as $position => $key) {
+                $places[] = ['task_id' => $task->id, 'spot_id' => $spotIds[$key], 'position' => $position];
+            }
         }
-
-        return $rules;
+        DB::table('tasks')->insert($tasks);
+        DB::table('task_spots')->insert($places);
+        DB::table('rules')->insert($rules);
     }
 
     /**

@@ -14,6 +14,8 @@ final class AccessibilityTest extends BrowserTestCase
     public function test_every_screen(array $size, string $scheme): void
     {
         $this->browser->resize($size);
+        $this->browser->open('/');
+        $this->browser->see('Sign-in name');
         $this->assertSound('sign in');
         $this->signIn();
         $this->browser->script('localStorage.setItem("jardinier.scheme", arguments[0])', $scheme);

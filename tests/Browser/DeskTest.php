@@ -9,6 +9,7 @@ final class DeskTest extends BrowserTestCase
 {
     public function test_a_stranger_signs_in_and_a_wrong_password_keeps_the_name(): void
     {
+        $this->browser->open('/');
         $this->browser->type('Sign-in name', 'rosa');
         $this->browser->type('Password', 'not this one');
         $this->browser->press('Sign in');
@@ -109,6 +110,7 @@ final class DeskTest extends BrowserTestCase
     {
         $name = 'Garganey'.bin2hex(random_bytes(2));
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->press('Add a machine');
         $this->browser->type('Name', $name);
         $this->browser->choose('Class', 'generator');
@@ -206,6 +208,7 @@ final class DeskTest extends BrowserTestCase
 
         $this->browser->startAfresh();
         $this->signIn('tamsin');
+        $this->browser->open('/');
         $this->find($machine['name']);
         $this->browser->press('Look and lift');
         $this->browser->see('Stood down because: Brake drags');
@@ -217,12 +220,14 @@ final class DeskTest extends BrowserTestCase
     public function test_what_a_role_may_not_do_is_not_offered(): void
     {
         $this->signIn('office');
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         foreach (['Log hours', 'Record service', 'Add a machine'] as $action) {
             self::assertFalse($this->browser->offers($action), $action);
         }
         $this->browser->startAfresh();
         $this->signIn('jory');
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         self::assertTrue($this->browser->offers('Log hours', 'Grebe'));
         self::assertFalse($this->browser->offers('Log hours', 'Bittern'));
@@ -231,6 +236,7 @@ final class DeskTest extends BrowserTestCase
     public function test_the_yard_is_filtered_and_the_view_can_be_sent_to_a_colleague(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         $this->browser->choose('Place', 'House');
         $this->browser->notSee('front mower, cider orchard');
@@ -251,6 +257,7 @@ final class DeskTest extends BrowserTestCase
     public function test_light_and_contrast_are_chosen_and_kept(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->press('Rosa Alder');
         $this->browser->press('Light and contrast');
         $this->browser->press('Shed, for the dark');
@@ -287,6 +294,7 @@ final class DeskTest extends BrowserTestCase
     public function test_from_the_keyboard_alone(): void
     {
         $machine = $this->machine('90');
+        $this->browser->open('/');
         $this->browser->field('Sign-in name');
         $this->browser->keys('rosa', self::TAB, 'coldbrook-rosa', self::ENTER);
         $this->browser->see('Bittern');
@@ -324,6 +332,7 @@ final class DeskTest extends BrowserTestCase
     public function test_the_reckoner_answers_as_one_types_and_a_fault_stands_beside_its_field(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->press('Reckoner');
         $this->browser->type('Amount with its unit', '1 3/4 qt');
         $this->browser->see('1.66 L (1.75 qt)');
@@ -338,6 +347,7 @@ final class DeskTest extends BrowserTestCase
     {
         $name = 'pia'.bin2hex(random_bytes(2));
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->press('Rosa Alder');
         $this->browser->press('People and the yard');
         $this->browser->press('Add a person');

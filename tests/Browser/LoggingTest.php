@@ -11,6 +11,7 @@ final class LoggingTest extends BrowserTestCase
     {
         $machine = $this->machine();
         $this->signIn();
+        $this->browser->open('/');
         $this->find($machine['name']);
         self::assertStringContainsString(
             "name={$machine['name']}",
@@ -32,6 +33,7 @@ final class LoggingTest extends BrowserTestCase
     {
         $machine = $this->machine();
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->press('Logbook');
         $this->browser->see('Correct');
         $this->browser->keys('/');
@@ -69,6 +71,7 @@ final class LoggingTest extends BrowserTestCase
     {
         $machine = $this->machine('40.5');
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->keys('/');
         $this->browser->keys(mb_strtolower($machine['name']).' 438', self::ENTER);
         $this->browser->see('Did you mean 43.8?');

@@ -70,6 +70,7 @@ final class OutOfReachTest extends BrowserTestCase
         );
         if ($this->browser->offers('Sign in')) {
             $this->signIn('nell');
+            $this->browser->open('/');
         }
         $this->browser->until(
             fn (): bool => count($this->walk($machine['id'])['looks'] ?? []) === 11,
@@ -112,6 +113,7 @@ final class OutOfReachTest extends BrowserTestCase
     {
         $machine = $this->machine();
         $this->signIn('bram');
+        $this->browser->open('/');
         $this->find($machine['name']);
         $this->browser->outOfReach();
         $this->browser->press('Log hours');
@@ -155,6 +157,7 @@ final class OutOfReachTest extends BrowserTestCase
 
         $this->browser->startAfresh(['local_storage']);
         $this->signIn('wilf');
+        $this->browser->open('/');
         $this->browser->until(
             fn (): bool => count($this->walk($machine['id'])['looks']) === 1,
             'the note to be sent by who noted it',

@@ -17,6 +17,7 @@ final class PhoneTest extends BrowserTestCase
     {
         $machine = $this->machine();
         $this->signIn();
+        $this->browser->open('/');
         $this->find($machine['name']);
         $this->assertNothingSticksOut();
         $this->browser->press('Log hours');
@@ -36,6 +37,7 @@ final class PhoneTest extends BrowserTestCase
     {
         $machine = $this->machine();
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->type('Log line', "{$machine['name']} 91.1");
         $this->browser->see('Enter saves.');
         $this->assertNothingSticksOut();
@@ -70,6 +72,7 @@ final class PhoneTest extends BrowserTestCase
     public function test_the_places_are_within_thumb_reach(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $bottom = (int) $this->browser->script(
             'return Math.round(document.querySelector("nav").getBoundingClientRect().bottom)',
         );

@@ -10,6 +10,7 @@ final class RailTest extends BrowserTestCase
     public function test_rails_line_up_so_that_soonest_reads_down_the_sheet(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         $notches = $this->browser->script(
             'return [...document.querySelectorAll("button[aria-label^=\"Log hours for\"]")].map(notch => Math.round(notch.getBoundingClientRect().x))',
@@ -25,6 +26,7 @@ final class RailTest extends BrowserTestCase
             $this->browser->startAfresh();
             $this->browser->resize($size);
             $this->signIn();
+            $this->browser->open('/');
             $this->browser->see('Bittern');
             $clashes = $this->browser->script(<<<'JS'
                 const clashes = [];
@@ -97,6 +99,7 @@ final class RailTest extends BrowserTestCase
     public function test_the_page_prints_without_what_can_only_be_pressed(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         $this->browser->command('Emulation.setEmulatedMedia', ['media' => 'print']);
         $shown = $this->browser->script(

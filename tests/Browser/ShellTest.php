@@ -11,6 +11,7 @@ final class ShellTest extends BrowserTestCase
     {
         $machine = $this->machine();
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
         foreach (['/yard' => 'Yard', '/logbook' => 'Logbook', "/machines/{$machine['id']}" => 'Yard', "/machines/{$machine['id']}/service" => 'Yard', '/walkaround' => 'Walkaround', "/walkaround/{$machine['id']}" => 'Walkaround'] as $path => $place) {
@@ -27,6 +28,7 @@ final class ShellTest extends BrowserTestCase
     public function test_what_was_typed_into_the_sheets_filter_takes_nobody_back_who_is_on_the_way_elsewhere(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
         $this->browser->onEveryPage(
@@ -52,6 +54,7 @@ final class ShellTest extends BrowserTestCase
     public function test_the_keys_that_are_listed_are_those_of_the_places(): void
     {
         $this->signIn();
+        $this->browser->open('/');
         $this->browser->see('Bittern');
         $this->browser->keys('?');
         $this->browser->see('Walk the stakes of a rail');

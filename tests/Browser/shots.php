@@ -17,6 +17,7 @@ $shoot = function (string $name) use ($browser, $folder): void {
 };
 try {
     $browser->signIn('rosa', 'coldbrook-rosa');
+    $browser->open('/');
     $browser->see('Bittern');
     $shoot('yard');
     $browser->press('Bittern');

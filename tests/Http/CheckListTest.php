@@ -212,7 +212,6 @@ final class CheckListTest extends WalkTestCase
             ['If-Match' => '"1"'],
         )->assertOk();
 
-        $this->forgetRequest();
         $grease = $this->getJson("/api/machines/{$machine}/grease")->json();
         $strokes = array_sum(array_column(array_column($grease['points'], 'grease'), 'strokes'));
         self::assertSame(['Shed gun', '0.85 g'], [$grease['gun'], $grease['gram_a_stroke']]);

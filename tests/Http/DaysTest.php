@@ -34,7 +34,6 @@ final class DaysTest extends TestCase
             self::assertSame($line, $sheet['line'], "{$line['name']} stands on the yard as on its own sheet");
             $this->assertNoStakeIsLost($sheet);
             $this->assertOneFactCountsEverywhere($sheet);
-            $this->forgetRequest();
         }
         $kept = array_map(fn (string $table): array => DB::table($table)->orderByRaw('1')->get()->all(), self::KEPT);
         Artisan::call('yard:rebuild');

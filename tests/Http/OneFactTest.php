@@ -479,7 +479,6 @@ final class OneFactTest extends WalkTestCase
     /** @return array<string, mixed> everything that is told of a machine but its name and ids */
     private function follows(int $machine): array
     {
-        $this->forgetRequest();
         $sheet = $this->sheet($machine);
         $walk = $this->getJson("/api/machines/{$machine}/walk")->json();
 

@@ -93,6 +93,7 @@ abstract class TestCase extends LaravelTestCase
                 $body,
             );
         }
+        $this->forgetRequest();
 
         return $response;
     }

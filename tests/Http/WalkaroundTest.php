@@ -569,7 +569,6 @@ final class WalkaroundTest extends WalkTestCase
         $this->patchJson('/api/yard', ['coldest_night' => '-24'], ['If-Match' => '"1"'])
             ->assertOk()
             ->assertJsonPath('coldest_night', '-24 °C');
-        $this->forgetRequest();
         self::assertSame('act', $verdict()->json('answer.verdict'));
     }
 

@@ -52,20 +52,19 @@ final readonly class PutRight
      */
     public function lookedAt(Machine $machine, string $check): ?array
     {
+        $asked = $this->checkLists->find($machine, $check);
+        $spot = $asked === null
+            ? null
+            : Spot::query()->where(['machine_id' => $machine->id, 'key' => $asked->spot])->first();
+        if ($asked !== null && $spot !== null) {
+            return [$spot, $asked->title];
+        }
         $last = Act::query()->where(['machine_id' => $machine->id, 'check_key' => $check])
             ->with('spot')
             ->latest('happened_at')
             ->latest('id')
             ->first();
-        $asked = $this->checkLists->find($machine, $check);
-        $spot = $asked === null
-            ? null
-            : Spot::query()->where(['machine_id' => $machine->id, 'key' => $asked->spot])->first();
 
-        return match (true) {
-            $asked !== null && $spot !== null => [$spot, $asked->title],
-            $last !== null => [$last->spot, $last->title],
-            default => null,
-        };
+        return $last === null ? null : [$last->spot, $last->title];
     }
 }

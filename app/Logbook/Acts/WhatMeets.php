@@ -33,9 +33,16 @@ final readonly class WhatMeets
     {
     }
 
-    /** After an act of it was written or struck: of one entry, or of all entries of its job. */
-    public function inEntry(Machine $machine, Entry $entry): void
+    /**
+     * After acts of it were written or struck: of one entry, or of all entries of its job.
+     *
+     * @param  iterable<Act>  $changed
+     */
+    public function inEntry(Machine $machine, Entry $entry, iterable $changed): void
     {
+        if (! collect($changed)->contains(fn (Act $act): bool => OneOccasion::isBound($act->kind, $act->outcome))) {
+            return;
+        }
         $acts = Act::query()->standing()
             ->where('kind', '!=', ActKind::Lubricated)
             ->when($entry->job_id === null, fn ($acts) => $acts->where('entry_id', $entry->id),

@@ -12,6 +12,7 @@ use App\Notes\Circumstances;
 use Carbon\CarbonImmutable;
 use Core\Inspect\Worn;
 use Core\Machine\ActKind;
+use Core\Machine\OneOccasion;
 use Core\Measure\Unit;
 use Illuminate\Support\Str;
 
@@ -34,7 +35,7 @@ final class WriteActs
     {
         $at = $circumstances->when->end;
         $place = [...Placing::of($machine)->columns($at), ...$this->ownReadings($machine, $entry)];
-        $written = [];
+        $written = $replaced = [];
         foreach ($acts as $given) {
             $act = new Act([
                 ...$place,
@@ -46,6 +47,7 @@ final class WriteActs
                 'kind' => $given->kind,
                 'check_key' => $given->check,
                 'outcome' => $given->outcome,
+                'meets' => OneOccasion::standsAlone($given->kind, $given->outcome),
                 'verdict' => $given->verdict,
                 'task_id' => $given->taskId,
                 'title' => mb_substr($given->title, 0, 80),
@@ -62,11 +64,11 @@ final class WriteActs
                 'replaces' => $given->replaces, 'told_with' => $given->with,
             ]);
             $act->setRelation('spot', $given->spot)->setRelation('entry', $entry);
-            $this->saveInPlaceOf($act);
+            $replaced[] = $this->saveInPlaceOf($act);
             $this->hang($act, $given);
             $written[] = $act;
         }
-        $this->whatMeets->inEntry($machine, $entry);
+        $this->whatMeets->inEntry($machine, $entry, array_filter([...$written, ...$replaced]));
         foreach ($written as $act) {
             $this->whatMeets->ofGrease($act);
         }
@@ -74,8 +76,12 @@ final class WriteActs
         return $written;
     }
 
-    /** What a person says again stands for what they said before, in whichever order the two arrive. */
-    private function saveInPlaceOf(Act $act): void
+    /**
+     * What a person says again stands for what they said before, in whichever order the two arrive.
+     *
+     * @return Act|null what they said before, where it is here already
+     */
+    private function saveInPlaceOf(Act $act): ?Act
     {
         $replaced = $act->replaces === null ? null : Act::query()
             ->with('entry')
@@ -91,11 +97,15 @@ final class WriteActs
             ->where('replaces', $act->told_with ?? $act->uuid)
             ->get()
             ->first(fn (Act $other): bool => self::sameSaying($act, $other));
-        $act->struck_at = $later === null ? null : CarbonImmutable::now();
+        if ($later !== null) {
+            $act->fill(['struck_at' => CarbonImmutable::now(), 'meets' => false]);
+        }
         $act->save();
         if ($replaced !== null) {
             $this->takeBack($replaced, $act);
         }
+
+        return $replaced;
     }
 
     /** An act that was said otherwise, with what was told with it and what it kept people from. */

@@ -97,7 +97,7 @@ final readonly class Reckoning
      */
     public static function ofAll(array $machines, Yard $yard): array
     {
-        $facts = new Facts($machines, $yard, new CheckLists);
+        $facts = new Facts($machines, $yard, app(CheckLists::class));
         $seasons = [];
         $reckonings = [];
         foreach ($machines as $machine) {

@@ -92,7 +92,7 @@ final readonly class LookNote implements NoteKind
             );
         }
 
-        return new Written($entry->id, ['act' => $act->load('person', 'photos', 'spot')->toRecord()]);
+        return new Written($entry->id, ['act' => $act->load('photos')->setRelation('person', $note->circumstances->by)->toRecord()]);
     }
 
     /** @return non-empty-list<GivenAct> the look, and what was poured in with it */
