@@ -60,7 +60,7 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
   const pattern = useId();
   const measure = railMeasure(width);
   const { ground } = measure;
-  const scale = railScale(rail, Math.max(width, 1));
+  const scale = railScale(rail, width);
   const marks =
     width === 0 || stoodDown ? [] : placeStakes(rail.stakes, scale, measure, (stake) => stakeWords(stake, rail));
   const nowX = scale.toX(scale.now);
@@ -81,50 +81,52 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
       onKeyDown={walk}
       style={{ height: measure.height }}
     >
-      <Drawing aria-hidden="true">
-        <defs>
-          <pattern id={pattern} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <rect width="2" height="5" fill="var(--hatch)" />
-          </pattern>
-        </defs>
-        {rail.unit !== 'day' &&
-          ticks(scale).map(({ x, value, labelled }) => (
-            <g key={value} opacity={x <= nowX ? 1 : 0.6}>
-              <line
-                x1={x}
-                x2={x}
-                y1={ground}
-                y2={ground + (labelled ? 11 : 5)}
-                stroke="var(--ink)"
-                strokeWidth={labelled ? 1.6 : 0.8}
+      {width > 0 && (
+        <Drawing aria-hidden="true">
+          <defs>
+            <pattern id={pattern} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <rect width="2" height="5" fill="var(--hatch)" />
+            </pattern>
+          </defs>
+          {rail.unit !== 'day' &&
+            ticks(scale).map(({ x, value, labelled }) => (
+              <g key={value} opacity={x <= nowX ? 1 : 0.6}>
+                <line
+                  x1={x}
+                  x2={x}
+                  y1={ground}
+                  y2={ground + (labelled ? 11 : 5)}
+                  stroke="var(--ink)"
+                  strokeWidth={labelled ? 1.6 : 0.8}
+                />
+                {labelled && x > 12 && x < width - 14 && (
+                  <text x={x} y={ground + 25} fontSize="12.5" fill="var(--soft)" textAnchor="middle">
+                    {count(value)}
+                  </text>
+                )}
+              </g>
+            ))}
+          <line x1="0" x2={nowX} y1={ground} y2={ground} stroke="var(--ink)" strokeWidth="4" />
+          <line x1={nowX} x2="100%" y1={ground} y2={ground} stroke="var(--ink)" strokeWidth="1.2" />
+          {marks.flatMap((mark) =>
+            mark.stakes.map((place) => (
+              <StakeDrawing
+                key={keyOf(place)}
+                place={place}
+                top={lineTop(mark, measure)}
+                ground={ground}
+                nowX={nowX}
+                earlyX={scale.toX(Number(place.stake.early_from))}
+                pattern={pattern}
               />
-              {labelled && x > 12 && x < width - 14 && (
-                <text x={x} y={ground + 25} fontSize="12.5" fill="var(--soft)" textAnchor="middle">
-                  {count(value)}
-                </text>
-              )}
-            </g>
+            )),
+          )}
+          {marks.map((mark) => (
+            <Band key={markKey(mark)} mark={mark} scale={scale} ground={ground} />
           ))}
-        <line x1="0" x2={nowX} y1={ground} y2={ground} stroke="var(--ink)" strokeWidth="4" />
-        <line x1={nowX} x2="100%" y1={ground} y2={ground} stroke="var(--ink)" strokeWidth="1.2" />
-        {marks.flatMap((mark) =>
-          mark.stakes.map((place) => (
-            <StakeDrawing
-              key={keyOf(place)}
-              place={place}
-              top={lineTop(mark, measure)}
-              ground={ground}
-              nowX={nowX}
-              earlyX={scale.toX(Number(place.stake.early_from))}
-              pattern={pattern}
-            />
-          )),
-        )}
-        {marks.map((mark) => (
-          <Band key={markKey(mark)} mark={mark} scale={scale} ground={ground} />
-        ))}
-        <path d={`M${nowX - 8} ${ground + 14}h16l-8 -12z`} fill="var(--ink)" />
-      </Drawing>
+          <path d={`M${nowX - 8} ${ground + 14}h16l-8 -12z`} fill="var(--ink)" />
+        </Drawing>
+      )}
       {stoodDown && (
         <Plate>
           <span>{stoodDown.because}</span>
