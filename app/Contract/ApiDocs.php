@@ -6,6 +6,7 @@ namespace App\Contract;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Cache;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\Yaml\Yaml;
@@ -20,7 +21,12 @@ final class ApiDocs
 
     public function readable(): View
     {
-        return view('api', ['contract' => Yaml::parseFile(base_path('docs/openapi.yaml'))]);
+        $file = base_path('docs/openapi.yaml');
+
+        return view('api', ['contract' => Cache::rememberForever(
+            'contract '.hash_file('xxh128', $file),
+            fn (): array => Yaml::parseFile($file),
+        )]);
     }
 
     /** Answers nothing while the session or token holds. */

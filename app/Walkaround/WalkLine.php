@@ -79,18 +79,18 @@ final class WalkLine extends Model
      */
     private static function lastRounds(array $machineIds): Collection
     {
-        $newest = Round::query()->whereIn('machine_id', $machineIds)->standing()->where('kind', '!=', RoundKind::Grease)
-            ->groupBy('machine_id')->selectRaw('machine_id, max(started_at) as started_at');
+        $newest = Round::query()->standing()
+            ->select('rounds.id')
+            ->whereColumn('rounds.machine_id', 'machines.id')
+            ->where('kind', '!=', RoundKind::Grease)
+            ->orderByDesc('started_at')
+            ->limit(1);
 
-        return Round::query()->joinSub(
-            $newest,
-            'newest',
-            fn ($join) => $join->on(
-                'newest.machine_id',
-                'rounds.machine_id',
-            )->on('newest.started_at', 'rounds.started_at'),
-        )
-            ->where('rounds.kind', '!=', RoundKind::Grease)->select('rounds.*')->get()->toBase()->keyBy('machine_id');
+        return Round::query()
+            ->whereKey(Machine::query()->whereKey($machineIds)->selectSub($newest, 'newest')->pluck('newest')->filter())
+            ->get()
+            ->toBase()
+            ->keyBy('machine_id');
     }
 
     /** @return array<string, mixed> as the contract's `WalkedRound` */

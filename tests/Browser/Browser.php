@@ -22,7 +22,7 @@ final class Browser
 
     public const PHONE = [390, 844];
 
-    private const PATIENCE = 20.0;
+    private const PATIENCE = 30.0;
 
     /** A page of the yard on which nothing runs. */
     private const STILL = '/api/session';

@@ -47,7 +47,7 @@ final class Visitor
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_COOKIEFILE => $this->jar,
             CURLOPT_COOKIEJAR => $this->jar,
-            CURLOPT_TIMEOUT => 30,
+            CURLOPT_TIMEOUT => 120,
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json',
                 'Content-Type: application/json',
