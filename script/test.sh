@@ -13,8 +13,7 @@ test_command() {
     esac
 }
 
-# One more than the cores it is meant for: a browser test often waits.
-TEST_PROCESSES=3
+TEST_PROCESSES=2
 
 # A Thursday in mowing weather: suites and pictures are the same whenever they run.
 TEST_MOMENT=2026-05-14T09:30:00Z

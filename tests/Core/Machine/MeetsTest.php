@@ -17,6 +17,8 @@ use Core\Machine\Task;
 use Core\Machine\TaskKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /**
  * Which act meets which task at the same spot. The table stands in the model's own description, kept in
@@ -202,6 +204,32 @@ final class MeetsTest extends TestCase
             array_values($stands(Outcome::Unusable)),
             'another compartment is another matter',
         );
+    }
+
+    /** What hangs on nothing else of its occasion changes nothing else, so that it need not be judged with the rest. */
+    public function test_an_act_that_is_not_bound_to_its_occasion_stands_by_itself(): void
+    {
+        $chance = new Randomizer(new Mt19937(77));
+        $spots = ['oil', 'oil_drain', 'coolant'];
+        $any = fn (array $of): mixed => $of[$chance->getInt(0, count($of) - 1)];
+        $tried = 0;
+        for ($try = 0; $try < 3000; $try++) {
+            $acts = array_map(
+                fn (int $id): ActDone => new ActDone((string) $id, $any($spots), $any(ActKind::cases()), $any(Outcome::cases())),
+                range(1, $chance->getInt(1, 6)),
+            );
+            $last = array_pop($acts);
+            if (OneOccasion::isBound($last->kind, $last->outcome)) {
+                continue;
+            }
+            $without = OneOccasion::stands($acts, ['oil' => ['oil_drain']]);
+            self::assertSame(
+                $without + [$last->id => OneOccasion::standsAlone($last->kind, $last->outcome)],
+                OneOccasion::stands([...$acts, $last], ['oil' => ['oil_drain']]),
+            );
+            $tried++;
+        }
+        self::assertGreaterThan(1000, $tried);
     }
 
     /**
