@@ -74,7 +74,7 @@ final readonly class YardController
         );
 
         if (isset($given['severity'])) {
-            YardLine::rebuild($this->yard->refresh());
+            YardLine::outdate();
         }
 
         return $yard->respond($yard->toRecord());

@@ -75,6 +75,12 @@ final class YardLine extends Model
         });
     }
 
+    /** After something was changed that all machines are reckoned by: each is reckoned anew when somebody looks. */
+    public static function outdate(): void
+    {
+        self::query()->update(['season' => '']);
+    }
+
     /** Makes every line anew from the facts. */
     public static function rebuild(Yard $yard): int
     {

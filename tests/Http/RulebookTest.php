@@ -247,6 +247,11 @@ final class RulebookTest extends TestCase
             ['If-Match' => $yard->headers->get('ETag')],
         )->assertOk();
         self::assertSame(25, $this->rulesByTask($machine, 'Air cleaner')[0]['standing']['due']['hours']);
+        self::assertContains(
+            $this->sheet($machine)['line'],
+            $this->getJson('/api/machines?limit=200')->assertOk()->json('data'),
+            'the yard is reckoned by it too',
+        );
         $this->travelTo('2026-11-02T10:00:00Z');
         self::assertSame(
             100,
