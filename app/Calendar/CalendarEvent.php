@@ -63,7 +63,11 @@ final class CalendarEvent extends Model
             if (Cache::get('calendar-events-stamp') === $stamp && self::query()->exists()) {
                 return;
             }
-            foreach (Machine::query()->where('retired', false)->with('meters', 'rules')->lazyById(self::MACHINES_AT_ONCE)->chunk(self::MACHINES_AT_ONCE) as $machines) {
+            $all = Machine::query()
+                ->where('retired', false)
+                ->with('meters', 'rules')
+                ->lazyById(self::MACHINES_AT_ONCE);
+            foreach ($all->chunk(self::MACHINES_AT_ONCE) as $machines) {
                 $known = self::query()->whereIn('machine_id', $machines->pluck('id'))->get()->groupBy('machine_id');
                 foreach (Reckoning::ofAll($machines->all(), $yard) as $id => $reckoning) {
                     self::follow($reckoning, $known[$id] ?? new Collection);

@@ -115,7 +115,8 @@ final class KeepOnce
         if ($request->files->count() > 0) {
             $parts[] = json_encode($request->request->all(), JSON_THROW_ON_ERROR);
             foreach (Arr::dot($request->files->all()) as $name => $file) {
-                $parts[] = $name.' '.($file instanceof UploadedFile && $file->isValid() ? hash_file('sha256', $file->getPathname()) : '');
+                $isWhole = $file instanceof UploadedFile && $file->isValid();
+                $parts[] = $name.' '.($isWhole ? hash_file('sha256', $file->getPathname()) : '');
             }
         }
 

@@ -38,7 +38,8 @@ final class ReadableBody
         }
         $faults = [];
         $values = 0;
-        foreach ([$request->query->all(), $request->isJson() ? $request->json()->all() : $request->request->all()] as $given) {
+        $body = $request->isJson() ? $request->json()->all() : $request->request->all();
+        foreach ([$request->query->all(), $body] as $given) {
             $this->walk($given, '', $values, $faults);
         }
         if ($faults !== []) {

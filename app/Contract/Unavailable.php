@@ -35,13 +35,16 @@ final class Unavailable
                     self::FULL,
                     true,
                 ),
-            self::diskIsFull() => 'The yard\'s computer has no room left on its disk. Nothing was saved; tell whoever looks after it.',
+            self::diskIsFull() => 'The yard\'s computer has no room left on its disk. '
+                .'Nothing was saved; tell whoever looks after it.',
             app(
                 LostConnectionDetector::class,
-            )->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. Nothing was saved. Try again in a few seconds.',
+            )->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. '
+                .'Nothing was saved. Try again in a few seconds.',
             app(
                 ConcurrencyErrorDetector::class,
-            )->causedByConcurrencyError($thrown) => 'Too many were writing at once. Nothing was saved. Try again in a few seconds.',
+            )->causedByConcurrencyError($thrown) => 'Too many were writing at once. '
+                .'Nothing was saved. Try again in a few seconds.',
             default => null,
         };
     }

@@ -35,7 +35,8 @@ final class EntryWords
                 fn (Act $act): string => rtrim("{$act->title}: {$act->words}", ': '),
             )->implode(', '),
             EntryKind::Mended => 'Put right: '.$entry->acts->pluck('title')->implode(', '),
-            EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at {$entry->detail['shown']} {$entry->detail['unit']}",
+            EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at "
+                ."{$entry->detail['shown']} {$entry->detail['unit']}",
             EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",
             EntryKind::Remark => 'Remark',
         };
@@ -60,7 +61,9 @@ final class EntryWords
             ->map(self::done(...))
             ->implode(', ');
 
-        return $words.($mended->isEmpty() ? '' : ($words === '' ? 'Put right: ' : '. Put right: ').$mended->pluck('title')->implode(', '));
+        $putRight = $mended->pluck('title')->implode(', ');
+
+        return $words.($mended->isEmpty() ? '' : ($words === '' ? 'Put right: ' : '. Put right: ').$putRight);
     }
 
     /**

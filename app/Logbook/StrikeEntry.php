@@ -98,7 +98,8 @@ final readonly class StrikeEntry
     private function takeMeterOff(Entry $entry): void
     {
         $meter = Meter::query()->where('fitted_by_id', $entry->id)->firstOrFail();
-        if (Reading::query()->standing()->where('meter_id', $meter->id)->where('entry_id', '!=', $entry->id)->exists()) {
+        $since = Reading::query()->standing()->where('meter_id', $meter->id)->where('entry_id', '!=', $entry->id);
+        if ($since->exists()) {
             throw Refusal::conflict('The new meter has been read since. Strike those readings first.');
         }
         $meter->update(['struck' => true]);

@@ -48,7 +48,8 @@ final readonly class NoteClock
             $when = When::read(($impossible ? $next : $told)->format('Y-m-d\TH:i:sP'), $yard);
             $whens[] = $impossible
                 ? $when->doubted(
-                    'The device\'s clock was wrong, so this is told as of when '.($next < $now ? 'the next was written.' : 'it was sent.'),
+                    'The device\'s clock was wrong, so this is told as of when '
+                        .($next < $now ? 'the next was written.' : 'it was sent.'),
                 )
                 : $when;
             $next = $this->sentAt === null ? $now : $next->min($when->at);

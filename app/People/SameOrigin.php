@@ -26,7 +26,8 @@ final class SameOrigin
                     403,
                     'foreign-origin',
                     'Not from here',
-                    'This was sent by a page that is not of this yard, so it was not carried out. Open the yard and do it there.',
+                    'This was sent by a page that is not of this yard, so it was not carried out. '
+                        .'Open the yard and do it there.',
                 ),
             );
         }

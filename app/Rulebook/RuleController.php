@@ -151,7 +151,8 @@ final readonly class RuleController
     private function change(array $before, array $after): string
     {
         return match (true) {
-            $before['retired'] !== $after['retired'] => "{$after['name']} ".($after['retired'] ? 'taken out.' : 'put back.'),
+            $before['retired'] !== $after['retired'] => "{$after['name']} "
+                .($after['retired'] ? 'taken out.' : 'put back.'),
             $before['name'] !== $after['name'] => "{$before['name']} renamed {$after['name']}.",
             $before['comes'] !== $after['comes'] => "{$after['name']}: {$before['comes']}, now {$after['comes']}.",
             default => "{$after['name']} changed.",

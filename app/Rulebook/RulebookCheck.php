@@ -34,7 +34,8 @@ final readonly class RulebookCheck
         } catch (NeverDue) {
             throw Refusal::field(
                 "{$path}every",
-                'When does it come? Give hours, a distance, months, a part of the year, a condition, or the task it goes with.',
+                'When does it come? Give hours, a distance, months, a part of the year, a condition, '
+                    .'or the task it goes with.',
             );
         }
         $this->refuseLoose($machine, $rule, $path);

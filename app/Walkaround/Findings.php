@@ -34,7 +34,8 @@ final class Findings
     public static function open(array $machineIds): array
     {
         $open = [];
-        foreach (self::everNotFit($machineIds) as ['machine_id' => $machine, 'spot_id' => $spot, 'check' => $check, 'latest' => $latest]) {
+        foreach (self::everNotFit($machineIds) as $wrong) {
+            ['machine_id' => $machine, 'spot_id' => $spot, 'check' => $check, 'latest' => $latest] = $wrong;
             $closed = self::lastClosed($spot, $check);
             if ($closed !== null && $closed > $latest) {
                 continue;
@@ -135,7 +136,10 @@ final class Findings
      */
     private static function everNotFit(array $machineIds): array
     {
-        return array_values(DB::table('acts')->whereIn('machine_id', $machineIds)->whereIn('verdict', self::NOT_FIT)->whereNull('struck_at')
+        return array_values(DB::table('acts')
+            ->whereIn('machine_id', $machineIds)
+            ->whereIn('verdict', self::NOT_FIT)
+            ->whereNull('struck_at')
             ->groupBy('machine_id', 'spot_id', 'check_key')->get(
                 ['machine_id', 'spot_id', 'check_key', DB::raw('max(happened_at) as latest')],
             )

@@ -51,7 +51,10 @@ final class LineShape
     {
         $rail = $reckoning->rail();
         $unit = $rail->unit === RailUnit::Kilometres ? $reckoning->machine->distanceUnit() : null;
-        $place = fn (BigDecimal $at): string => (string) ($unit === MeterUnit::Miles ? $unit->fromReckoned($at) : $at)->toScale(2, RoundingMode::HALF_UP)->stripTrailingZeros();
+        $shown = fn (BigDecimal $at): BigDecimal => $unit === MeterUnit::Miles ? $unit->fromReckoned($at) : $at;
+        $place = fn (BigDecimal $at): string => (string) $shown($at)
+            ->toScale(2, RoundingMode::HALF_UP)
+            ->stripTrailingZeros();
 
         return [
             'unit' => $unit->value ?? $rail->unit->value,

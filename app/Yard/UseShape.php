@@ -72,6 +72,10 @@ final class UseShape
         };
         $unread = $usage->unreadDays($day);
 
-        return "{$rate} {$unit->value} a week is usual now. {$trust}".($unread > Usage::STALE_DAYS ? ' Nobody has read this meter for '.Plain::count($unread, 'day').', which widens every date.' : '');
+        $stale = $unread > Usage::STALE_DAYS
+            ? ' Nobody has read this meter for '.Plain::count($unread, 'day').', which widens every date.'
+            : '';
+
+        return "{$rate} {$unit->value} a week is usual now. {$trust}{$stale}";
     }
 }

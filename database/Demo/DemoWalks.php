@@ -176,7 +176,8 @@ final class DemoWalks
                 ['kind' => 'mended', 'note' => 'Switch replaced, tried ten times.'],
             ],
         ];
-        foreach ([[1050, '8.0'], [900, '7.1'], [760, '6.5'], [610, '5.4'], [450, '4.6'], [300, '3.8'], [160, '2.7'], [20, '2.1']] as [$daysAgo, $left]) {
+        $pads = [1050 => '8.0', 900 => '7.1', 760 => '6.5', 610 => '5.4', 450 => '4.6', 300 => '3.8', 160 => '2.7', 20 => '2.1'];
+        foreach ($pads as $daysAgo => $left) {
             $stories[] = ['Wigeon', $daysAgo, 'tamsin', 'pads', $measured(['left' => "{$left} mm"])];
         }
         foreach ([[980, '1'], [700, '15/16'], [400, '13/16'], [120, '3/4']] as [$daysAgo, $left]) {

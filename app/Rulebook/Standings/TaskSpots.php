@@ -63,7 +63,8 @@ final class TaskSpots
     public function ofPoints(Machine $machine): array
     {
         $rules = [];
-        foreach ($machine->rules->where('task.kind', TaskKind::Lubricate)->sortBy(fn (Rule $rule): int => (int) $rule->task->isOfAllPoints()) as $rule) {
+        $greasing = $machine->rules->where('task.kind', TaskKind::Lubricate);
+        foreach ($greasing->sortBy(fn (Rule $rule): int => (int) $rule->task->isOfAllPoints()) as $rule) {
             foreach ($this->ofRule($machine, $rule) as $spot) {
                 $rules[$spot->id] ??= $rule;
             }

@@ -92,7 +92,9 @@ final readonly class LookNote implements NoteKind
             );
         }
 
-        return new Written($entry->id, ['act' => $act->load('photos')->setRelation('person', $note->circumstances->by)->toRecord()]);
+        $act->load('photos')->setRelation('person', $note->circumstances->by);
+
+        return new Written($entry->id, ['act' => $act->toRecord()]);
     }
 
     /** @return non-empty-list<GivenAct> the look, and what was poured in with it */
