@@ -75,7 +75,12 @@ final class KeepOnce
         $fingerprint = self::fingerprint($request);
         // Unlike `insert ignore`, this locks a row that is there already for writing at once, so that twins queue
         // instead of barring each other.
-        if (DB::affectingStatement('insert into idempotency_keys (person_id, `key`, fingerprint, created_at) values (?, ?, ?, ?) on duplicate key update created_at = created_at', [...array_values($row), $fingerprint, now()]) === 1) {
+        $isNew = DB::affectingStatement(
+            'insert into idempotency_keys (person_id, `key`, fingerprint, created_at) values (?, ?, ?, ?)'
+                .' on duplicate key update created_at = created_at',
+            [...array_values($row), $fingerprint, now()],
+        ) === 1;
+        if ($isNew) {
             if (random_int(1, self::CLEARED_EVERY) === 1) {
                 DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
             }

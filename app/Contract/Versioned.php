@@ -41,8 +41,14 @@ trait Versioned
         return $this->getConnection()->transaction(function () use ($seen, $change, $shape): static {
             $current = static::query()->lockForUpdate()->findOrFail($this->getKey());
             if (trim($seen, '"W/ ') !== (string) $current->version) {
-                throw new Refusal(new Problem(412, 'stale', 'Somebody was quicker', 'This was changed after you opened it. Look at the newer record and decide again.',
-                    more: ['current' => $shape($current)], headers: ['ETag' => $current->etag()]));
+                throw new Refusal(new Problem(
+                    412,
+                    'stale',
+                    'Somebody was quicker',
+                    'This was changed after you opened it. Look at the newer record and decide again.',
+                    more: ['current' => $shape($current)],
+                    headers: ['ETag' => $current->etag()],
+                ));
             }
             $change($current);
             $current->version++;

@@ -18,7 +18,9 @@ final class EntryPolicy
     public function strike(Person $person, Entry $entry): bool
     {
         return $person->role->mayService()
-            || ($entry->person_id === $person->id && ! $entry->kind->isOfService() && $entry->kind !== EntryKind::StoodDown
+            || ($entry->person_id === $person->id
+                && ! $entry->kind->isOfService()
+                && $entry->kind !== EntryKind::StoodDown
                 && ($entry->machine === null || Gate::forUser($person)->allows('log', $entry->machine)));
     }
 }

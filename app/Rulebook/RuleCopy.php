@@ -135,7 +135,8 @@ final readonly class RuleCopy
         $at = array_column($copy['spots'], 'key');
 
         return $machine->rules->firstWhere('shared_key', $key)
-            ?? $machine->rules->first(fn (Rule $one): bool => $one->task->kind->value === $copy['kind'] && $one->task->check_key === $copy['check']
+            ?? $machine->rules->first(fn (Rule $one): bool => $one->task->kind->value === $copy['kind']
+                && $one->task->check_key === $copy['check']
                 && $one->task->spots->pluck('key')->all() === $at);
     }
 
@@ -153,10 +154,15 @@ final readonly class RuleCopy
             ->keyBy('key');
         $lacking = $needed->whereNotIn('key', $spots->keys());
         if ($lacking->isNotEmpty() && ! $addSpots) {
-            throw new Refusal(new Problem(409, 'spots-lacking', 'Some spots are missing', "{$machine->name} has no ".$lacking->pluck('name')->map(
-                fn (string $name): string => mb_strtolower($name),
-            )->implode(', ').'. Add them?',
-                more: ['lacking' => $lacking->values()->all()]));
+            $names = mb_strtolower($lacking->pluck('name')->implode(', '));
+
+            throw new Refusal(new Problem(
+                409,
+                'spots-lacking',
+                'Some spots are missing',
+                "{$machine->name} has no {$names}. Add them?",
+                more: ['lacking' => $lacking->values()->all()],
+            ));
         }
         foreach ($lacking as $spot) {
             $spots[$spot['key']] = ($this->addSpot)($machine, $spot);

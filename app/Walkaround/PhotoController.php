@@ -38,6 +38,10 @@ final readonly class PhotoController
     {
         abort_unless(is_file($photo->path()), 404);
 
-        return (new BinaryFileResponse($photo->path(), 200, ['Content-Type' => 'image/jpeg', 'Content-Disposition' => 'inline; filename="photo.jpg"'], public: false))->setMaxAge(31_536_000)->setImmutable();
+        $headers = ['Content-Type' => 'image/jpeg', 'Content-Disposition' => 'inline; filename="photo.jpg"'];
+
+        return (new BinaryFileResponse($photo->path(), 200, $headers, public: false))
+            ->setMaxAge(31_536_000)
+            ->setImmutable();
     }
 }

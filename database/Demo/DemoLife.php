@@ -169,13 +169,16 @@ final class DemoLife
             ];
         }
         foreach ($this->lastDone as $task => $done) {
-            $this->services[] = ['at' => $done['at']->setTime(12, 0), 'hours' => $this->hasHourMeter() ? round($done['run'], 1) : null,
+            $this->services[] = [
+                'at' => $done['at']->setTime(12, 0),
+                'hours' => $this->hasHourMeter() ? round($done['run'], 1) : null,
                 'km' => $this->distanceOnly()
                     ? round($done['run'])
                     : ($this->hasOdometer() ? round($done['km']) : null),
                 'tasks' => [$task],
                 'by' => 'rosa',
-                'note' => 'Taken over from the old book.'];
+                'note' => 'Taken over from the old book.',
+            ];
         }
     }
 

@@ -44,12 +44,18 @@ final class ReminderNote implements NoteKind
             ->orderByDesc('happened_at')
             ->orderByDesc('value')
             ->value('value');
-        $entry = Entry::write($machine, EntryKind::ReminderSet, $note->circumstances, ['uuid' => $note->id, 'detail' => [
+        $detail = [
             'meter_id' => $meter->id,
             'unit' => $meter->unit->value,
             'set' => (string) TypedNumber::read($note->given['set']),
             'shown' => (string) BigDecimal::of($latest ?? $meter->shown_when_fitted)->stripTrailingZeros(),
-        ]]);
+        ];
+        $entry = Entry::write(
+            $machine,
+            EntryKind::ReminderSet,
+            $note->circumstances,
+            ['uuid' => $note->id, 'detail' => $detail],
+        );
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }

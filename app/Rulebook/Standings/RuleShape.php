@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Rulebook\Standings;
 
-use App\Machines\Spot;
 use App\Rulebook\Rule;
 use App\Rulebook\RuleCopy;
 use Core\Forecast\TaskStanding;
@@ -28,7 +27,11 @@ final class RuleShape
 
         return [
             ...$rule->toRecord(),
-            'cautions' => Caution::for($machine->class, $rule->task->kind, array_values($reckoning->taskSpots->ofRule($machine, $rule)->map(fn (Spot $spot): \Core\Machine\Spot => $spot->toCore())->all())),
+            'cautions' => Caution::for(
+                $machine->class,
+                $rule->task->kind,
+                array_values($reckoning->taskSpots->placesOf($machine, $rule)),
+            ),
             'in_words' => $rule->setRelation('machine', $machine)->inWords(),
             'top_up_in_words' => $rule->top_up === null ? null : Quantity::parse($rule->top_up)->display(),
             'about' => array_column($rule->subjects(), 'value'),
@@ -80,10 +83,15 @@ final class RuleShape
 
         return match (true) {
             $rule->dealer_only
-                && $extended->runs($now) => "The dealer's while the extended warranty runs {$extended->inWords()}: the dealer's record is what counts.",
+                && $extended->runs($now) => "The dealer's while the extended warranty runs {$extended->inWords()}: "
+                    ."the dealer's record is what counts.",
             $rule->toCore()
                 ?->isLooserThanBook() === true && $warranty
-                ->runs($now) => "Looser than the book while the warranty runs {$warranty->inWords()}. ".($rule->loosened_because === null ? 'Nobody said why.' : 'Reason: '.Plain::within($rule->loosened_because)),
+                ->runs($now) => "Looser than the book while the warranty runs {$warranty->inWords()}. ".(
+                    $rule->loosened_because === null
+                        ? 'Nobody said why.'
+                        : 'Reason: '.Plain::within($rule->loosened_because)
+                ),
             default => null,
         };
     }
