@@ -13,7 +13,6 @@ use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\Written;
-use Brick\Math\BigDecimal;
 use Core\Meter\MeterSign;
 use Core\Meter\MeterTruth;
 use Illuminate\Validation\Rule;
@@ -55,16 +54,11 @@ final class MeterTruthNote implements NoteKind
         if ($for === [] && $against === []) {
             throw Refusal::field('for', 'Say what was seen of at least one.');
         }
-        $latest = Reading::query()->standing()
-            ->where('meter_id', $meter->id)
-            ->orderByDesc('happened_at')
-            ->orderByDesc('value')
-            ->value('value');
         $signs = fn (array $names): array => array_values(array_map(MeterSign::from(...), $names));
         $truth = MeterTruth::of(
             $signs($for),
             $signs($against),
-            BigDecimal::of($latest ?? $meter->shown_when_fitted),
+            Reading::lastShown($meter),
             $meter->unit,
         );
         $entry = Entry::write($machine, EntryKind::MeterDoubted, $note->circumstances, [

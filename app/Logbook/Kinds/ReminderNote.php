@@ -14,7 +14,6 @@ use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\Written;
-use Brick\Math\BigDecimal;
 
 /** The machine's own reminder was set. */
 final class ReminderNote implements NoteKind
@@ -39,16 +38,11 @@ final class ReminderNote implements NoteKind
         $machine = $note->machine();
         $meter = $machine->currentMeters()[0]
             ?? throw Refusal::conflict("{$machine->name} has no meter to be reminded by.");
-        $latest = Reading::query()->standing()
-            ->where('meter_id', $meter->id)
-            ->orderByDesc('happened_at')
-            ->orderByDesc('value')
-            ->value('value');
         $detail = [
             'meter_id' => $meter->id,
             'unit' => $meter->unit->value,
             'set' => (string) TypedNumber::read($note->given['set']),
-            'shown' => (string) BigDecimal::of($latest ?? $meter->shown_when_fitted)->stripTrailingZeros(),
+            'shown' => (string) Reading::lastShown($meter),
         ];
         $entry = Entry::write(
             $machine,

@@ -48,6 +48,18 @@ final class Reading extends Model
         $query->where('struck', false);
     }
 
+    /** What a meter showed when it was last read, or, if never, when it was fitted. */
+    public static function lastShown(Meter $meter): BigDecimal
+    {
+        $latest = self::query()->standing()
+            ->where('meter_id', $meter->id)
+            ->orderByDesc('happened_at')
+            ->orderByDesc('value')
+            ->value('value');
+
+        return BigDecimal::of($latest ?? $meter->shown_when_fitted)->stripTrailingZeros();
+    }
+
     public function shown(): BigDecimal
     {
         return BigDecimal::of($this->value)->stripTrailingZeros();
