@@ -24,6 +24,7 @@ use App\Walkaround\GreaseController;
 use App\Walkaround\PhotoController;
 use App\Walkaround\WalkController;
 use App\Yard\MachineController;
+use App\Yard\PlateController;
 use App\Yard\YardController;
 use Illuminate\Support\Facades\Route;
 
@@ -74,6 +75,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('machines/{machine}/findings/{check}', [FindingController::class, 'show']);
         Route::get('machines/{machine}/trends', [FindingController::class, 'trends']);
         Route::get('machines/{machine}/spots', [SpotController::class, 'index']);
+        Route::get('machines/{machine}/spots/{spot:key}', [PlateController::class, 'spot'])->scopeBindings();
+        Route::get('machines/{machine}/plate', [PlateController::class, 'show']);
         Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
         Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);

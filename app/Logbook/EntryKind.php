@@ -24,6 +24,8 @@ enum EntryKind: string
     case Round = 'round';
     /** Something found outside a round. */
     case Found = 'found';
+    /** Fluid was added by the way. */
+    case ToppedUp = 'topped_up';
     /** Something found was put right, or a part that wears is new. */
     case Mended = 'mended';
     /** What speaks for or against the meter of a used machine was looked at. */

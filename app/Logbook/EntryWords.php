@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Logbook\Acts\Act;
+use App\Logbook\Acts\ActWords;
 use App\Logbook\Readings\Reading;
 use Core\Inspect\RoundKind;
 use Core\Inspect\Verdict;
@@ -31,15 +32,25 @@ final class EntryWords
             EntryKind::Skipped => 'Skipped this time: '.self::decided($entry),
             EntryKind::Called => 'Called for: '.self::decided($entry),
             EntryKind::Round => self::round($entry),
-            EntryKind::Found => 'Found: '.$entry->acts->map(
-                fn (Act $act): string => rtrim("{$act->title}: {$act->words}", ': '),
-            )->implode(', '),
+            EntryKind::Found => ($entry->acts->every('verdict', Verdict::Fit) ? 'Looked at: ' : 'Found: ')
+                .$entry->acts->map(self::found(...))->implode(', '),
+            EntryKind::ToppedUp => ucfirst($entry->acts->map(self::doneAt(...))->implode(', ')),
             EntryKind::Mended => 'Put right: '.$entry->acts->pluck('title')->implode(', '),
             EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at "
                 ."{$entry->detail['shown']} {$entry->detail['unit']}",
             EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",
             EntryKind::Remark => 'Remark',
         };
+    }
+
+    private static function found(Act $act): string
+    {
+        return rtrim("{$act->title}: ".($act->words ?? $act->verdict?->label()), ': ');
+    }
+
+    private static function doneAt(Act $act): string
+    {
+        return Plain::within($act->title).' '.ActWords::of($act);
     }
 
     private static function shown(Reading $reading): string

@@ -19,6 +19,7 @@ use App\Logbook\Kinds\RemarkNote;
 use App\Logbook\Kinds\ReminderNote;
 use App\Logbook\Kinds\StandDownNote;
 use App\Logbook\Kinds\StrikeNote;
+use App\Logbook\Kinds\TopUpNote;
 use App\Logbook\Readings\ReadingChanged;
 use App\Machines\CheckLists;
 use App\Machines\FactsChanged;
@@ -77,6 +78,7 @@ final class AppServiceProvider extends ServiceProvider
         'lift' => LiftNote::class,
         'reminder' => ReminderNote::class,
         'remark' => RemarkNote::class,
+        'top_up' => TopUpNote::class,
         'strike' => StrikeNote::class,
         'service' => ServiceNote::class,
         'correction' => CorrectionNote::class,

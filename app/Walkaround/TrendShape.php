@@ -7,6 +7,7 @@ namespace App\Walkaround;
 use App\Logbook\Acts\Act;
 use App\Logbook\Acts\Placing;
 use App\Machines\Machine;
+use App\Machines\Spot;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
@@ -35,17 +36,23 @@ final class TrendShape
 
     private readonly MeterUnit $unit;
 
-    private function __construct(private readonly Machine $machine, private readonly CheckList $list)
-    {
+    private function __construct(
+        private readonly Machine $machine,
+        private readonly CheckList $list,
+        private readonly ?Spot $at,
+    ) {
         $this->unit = $machine->primaryMeters()
             ->first()?->unit
             ->isDistance() === true ? MeterUnit::Kilometres : MeterUnit::Hours;
     }
 
-    /** @return array<string, mixed> as the contract's `Trends` */
-    public static function of(Machine $machine, CheckList $list): array
+    /**
+     * @param  Spot|null  $at  where only one spot is asked about
+     * @return array<string, mixed> as the contract's `Trends`
+     */
+    public static function of(Machine $machine, CheckList $list, ?Spot $at = null): array
     {
-        $trends = new self($machine, $list);
+        $trends = new self($machine, $list, $at);
 
         return [
             'wear' => array_values(array_filter($trends->wears())),
@@ -58,8 +65,9 @@ final class TrendShape
     {
         $measured = Act::query()->standing()
             ->where('machine_id', $this->machine->id)
+            ->when($this->at, fn ($acts, Spot $at) => $acts->where('spot_id', $at->id))
             ->whereHas('measure')
-            ->with('measure')
+            ->with('measure', 'spot')
             ->orderBy('happened_at')
             ->orderBy('id')
             ->get()
@@ -127,6 +135,7 @@ final class TrendShape
 
         return [
             'check' => $last->check_key,
+            'spot' => $last->spot->key,
             'title' => $last->title,
             'unit' => $unit->symbol(),
             'along' => $this->unit->value,
@@ -190,6 +199,7 @@ final class TrendShape
         $poured = $this->unit !== MeterUnit::Hours ? new Collection : Act::query()
             ->standing()
             ->where(['machine_id' => $this->machine->id, 'kind' => ActKind::ToppedUp])
+            ->when($this->at, fn ($acts, Spot $at) => $acts->where('spot_id', $at->id))
             ->whereNotNull('hours')->whereHas('move')->with('move', 'spot')->orderBy('happened_at')->orderBy('id')
             ->get()
             ->toBase();

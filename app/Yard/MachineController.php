@@ -10,16 +10,10 @@ use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Yard;
 use App\Notes\Circumstances;
-use App\Rulebook\Rule;
 use App\Rulebook\Standings\MeterShape;
 use App\Rulebook\Standings\Reckoning;
-use App\Rulebook\Standings\RuleShape;
-use App\Walkaround\Findings;
-use App\Walkaround\FindingThread;
 use Core\Forecast\FirstThings;
 use Core\Forecast\TaskStanding;
-use Core\Inspect\SpotState;
-use Core\Inspect\Verdict;
 use Core\Machine\MachineClass;
 use Core\Procedure\Caution;
 use Core\Schedule\Headline;
@@ -64,22 +58,11 @@ final readonly class MachineController
     {
         $reckoning = Reckoning::of($machine->load('meters', 'rules', 'sharedRulebook.machines'), $this->yard);
         $countdown = $reckoning->countdown();
-        $rules = $machine->rules->keyBy('id');
-        $findings = Findings::open([$machine->id])[$machine->id] ?? [];
-
         return $machine->respond([
             ...$machine->toRecord(),
             'line' => LineShape::of($reckoning),
             'meters' => $machine->meters->map(fn (Meter $meter): array => MeterShape::of($meter, $reckoning))->all(),
-            'rules' => array_map(
-                fn (TaskStanding $task): array => self::rule(
-                    $rules[(int) $task->task->id],
-                    $task,
-                    $reckoning,
-                    $findings,
-                ),
-                $reckoning->outlook->tasks,
-            ),
+            'rules' => (new ToldRules($reckoning))->all(),
             'first_things' => $this->firstThings($reckoning),
             'warranties' => $this->warranties($reckoning),
             'shared_rulebook' => $machine->sharedRulebook?->toRecord(),
@@ -130,30 +113,6 @@ final readonly class MachineController
         });
 
         return $changed->respond($changed->toRecord());
-    }
-
-    /**
-     * A rule with what it says, and what is open at its spots: the row tells the harder of the two.
-     *
-     * @param  list<FindingThread>  $findings
-     * @return array<string, mixed>
-     */
-    private static function rule(Rule $rule, TaskStanding $task, Reckoning $reckoning, array $findings): array
-    {
-        $spots = $reckoning->taskSpots->ofRule($reckoning->machine, $rule)->pluck('id')->all();
-        $open = array_values(
-            array_filter(
-                $findings,
-                fn (FindingThread $finding): bool => in_array($finding->latest()->spot_id, $spots, true),
-            ),
-        );
-        $verdicts = array_map(fn (FindingThread $finding): Verdict => $finding->verdict(), $open);
-
-        return [
-            ...RuleShape::of($rule, $task, $reckoning),
-            'findings' => array_map(fn (FindingThread $finding): array => $finding->toRecord($reckoning->yard), $open),
-            'told' => SpotState::harder($task->standing->state, Verdict::hardest(...$verdicts))->value,
-        ];
     }
 
     /** @return list<array{reason: string, rule_ids: list<int>}> what to do first where nobody knows the past */

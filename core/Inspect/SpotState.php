@@ -20,15 +20,32 @@ enum SpotState: string
 
     public static function harder(State $standing, Verdict $found): self
     {
-        $told = [self::from($standing->value), match ($found) {
+        return self::hardest(self::ofStanding($standing), self::ofVerdict($found));
+    }
+
+    public static function ofStanding(State $standing): self
+    {
+        return self::from($standing->value);
+    }
+
+    public static function ofVerdict(Verdict $found): self
+    {
+        return match ($found) {
             Verdict::Fit => self::Fresh,
             Verdict::Watch => self::Watch,
             Verdict::Act => self::Act,
             Verdict::StandDown => self::StandDown,
-        }];
-        usort($told, fn (self $one, self $other): int => $other->rank() <=> $one->rank());
+        };
+    }
 
-        return $told[0];
+    /** Of nothing told at all: fresh. */
+    public static function hardest(self ...$told): self
+    {
+        return array_reduce(
+            $told,
+            fn (self $hardest, self $one): self => $one->rank() > $hardest->rank() ? $one : $hardest,
+            self::Fresh,
+        );
     }
 
     private function rank(): int

@@ -117,6 +117,7 @@ final class DaysTest extends TestCase
                 );
             }
         }
+        $this->assertPlateTellsTheSame($sheet, $walk);
         $chart = array_column(
             $this->getJson("/api/machines/{$sheet['id']}/chart")->assertOk()->json('rows'),
             'in_words',
@@ -135,6 +136,52 @@ final class DaysTest extends TestCase
                 $sheet['line']['state'],
                 "{$name}: its line tells the hardest of its rows",
             );
+        }
+    }
+
+    /**
+     * Each spot of the plate is as hard as the hardest of its rows, its point and its findings, and its story says so
+     * too. Stories are read of the spots that something is told of.
+     *
+     * @param  array<string, mixed>  $sheet
+     * @param  array<string, mixed>  $walk
+     */
+    private function assertPlateTellsTheSame(array $sheet, array $walk): void
+    {
+        $plate = $this->getJson("/api/machines/{$sheet['id']}/plate")->assertOk()->json();
+        $points = array_column($walk['grease']['points'], 'state', 'key');
+        self::assertEquals($walk['grease'], $plate['grease'], "{$sheet['name']}: grease is told once");
+        foreach ($plate['spots'] as $spot) {
+            $told = array_map(
+                fn (array $finding): string => $finding['verdict'],
+                array_filter($walk['findings'], fn (array $finding): bool => $finding['spot'] === $spot['key']),
+            );
+            foreach ($sheet['rules'] as $rule) {
+                if (
+                    in_array($spot['key'], array_column($rule['spots'], 'key'), true)
+                    && ($rule['kind'] !== 'lubricate' || ! isset($points[$spot['key']]))
+                ) {
+                    $told[] = $rule['standing']['state'];
+                }
+            }
+            $told[] = $points[$spot['key']] ?? 'fresh';
+            self::assertSame(
+                max(array_map(self::hardness(...), $told)),
+                self::hardness($spot['told']),
+                "{$sheet['name']}: {$spot['name']} is {$spot['told']} on the plate",
+            );
+            if ($spot['told'] === 'fresh') {
+                self::assertNull($spot['because']);
+
+                continue;
+            }
+            $story = $this->getJson("/api/machines/{$sheet['id']}/spots/{$spot['key']}")->assertOk()->json();
+            self::assertSame([$spot['told'], $spot['because']], [$story['told'], $story['because']]);
+            self::assertSame($points[$spot['key']] ?? null, $story['point']['state'] ?? null);
+            $rows = array_column($sheet['rules'], null, 'id');
+            foreach ($story['rules'] as $rule) {
+                self::assertEquals($rows[$rule['id']], $rule, "{$sheet['name']}: {$spot['name']} tells its row");
+            }
         }
     }
 

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook\Acts;
+
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Core\Measure\Plain;
+
+/** What was done at a spot, told without naming the spot: `topped up, 0.3 qt`, `replaced, number F 12, seal reused`. */
+final class ActWords
+{
+    public static function of(Act $act): string
+    {
+        return implode(', ', array_filter([
+            self::done($act),
+            $act->move?->typed,
+            $act->strokes === null ? null : Plain::count($act->strokes, 'stroke'),
+            ...self::fitted($act->fitting),
+        ]));
+    }
+
+    private static function done(Act $act): string
+    {
+        return match ($act->outcome) {
+            Outcome::PutRight => 'put right',
+            Outcome::Unusable => 'read, but it is no reading',
+            Outcome::NotDone => $act->kind === ActKind::Lubricated ? 'the grease did not go in' : 'not looked at',
+            Outcome::Done => $act->kind->word().($act->verdict === null || ! $act->kind->isLook()
+                ? ''
+                : ", {$act->verdict->label()}"),
+        };
+    }
+
+    /** @return list<string|null> */
+    private static function fitted(?Fitting $fitting): array
+    {
+        return $fitting === null ? [] : [
+            $fitting->number === null ? null : "number {$fitting->number}",
+            $fitting->found === null ? null : "the old one {$fitting->found}",
+            $fitting->reused ? trim("{$fitting->seal} reused") : $fitting->seal,
+            $fitting->torque,
+            $fitting->by_feel ? 'tightened by feel' : null,
+        ];
+    }
+}

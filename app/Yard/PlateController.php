@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use App\Machines\CheckLists;
+use App\Machines\Machine;
+use App\Machines\Spot;
+use App\Machines\Yard;
+use App\Rulebook\Standings\Reckoning;
+use App\Walkaround\GreaseShape;
+use Illuminate\Http\JsonResponse;
+
+/** A machine's plate: every spot with what is told of it, and the story of one. */
+final readonly class PlateController
+{
+    public function __construct(private Yard $yard, private CheckLists $checkLists)
+    {
+    }
+
+    public function show(Machine $machine): JsonResponse
+    {
+        $reckoning = $this->reckoning($machine);
+        $grease = GreaseShape::of($machine, $reckoning);
+        $told = new ToldRules($reckoning, $grease['points']);
+        $spots = $machine->spots()->with('parent:id,key', 'grease')->get();
+
+        return new JsonResponse([
+            ...$machine->only('id', 'name'),
+            'class' => $machine->class->value,
+            'spots' => $spots->map(fn (Spot $spot): array => [
+                ...$spot->toRecord(),
+                'told' => $told->ofSpot($spot)->value,
+                'because' => $told->because($spot),
+            ])->all(),
+            'grease' => $grease,
+        ]);
+    }
+
+    public function spot(Machine $machine, Spot $spot): JsonResponse
+    {
+        return new JsonResponse(SpotStory::of($spot, $this->reckoning($machine), $this->checkLists->of($machine)));
+    }
+
+    private function reckoning(Machine $machine): Reckoning
+    {
+        return Reckoning::of($machine->load('meters', 'rules'), $this->yard);
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use App\Logbook\Acts\Act;
+use App\Logbook\Acts\ActWords;
+use App\Logbook\Photo;
+use App\Machines\Spot;
+use App\Rulebook\Standings\Reckoning;
+use App\Walkaround\CheckShape;
+use App\Walkaround\FindingThread;
+use App\Walkaround\GreaseShape;
+use App\Walkaround\TrendShape;
+use Core\Inspect\Check;
+use Core\Inspect\CheckList;
+use Core\Machine\SpotKind;
+use Illuminate\Support\Collection;
+
+/** All that is known of one spot, as the contract's `SpotStory`. */
+final class SpotStory
+{
+    /** Acts and photos that are told; the rest is in the book. */
+    private const LATELY = 12;
+
+    /** @return array<string, mixed> */
+    public static function of(Spot $spot, Reckoning $reckoning, CheckList $list): array
+    {
+        $machine = $reckoning->machine;
+        $grease = $spot->kind === SpotKind::GreasePoint ? GreaseShape::of($machine, $reckoning)['points'] : [];
+        $told = new ToldRules($reckoning, $grease);
+        $named = fn (Spot $other): array => [
+            ...$other->only('key', 'name', 'place'),
+            'kind' => $other->kind->value,
+            'kind_label' => $other->kind->label(),
+            'told' => $told->ofSpot($other)->value,
+        ];
+        $family = $machine->spots;
+        $parent = $family->find($spot->parent_id);
+        $children = $family->where('parent_id', $spot->id)->values();
+        $acts = self::acts($spot, $children);
+        $trends = TrendShape::of($machine, $list, $spot);
+
+        return [
+            ...$spot->loadMissing('parent', 'grease')->toRecord(),
+            'machine' => $machine->name,
+            'today' => $reckoning->yard->today()->format('Y-m-d'),
+            'told' => $told->ofSpot($spot)->value,
+            'because' => $told->because($spot),
+            'belongs_to' => $parent === null ? null : $named($parent),
+            'has' => $children->map($named)->all(),
+            'rules' => $told->at($spot),
+            'point' => array_column($grease, null, 'id')[$spot->id] ?? null,
+            'checks' => array_values(array_map(
+                CheckShape::of(...),
+                array_filter($list->checks, fn (Check $check): bool => $check->spot === $spot->key),
+            )),
+            'findings' => array_map(
+                fn (FindingThread $finding): array => $finding->toRecord($reckoning->yard),
+                $told->foundAt($spot),
+            ),
+            'wear' => $trends['wear'],
+            'consumption' => $trends['consumption'],
+            'acts' => $acts->map(
+                fn (Act $act): array => [...$act->toRecord(), 'in_words' => ActWords::of($act)],
+            )->all(),
+            'photos' => self::photos($spot),
+        ];
+    }
+
+    /**
+     * @param  Collection<int, Spot>  $children
+     * @return Collection<int, Act> the last ones there and at its openings, newest first
+     */
+    private static function acts(Spot $spot, Collection $children): Collection
+    {
+        return Act::query()->standing()
+            ->whereIn('spot_id', [$spot->id, ...$children->where('kind', SpotKind::Opening)->modelKeys()])
+            ->with('spot', 'person:id,name', 'photos', 'move', 'fitting')
+            ->latest('happened_at')->latest('id')
+            ->limit(self::LATELY)->get()->toBase();
+    }
+
+    /** @return list<array{id: string, at: string, of: string}> */
+    private static function photos(Spot $spot): array
+    {
+        return array_values(Photo::query()
+            ->join('acts', 'acts.uuid', '=', 'photos.act')
+            ->where('acts.spot_id', $spot->id)->whereNull('acts.struck_at')
+            ->orderByDesc('acts.happened_at')->orderByDesc('photos.id')
+            ->limit(self::LATELY)
+            ->get(['photos.uuid', 'acts.happened_at', 'acts.title'])
+            ->toBase()
+            ->map(fn (Photo $photo): array => [
+                'id' => $photo->uuid,
+                'at' => (new \DateTimeImmutable((string) $photo->getAttribute('happened_at')))->format(DATE_ATOM),
+                'of' => (string) $photo->getAttribute('title'),
+            ])->all());
+    }
+}

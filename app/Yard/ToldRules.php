@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use App\Machines\Spot;
+use App\Rulebook\Rule;
+use App\Rulebook\Standings\Reckoning;
+use App\Rulebook\Standings\RuleShape;
+use App\Walkaround\Findings;
+use App\Walkaround\FindingThread;
+use Core\Forecast\TaskStanding;
+use Core\Inspect\SpotState;
+use Core\Inspect\Verdict;
+use Core\Machine\TaskKind;
+use Illuminate\Support\Collection;
+
+/** A machine's rules and spots, each told by the harder of what its rules say and what was found there. */
+final readonly class ToldRules
+{
+    /** @var list<FindingThread> what is open on the machine, the hardest first */
+    public array $findings;
+
+    /** @var Collection<int, Rule> by id */
+    private Collection $rules;
+
+    /** @var array<int, array<string, mixed>> each grease point as {@see GreaseShape} tells it, by spot id */
+    private array $points;
+
+    /** @param  list<array<string, mixed>>  $points  the machine's grease points, where they are told of */
+    public function __construct(private Reckoning $reckoning, array $points = [])
+    {
+        $this->points = array_column($points, null, 'id');
+        $machine = $reckoning->machine;
+        $this->rules = $machine->rules->keyBy('id')->toBase();
+        $this->findings = Findings::open([$machine->id])[$machine->id] ?? [];
+    }
+
+    /** @return list<array<string, mixed>> every rule as the contract's `ToldRule`, most urgent first */
+    public function all(): array
+    {
+        return array_map($this->rule(...), $this->reckoning->outlook->tasks);
+    }
+
+    /** @return list<array<string, mixed>> the rules whose tasks are done at a spot, most urgent first */
+    public function at(Spot $spot): array
+    {
+        return array_map($this->rule(...), $this->tasksAt($spot));
+    }
+
+    /** @return list<FindingThread> what is open at a spot, the hardest first */
+    public function foundAt(Spot $spot): array
+    {
+        return $this->foundAmong([$spot->id]);
+    }
+
+    /** What the rules of a spot and what was found there come to. */
+    public function ofSpot(Spot $spot): SpotState
+    {
+        return SpotState::hardest(...array_column($this->toldAt($spot), 0));
+    }
+
+    /** What of these makes the spot what it is told as, by name; null where it is fresh. */
+    public function because(Spot $spot): ?string
+    {
+        $told = $this->ofSpot($spot);
+        foreach ($told === SpotState::Fresh ? [] : $this->toldAt($spot) as [$one, $name]) {
+            if ($one === $told) {
+                return $name;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{SpotState, string|null}> each with the finding or the task that tells it */
+    private function toldAt(Spot $spot): array
+    {
+        $point = $this->points[$spot->id] ?? null;
+
+        return [
+            ...array_map(fn (FindingThread $finding): array => [
+                SpotState::ofVerdict($finding->verdict()),
+                $finding->latest()->title,
+            ], $this->foundAt($spot)),
+            ...$point === null ? [] : [[SpotState::from($point['state']), $point['task']]],
+            ...array_map(fn (TaskStanding $task): array => [
+                SpotState::ofStanding($task->standing->state),
+                $task->task->name,
+            ], $this->tasksAt($spot)),
+        ];
+    }
+
+    /** @return list<TaskStanding> of a grease point all but the greasing, which the point tells by itself */
+    private function tasksAt(Spot $spot): array
+    {
+        return array_values(array_filter(
+            $this->reckoning->outlook->tasks,
+            fn (TaskStanding $task): bool => in_array($spot->id, $this->spotsOf($task), true)
+                && ($task->task->kind !== TaskKind::Lubricate || ! isset($this->points[$spot->id])),
+        ));
+    }
+
+    /**
+     * A rule with what it says, and what is open at its spots: the row tells the harder of the two.
+     *
+     * @return array<string, mixed>
+     */
+    private function rule(TaskStanding $task): array
+    {
+        $open = $this->foundAmong($this->spotsOf($task));
+
+        return [
+            ...RuleShape::of($this->rules[(int) $task->task->id], $task, $this->reckoning),
+            'findings' => array_map(
+                fn (FindingThread $finding): array => $finding->toRecord($this->reckoning->yard),
+                $open,
+            ),
+            'told' => SpotState::harder(
+                $task->standing->state,
+                Verdict::hardest(...array_map(fn (FindingThread $finding): Verdict => $finding->verdict(), $open)),
+            )->value,
+        ];
+    }
+
+    /** @return list<int> */
+    private function spotsOf(TaskStanding $task): array
+    {
+        return array_keys(
+            $this->reckoning->taskSpots->placesOf($this->reckoning->machine, $this->rules[(int) $task->task->id]),
+        );
+    }
+
+    /**
+     * @param  list<int>  $spots
+     * @return list<FindingThread>
+     */
+    private function foundAmong(array $spots): array
+    {
+        return array_values(array_filter(
+            $this->findings,
+            fn (FindingThread $finding): bool => in_array($finding->latest()->spot_id, $spots, true),
+        ));
+    }
+}
