@@ -8,7 +8,11 @@ import { Shell } from './shell/Shell';
 import { Signboard } from './shell/Signboard';
 import { YardPage } from './yard/YardPage';
 
-const MachinePage = lazy(() => import('./machine/MachinePage'));
+const MachineLeaves = lazy(() => import('./machine/MachineLeaves'));
+const NowLeaf = lazy(() => import('./machine/NowLeaf'));
+const PlateLeaf = lazy(() => import('./plate/PlateLeaf'));
+const RulebookLeaf = lazy(() => import('./machine/RulebookLeaf'));
+const BookLeaf = lazy(() => import('./machine/BookLeaf'));
 const AddMachinePage = lazy(() => import('./machine/AddMachinePage'));
 const EditMachinePage = lazy(() => import('./machine/EditMachinePage'));
 const ServicePage = lazy(() => import('./machine/ServicePage'));
@@ -29,7 +33,7 @@ const WaitingPage = lazy(() => import('./walkaround/WaitingPage'));
 const LabelsPage = lazy(() => import('./walkaround/LabelsPage'));
 const FindingPage = lazy(() => import('./walkaround/FindingPage'));
 const ChecksPage = lazy(() => import('./walkaround/ChecksPage'));
-const GreasePage = lazy(() => import('./walkaround/GreasePage'));
+const LookPage = lazy(() => import('./walkaround/LookPage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
 
 // Whoever opens a round by its label stands in the cold: it is fetched beside the session, not after it.
@@ -59,7 +63,12 @@ export function App() {
       <Route element={<Shell person={person} yardName={yard} />}>
         <Route path="/yard" element={<YardPage />} />
         <Route path="/machines/new" element={<AddMachinePage />} />
-        <Route path="/machines/:machine" element={<MachinePage />} />
+        <Route path="/machines/:machine" element={<MachineLeaves />}>
+          <Route index element={<NowLeaf />} />
+          <Route path="plate/:spot?" element={<PlateLeaf />} />
+          <Route path="rulebook" element={<RulebookLeaf />} />
+          <Route path="book" element={<BookLeaf />} />
+        </Route>
         <Route path="/machines/:machine/edit" element={<EditMachinePage />} />
         <Route path="/machines/:machine/service" element={<ServicePage />} />
         <Route path="/machines/:machine/meter" element={<MeterPage />} />
@@ -68,13 +77,13 @@ export function App() {
         <Route path="/machines/:machine/rules/:rule" element={<RulePage />} />
         <Route path="/machines/:machine/findings/:check" element={<FindingPage />} />
         <Route path="/machines/:machine/checks" element={<ChecksPage />} />
-        <Route path="/machines/:machine/grease" element={<GreasePage />} />
         <Route path="/walkaround" element={<WalkaroundPage />} />
         <Route path="/walkaround/waiting" element={<WaitingPage />} />
         <Route path="/walkaround/labels" element={<LabelsPage />} />
         <Route path="/walkaround/:machine" element={<StartPage />} />
         <Route path="/walkaround/:machine/grease" element={<GreaseRoundPage />} />
         <Route path="/walkaround/:machine/found" element={<FoundPage />} />
+        <Route path="/walkaround/:machine/look/:check" element={<LookPage />} />
         <Route path="/walkaround/:machine/:kind" element={<RoundPage />} />
         <Route path="/logbook" element={<LogbookPage />} />
         <Route path="/reckoner" element={<ReckonerPage />} />

@@ -1,11 +1,13 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/besley/wght.css';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { I18nProvider } from 'react-aria-components';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
+import { createBrowserRouter, RouterProvider } from 'react-router';
 import { App } from './App';
 import { Refused } from './api/client';
 import { sessionQuery } from './api/queries';
+import { YARD_LOCALE } from './kit/locale';
 import { chooseScheme, chosenScheme, GlobalStyle } from './kit/theme';
 import { UndoProvider } from './kit/Undo';
 
@@ -27,16 +29,18 @@ const queries: QueryClient = new QueryClient({
   }),
 });
 
+const router = createBrowserRouter([{ path: '*', element: <App /> }]);
+
 const root = document.getElementById('jardinier');
 if (root) {
   createRoot(root).render(
     <QueryClientProvider client={queries}>
       <GlobalStyle />
-      <BrowserRouter>
+      <I18nProvider locale={YARD_LOCALE}>
         <UndoProvider>
-          <App />
+          <RouterProvider router={router} />
         </UndoProvider>
-      </BrowserRouter>
+      </I18nProvider>
     </QueryClientProvider>,
   );
 }

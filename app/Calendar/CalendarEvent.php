@@ -65,7 +65,7 @@ final class CalendarEvent extends Model
             }
             $all = Machine::query()
                 ->where('retired', false)
-                ->with('meters', 'rules')
+                ->with('meters')
                 ->lazyById(self::MACHINES_AT_ONCE);
             foreach ($all->chunk(self::MACHINES_AT_ONCE) as $machines) {
                 $known = self::query()->whereIn('machine_id', $machines->pluck('id'))->get()->groupBy('machine_id');
@@ -117,14 +117,14 @@ final class CalendarEvent extends Model
     /** @return array{day: string, summary: string, description: string}|null null where no day can be told */
     private static function telling(TaskStanding $standing, Reckoning $reckoning): ?array
     {
-        $today = Day::number($reckoning->yard->today());
+        $today = Day::number($reckoning->today);
         if ($standing->when === null || $standing->when->p50 > $today + self::FURTHEST_DAYS) {
             return null;
         }
         $band = $standing->when->isCertain()
             || $standing->expectedDays <= 0
             ? ''
-            : ' '.ucfirst($standing->when->inWords($reckoning->yard->today())).'.';
+            : ' '.ucfirst($standing->when->inWords($reckoning->today)).'.';
 
         return [
             'day' => Day::of(max($today, $standing->when->p50))->format('Y-m-d'),

@@ -8,6 +8,7 @@ use Core\Inspect\Check;
 use Core\Inspect\CheckChange;
 use Core\Inspect\CheckList;
 use Core\Inspect\LimitSource;
+use Core\Machine\MachineClass;
 use Core\Starter\Starter;
 
 /**
@@ -16,6 +17,9 @@ use Core\Starter\Starter;
  */
 final class CheckLists
 {
+    /** @var array<string, CheckList> by class, before anybody changed anything */
+    private array $begun = [];
+
     /** @var array<string, CheckList> by class */
     private array $ofClass = [];
 
@@ -47,8 +51,7 @@ final class CheckLists
     public function of(Machine $machine): CheckList
     {
         $class = $machine->class;
-        $this->ofClass[$class->value] ??= Starter::for($class)
-            ->checkList()
+        $this->ofClass[$class->value] ??= $this->begun($class)
             ->changed(self::changes(['class' => $class->value]), LimitSource::MachineClass);
 
         return $this->ofMachine["{$machine->id} {$class->value}"] ??= $this->ofClass[$class->value]->changed(
@@ -63,13 +66,19 @@ final class CheckLists
     public function levelChecks(Machine $machine): array
     {
         $checks = [];
-        foreach ([...Starter::for($machine->class)->checkList()->checks, ...$this->of($machine)->checks] as $check) {
+        foreach ([...$this->begun($machine->class)->checks, ...$this->of($machine)->checks] as $check) {
             if ($check->readsLevel()) {
                 $checks[$check->spot][] = $check->key;
             }
         }
 
         return $checks;
+    }
+
+    /** What a class begins with. */
+    private function begun(MachineClass $class): CheckList
+    {
+        return $this->begun[$class->value] ??= Starter::for($class)->checkList();
     }
 
     public function find(Machine $machine, ?string $key): ?Check

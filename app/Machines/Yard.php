@@ -6,6 +6,7 @@ namespace App\Machines;
 
 use App\Contract\Versioned;
 use Carbon\CarbonImmutable;
+use Core\Measure\Day;
 use Core\Measure\Quantity;
 use Core\Meter\MeterUnit;
 use Core\Schedule\SeverityTable;
@@ -27,6 +28,9 @@ use Illuminate\Database\Eloquent\Model;
 final class Yard extends Model
 {
     use Versioned;
+
+    /** @var array<string, \DateTimeZone> by name */
+    private static array $zones = [];
 
     protected $table = 'yard';
 
@@ -57,9 +61,9 @@ final class Yard extends Model
 
     public function dayOf(\DateTimeInterface $instant): \DateTimeImmutable
     {
-        $local = \DateTimeImmutable::createFromInterface($instant)->setTimezone(new \DateTimeZone($this->time_zone));
+        $zone = self::$zones[$this->time_zone] ??= new \DateTimeZone($this->time_zone);
 
-        return new \DateTimeImmutable($local->format('Y-m-d').'T00:00:00Z');
+        return Day::of(Day::number(\DateTimeImmutable::createFromInterface($instant)->setTimezone($zone)));
     }
 
     public function severityTable(): SeverityTable

@@ -10,7 +10,7 @@ use App\Logbook\Acts\Greasing;
 use App\Logbook\Acts\PutRight;
 use App\Machines\Machine;
 use App\Machines\Spot;
-use App\Rulebook\Standings\TaskSpots;
+use App\Rulebook\Standings\KnownRules;
 use Core\Machine\ActKind;
 use Core\Machine\Meets;
 use Core\Machine\TaskKind;
@@ -97,11 +97,11 @@ final readonly class RecordService
     /** @return Collection<int, Spot> */
     private function spots(Machine $machine, Task $task): Collection
     {
-        $rule = $task->isOfAllPoints() ? $machine->rules->firstWhere('task_id', $task->id) : null;
+        $rules = $task->isOfAllPoints() ? array_column(KnownRules::ofMachine($machine->id), null, 'taskId') : [];
+        $points = array_keys($rules[$task->id]->places ?? []);
 
-        return $rule === null
-            ? $task->spots->toBase()
-            : TaskSpots::of([$machine])->ofRule($machine, $rule)->each->load('grease');
+        return $rules === [] ? $task->spots->toBase()
+            : Spot::query()->whereKey($points)->with('grease')->orderBy('position')->get()->toBase();
     }
 
     /** @param  array<string, mixed>  $other */

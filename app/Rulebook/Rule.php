@@ -7,14 +7,11 @@ namespace App\Rulebook;
 use App\Contract\Versioned;
 use App\Machines\Machine;
 use Brick\Math\BigDecimal;
-use Core\Machine\Subject;
 use Core\Machine\Task as CoreTask;
 use Core\Schedule\Anchor;
-use Core\Schedule\Interval;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\RulebookLine;
 use Core\Schedule\Source;
-use Core\Schedule\YearWindow;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -98,31 +95,17 @@ final class Rule extends Model
      */
     public function toCore(): ?CoreRule
     {
-        $every = WrittenInterval::toCore($this->every) ?? new Interval;
-        $first = array_values(array_filter(array_map(WrittenInterval::toCore(...), $this->first)));
-        if (
-            $this->goes_with_id !== null
-            && $every->isEmpty()
-            && $first === []
-            && ($this->windows ?? []) === []
-            && $this->condition === null
-        ) {
-            return null;
-        }
-
-        return new CoreRule(
-            every: $every,
-            first: $first,
-            anchor: $this->anchor,
-            early: BigDecimal::of($this->early),
-            late: BigDecimal::of($this->late),
-            source: $this->source,
-            book: WrittenInterval::toCore($this->book),
-            windows: array_map(
-                fn (array $window): YearWindow => YearWindow::between($window['from'], $window['to'], $window['name']),
-                $this->windows ?? [],
-            ),
-            condition: $this->condition,
+        return WrittenRule::toCore(
+            $this->every,
+            $this->first,
+            $this->anchor,
+            (string) $this->early,
+            (string) $this->late,
+            $this->source,
+            $this->book,
+            $this->windows,
+            $this->condition,
+            $this->goes_with_id !== null,
         );
     }
 
@@ -137,21 +120,11 @@ final class Rule extends Model
         );
     }
 
-    /** @param  \Closure(CoreRule): CoreRule  $asItHolds */
-    public function toLine(\Closure $asItHolds): RulebookLine
+    public function toLine(): RulebookLine
     {
-        $rule = $this->toCore();
-        $id = fn (?int $other): ?string => $other === null ? null : (string) $other;
+        $goesWith = $this->goes_with_id === null ? null : (string) $this->goes_with_id;
 
-        return new RulebookLine($this->toTask(), $rule === null ? null : $asItHolds($rule), $id($this->goes_with_id));
-    }
-
-    /** @return list<Subject> what dust, heat, water and load do to it */
-    public function subjects(): array
-    {
-        $subjects = $this->task->isOfAllPoints() ? [Subject::Grease] : array_column($this->task->places(), 'subject');
-
-        return array_values(array_unique($subjects, SORT_REGULAR));
+        return new RulebookLine($this->toTask(), $this->toCore(), $goesWith);
     }
 
     public function inWords(): string

@@ -75,7 +75,7 @@ final readonly class RuleController
             'distance' => ['sometimes', 'nullable', new TypedNumber('The odometer')],
             'at' => ['sometimes', 'nullable', When::rule()],
         ]);
-        $machine = $rule->machine->load('meters', 'rules');
+        $machine = $rule->machine->load('meters');
         $reckoning = Reckoning::of($machine, $this->yard);
         $facts = $reckoning->facts[(string) $rule->id];
         $held = $reckoning->standings[$rule->id]->standing->rule;

@@ -44,9 +44,9 @@ final readonly class RulebookCheck
         if ($host !== null && $others->find($host) === null && (! $rule->retired || $rule->isDirty('goes_with_id'))) {
             throw Refusal::field("{$path}goes_with", 'That task is not in this rulebook.');
         }
-        $lines = $others->map(fn (Rule $other): RulebookLine => $other->toLine(fn ($core) => $core))->all();
+        $lines = $others->map(fn (Rule $other): RulebookLine => $other->toLine())->all();
         try {
-            new Rulebook($rule->retired ? $lines : [...$lines, $rule->toLine(fn ($core) => $core)]);
+            new Rulebook($rule->retired ? $lines : [...$lines, $rule->toLine()]);
         } catch (ComesRound) {
             throw Refusal::field("{$path}goes_with", 'These two would each wait for the other.');
         } catch (NeverDue $refused) {

@@ -19,7 +19,7 @@ final readonly class GreaseController
     public function show(Machine $machine): JsonResponse
     {
         return new JsonResponse(
-            GreaseShape::of($machine, Reckoning::of($machine->load('meters', 'rules'), $this->yard)),
+            GreaseShape::of($machine, Reckoning::of($machine->load('meters'), $this->yard)),
         );
     }
 }

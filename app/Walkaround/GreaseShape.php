@@ -10,7 +10,8 @@ use App\Logbook\Acts\WhatMeets;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Machines\Yard;
-use App\Rulebook\Rule;
+use App\Rulebook\Standings\KnownRule;
+use App\Rulebook\Standings\KnownRules;
 use App\Rulebook\Standings\Reckoning;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
@@ -56,7 +57,7 @@ final class GreaseShape
             ->groupBy('spot_id')->selectRaw(
                 'spot_id, max(happened_at) as latest',
             )->toBase()->pluck('latest', 'spot_id');
-        $rules = $reckoning->taskSpots->ofPoints($machine);
+        $rules = KnownRules::byPoint($reckoning->rules);
         $year = self::runInAYear($machine, $reckoning->yard);
         $strokesDue = $strokesAll = $strokesYear = 0;
         $shaped = [];
@@ -73,7 +74,7 @@ final class GreaseShape
             $strokes = $point->greasePoint()->strokes;
             $strokesAll += $strokes;
             $strokesDue += $isDue ? $strokes : 0;
-            $strokesYear += $strokes * self::timesInAYear($rule?->toCore()->every ?? new Interval, $year);
+            $strokesYear += $strokes * self::timesInAYear($rule->line->rule->every ?? new Interval, $year);
             $shaped[] = [
                 ...$point->toRecord(),
                 'state' => $standing->state->value,
@@ -82,10 +83,9 @@ final class GreaseShape
                 'why' => $standing->why,
                 'last_on' => $standing->last?->point->date?->format('Y-m-d'),
                 'last_strokes' => $standing->last?->strokes,
-                'task' => $rule?->task->name,
-                'rule_id' => $rule?->id, 'with' => $rule?->goes_with_id === null
-                    ? null
-                    : $machine->rules->find($rule->goes_with_id)?->task->name,
+                'task' => $rule?->line->task->name,
+                'rule_id' => $rule?->id,
+                'with' => ($reckoning->rules[$rule?->goesWith() ?? 0] ?? null)?->line->task->name,
             ];
         }
         $gun = ($reckoning->yard->grease_guns ?? [])[0] ?? null;
@@ -114,7 +114,7 @@ final class GreaseShape
         Spot $point,
         Collection $acts,
         ?string $refused,
-        ?Rule $rule,
+        ?KnownRule $rule,
         Reckoning $reckoning,
     ): PointStanding {
         $notIn = $refused === null ? null : new \DateTimeImmutable($refused, new \DateTimeZone('UTC'));
@@ -129,7 +129,7 @@ final class GreaseShape
             $start,
             $reckoning->now(),
             $isOpen ? $reckoning->yard->dayOf($notIn) : null,
-            $rule?->goes_with_id === null ? null : $standing?->state,
+            $rule?->goesWith() === null ? null : $standing?->state,
         );
     }
 

@@ -137,7 +137,7 @@ final readonly class WalkController
     public function show(Machine $machine): JsonResponse
     {
         $list = $this->checkLists->of($machine);
-        $reckoning = Reckoning::of($machine->load('meters', 'rules'), $this->yard);
+        $reckoning = Reckoning::of($machine->load('meters'), $this->yard);
         $day = $this->yard->today();
 
         return new JsonResponse([

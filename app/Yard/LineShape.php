@@ -61,7 +61,7 @@ final class LineShape
             'from' => $place($rail->from),
             'now' => $place($rail->now),
             'to' => $place($rail->to),
-            'today' => $reckoning->yard->today()->format('Y-m-d'),
+            'today' => $reckoning->today->format('Y-m-d'),
             'stakes' => array_map(fn (Stake $stake): array => [
                 'at' => $place($stake->at),
                 'early_from' => $place($stake->earlyFrom),
@@ -86,7 +86,7 @@ final class LineShape
         $unit = ($reckoning->machine->currentMeters()[0] ?? null)->unit ?? MeterUnit::Hours;
 
         return (string) $unit->fromReckoned(
-            BigDecimal::of(sprintf('%.2F', $usage->perWeek(Day::number($reckoning->yard->today())))),
+            BigDecimal::of(sprintf('%.2F', $usage->perWeek(Day::number($reckoning->today)))),
         )
             ->toScale(2, RoundingMode::HALF_UP)
             ->stripTrailingZeros();

@@ -58,6 +58,7 @@ final readonly class MachineController
     {
         $reckoning = Reckoning::of($machine->load('meters', 'rules', 'sharedRulebook.machines'), $this->yard);
         $countdown = $reckoning->countdown();
+
         return $machine->respond([
             ...$machine->toRecord(),
             'line' => LineShape::of($reckoning),
@@ -83,7 +84,7 @@ final readonly class MachineController
     /** How the machine is used, week by week, and what is expected of it. */
     public function use(Machine $machine): JsonResponse
     {
-        return new JsonResponse(UseShape::of($machine->load('meters', 'rules'), $this->yard));
+        return new JsonResponse(UseShape::of($machine->load('meters'), $this->yard));
     }
 
     public function store(MachineRequest $request, AddMachine $addMachine): JsonResponse

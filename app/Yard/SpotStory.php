@@ -15,14 +15,19 @@ use App\Walkaround\GreaseShape;
 use App\Walkaround\TrendShape;
 use Core\Inspect\Check;
 use Core\Inspect\CheckList;
+use Core\Inspect\Verdict;
+use Core\Machine\ActKind;
 use Core\Machine\SpotKind;
 use Illuminate\Support\Collection;
 
 /** All that is known of one spot, as the contract's `SpotStory`. */
 final class SpotStory
 {
-    /** Acts and photos that are told; the rest is in the book. */
-    private const LATELY = 12;
+    /** Of each that is told; the rest is in the book. */
+    private const LATELY = 8;
+
+    /** Looks that found nothing, of which there are many. */
+    private const FINE_LOOKS = 3;
 
     /** @return array<string, mixed> */
     public static function of(Spot $spot, Reckoning $reckoning, CheckList $list): array
@@ -45,7 +50,7 @@ final class SpotStory
         return [
             ...$spot->loadMissing('parent', 'grease')->toRecord(),
             'machine' => $machine->name,
-            'today' => $reckoning->yard->today()->format('Y-m-d'),
+            'today' => $reckoning->today->format('Y-m-d'),
             'told' => $told->ofSpot($spot)->value,
             'because' => $told->because($spot),
             'belongs_to' => $parent === null ? null : $named($parent),
@@ -71,15 +76,24 @@ final class SpotStory
 
     /**
      * @param  Collection<int, Spot>  $children
-     * @return Collection<int, Act> the last ones there and at its openings, newest first
+     * @return Collection<int, Act> the last ones there and at its openings, newest first; of those who only saw that it
+     *     is fine the last few
      */
     private static function acts(Spot $spot, Collection $children): Collection
     {
-        return Act::query()->standing()
+        $acts = Act::query()->standing()
             ->whereIn('spot_id', [$spot->id, ...$children->where('kind', SpotKind::Opening)->modelKeys()])
             ->with('spot', 'person:id,name', 'photos', 'move', 'fitting')
-            ->latest('happened_at')->latest('id')
-            ->limit(self::LATELY)->get()->toBase();
+            ->latest('happened_at')->latest('id');
+        $told = fn ($acts) => $acts
+            ->where('kind', '!=', ActKind::Looked)
+            ->orWhereNull('verdict')
+            ->orWhere('verdict', '!=', Verdict::Fit);
+        $fine = ['kind' => ActKind::Looked, 'verdict' => Verdict::Fit];
+
+        return $acts->clone()->where($told)->limit(self::LATELY)->get()
+            ->concat($acts->clone()->where($fine)->limit(self::FINE_LOOKS)->get())
+            ->sortByDesc(fn (Act $act): array => [$act->happened_at, $act->id])->values()->toBase();
     }
 
     /** @return list<array{id: string, at: string, of: string}> */

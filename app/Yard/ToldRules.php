@@ -127,9 +127,7 @@ final readonly class ToldRules
     /** @return list<int> */
     private function spotsOf(TaskStanding $task): array
     {
-        return array_keys(
-            $this->reckoning->taskSpots->placesOf($this->reckoning->machine, $this->rules[(int) $task->task->id]),
-        );
+        return array_keys($this->reckoning->rules[(int) $task->task->id]->places);
     }
 
     /**

@@ -28,7 +28,7 @@ final class UseShape
         $season = ClassSeason::for($machine->class, $yard)->toCore();
         $meters = $machine->primaryMeters();
         $unit = $meters->last()->unit ?? MeterUnit::Hours;
-        $history = WeeklyReadings::history($meters, WeeklyReadings::query()->findMany($meters->modelKeys()));
+        $history = WeeklyReadings::history($meters, WeeklyReadings::query()->findMany($meters->modelKeys())->keyBy('meter_id'));
         $usage = $history->isEmpty() ? null : Usage::learn($history, $season);
         $today = Day::number($yard->today());
 

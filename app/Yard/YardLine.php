@@ -57,7 +57,7 @@ final class YardLine extends Model
      */
     public static function rewrite(array $machineIds): void
     {
-        $machines = Machine::query()->whereKey($machineIds)->where('retired', false)->with('meters', 'rules')->get();
+        $machines = Machine::query()->whereKey($machineIds)->where('retired', false)->with('meters')->get();
         Machine::query()->whereKey($machineIds)->toBase()->increment('facts_version');
         if ($machines->isNotEmpty()) {
             self::reckon($machines->each(fn (Machine $machine) => $machine->facts_version++)->all(), app(Yard::class));
@@ -117,7 +117,7 @@ final class YardLine extends Model
         foreach ($machines->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
             DB::transaction(
                 fn () => self::reckon(
-                    Machine::query()->whereKey($ids)->with('meters', 'rules')->lockForUpdate()->get()->all(),
+                    Machine::query()->whereKey($ids)->with('meters')->lockForUpdate()->get()->all(),
                     $yard,
                 ),
             );

@@ -51,7 +51,9 @@ final class MeterHistory
     /** @param  list<array{int, float}>  $pairs  in any order */
     public static function ofPairs(array $pairs): self
     {
-        usort($pairs, fn (array $one, array $other): int => $one <=> $other);
+        if (! self::areInOrder($pairs)) {
+            sort($pairs);
+        }
         $daily = array_column($pairs, null, 0);
         if (count($daily) <= self::FEW) {
             return new self(array_values($daily));
@@ -62,6 +64,20 @@ final class MeterHistory
         }
 
         return new self(array_values(array_column($weekly, null, 0)));
+    }
+
+    /** @param  list<array{int, float}>  $pairs */
+    private static function areInOrder(array $pairs): bool
+    {
+        $before = null;
+        foreach ($pairs as $pair) {
+            if ($before !== null && $pair < $before) {
+                return false;
+            }
+            $before = $pair;
+        }
+
+        return true;
     }
 
     /** Weeks counted from the one of 1 January 1970, Mondays first. */

@@ -60,7 +60,7 @@ final readonly class Rail
     private static function marks(RailUnit $unit, BigDecimal $to, TaskStanding $task, ?Usage $use): array
     {
         $onRail = $task->standing->points[$unit->limit()->value] ?? null;
-        if ($onRail === null || $task->standing->state->isMoreUrgentThan($onRail->state())) {
+        if ($onRail === null || $task->standing->state->isMoreUrgentThan($onRail->state)) {
             $at = $task->when === null ? null : self::positionOn($task->when->p50, $unit, $use);
 
             return $at === null

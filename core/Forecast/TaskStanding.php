@@ -35,7 +35,7 @@ final readonly class TaskStanding
         $today = Day::number($today);
         $passages = $standing->isCalled() ? [Passage::on($today)] : [];
         foreach ($standing->points as $point) {
-            $reached = ! $point->remaining()->isPositive();
+            $reached = ! $point->remaining->isPositive();
             $use = $point->limit === Limit::Distance ? $km : $hours;
             $passages[] = match (true) {
                 $point->limit === Limit::Date => $reached

@@ -46,6 +46,11 @@ final readonly class Done
         if ($done === [] || count($done) < count($spots)) {
             return new self(null, null, count($spots), array_values(array_diff_key($spots, $done)));
         }
+        if (count($done) === 1) {
+            [$at, $point] = reset($done);
+
+            return new self($point, $at, 1);
+        }
         $last = max(array_map(fn (array $one): string => $one[1]->date?->format('Y-m-d') ?? '', $done));
         $behind = array_filter($done, fn (array $one): bool => ($one[1]->date?->format('Y-m-d') ?? '') < $last);
 

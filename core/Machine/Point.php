@@ -10,11 +10,14 @@ use Core\Measure\Day;
 /** A point in a machine's life: hours and kilometres run, and the day. What is not known is null. */
 final readonly class Point
 {
+    private ?BigDecimal $day;
+
     public function __construct(
         public ?BigDecimal $hours = null,
         public ?BigDecimal $km = null,
         public ?\DateTimeImmutable $date = null,
     ) {
+        $this->day = $date === null ? null : BigDecimal::of(Day::number($date));
     }
 
     public function along(Limit $limit): ?BigDecimal
@@ -22,7 +25,7 @@ final readonly class Point
         return match ($limit) {
             Limit::Hours => $this->hours,
             Limit::Distance => $this->km,
-            Limit::Date => $this->date === null ? null : BigDecimal::of(Day::number($this->date)),
+            Limit::Date => $this->day,
         };
     }
 }

@@ -7,16 +7,18 @@ namespace Core\Measure;
 /** Days counted from 1 January 1970, so that dates can be reckoned like hours. */
 final class Day
 {
+    private const SECONDS = 86_400;
+
+    private static ?\DateTimeImmutable $epoch = null;
+
     public static function number(\DateTimeImmutable $day): int
     {
-        [$year, $month, $dayOfMonth] = self::parts($day);
-
-        return self::numberOf($year, $month, $dayOfMonth);
+        return (int) floor(($day->getTimestamp() + $day->getOffset()) / self::SECONDS);
     }
 
     public static function of(int $number): \DateTimeImmutable
     {
-        return new \DateTimeImmutable('@'.$number * 86400);
+        return (self::$epoch ??= new \DateTimeImmutable('@0'))->setTimestamp($number * self::SECONDS);
     }
 
     /** The same day of a later month, or that month's last day where it has no such day. */
@@ -48,12 +50,16 @@ final class Day
 
     public static function daysIn(int $year, int $month): int
     {
-        return self::numberOf($year, $month + 1, 1) - self::numberOf($year, $month, 1);
+        return match ($month) {
+            2 => $year % 4 === 0 && ($year % 100 !== 0 || $year % 400 === 0) ? 29 : 28,
+            4, 6, 9, 11 => 30,
+            default => 31,
+        };
     }
 
     /** Counted from 1 January 1970; months beyond December are of the next year. */
     public static function numberOf(int $year, int $month, int $day): int
     {
-        return intdiv((int) gmmktime(0, 0, 0, $month, $day, $year), 86400);
+        return intdiv((int) gmmktime(0, 0, 0, $month, $day, $year), self::SECONDS);
     }
 }

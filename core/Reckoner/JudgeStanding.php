@@ -37,9 +37,9 @@ final class JudgeStanding implements Calculator
                 'date' => Written::day($standing->dueDate()),
             ],
             'remaining' => [
-                'hours' => Written::number(($points['hours'] ?? null)?->remaining()),
-                'km' => Written::number(($points['km'] ?? null)?->remaining()),
-                'days' => Written::number(($points['date'] ?? null)?->remaining()),
+                'hours' => Written::number(($points['hours'] ?? null)?->remaining),
+                'km' => Written::number(($points['km'] ?? null)?->remaining),
+                'days' => Written::number(($points['date'] ?? null)?->remaining),
             ],
             'limiting' => $standing->limiting?->limit->value,
             'runs_for' => ['hours' => Written::number($standing->runsFor())],

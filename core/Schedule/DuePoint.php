@@ -14,6 +14,11 @@ use Core\Machine\Limit;
  */
 final readonly class DuePoint
 {
+    /** Until the point; below zero beyond it. */
+    public BigDecimal $remaining;
+
+    public State $state;
+
     /**
      * @param  BigDecimal  $since  the last time it was done, or the machine's beginning
      * @param  BigDecimal  $early  length of the window before the point
@@ -29,21 +34,11 @@ final readonly class DuePoint
         public BigDecimal $late,
         public ?YearWindow $window = null,
     ) {
-    }
-
-    public function remaining(): BigDecimal
-    {
-        return $this->at->minus($this->now);
-    }
-
-    public function state(): State
-    {
-        $remaining = $this->remaining();
-
-        return match (true) {
-            $remaining->isGreaterThan($this->early) => State::Fresh,
-            $remaining->isPositive() => State::Nearing,
-            $remaining->negated()->isLessThanOrEqualTo($this->late) => State::Due,
+        $this->remaining = $at->minus($now);
+        $this->state = match (true) {
+            $this->remaining->isGreaterThan($early) => State::Fresh,
+            $this->remaining->isPositive() => State::Nearing,
+            $this->remaining->negated()->isLessThanOrEqualTo($late) => State::Due,
             default => State::Past,
         };
     }
@@ -64,7 +59,7 @@ final readonly class DuePoint
     /** Whether this point is reached before another: the more urgent state, then the larger share used. */
     public function comesBefore(self $other): bool
     {
-        $ranks = $this->state()->rank() <=> $other->state()->rank();
+        $ranks = $this->state->rank() <=> $other->state->rank();
 
         return $ranks > 0 || ($ranks === 0 && $this->shareUsed()->isGreaterThan($other->shareUsed()));
     }

@@ -41,21 +41,18 @@ final readonly class MeteredCourse
             return null;
         }
         $counted = $done === null || ($skipped !== null && $skipped->isGreaterThan($done)) ? $skipped : $done;
-        $passed = BigDecimal::max($start ?? BigDecimal::zero(), $met ?? BigDecimal::zero());
+        $start ??= BigDecimal::zero();
+        $passed = $met?->isGreaterThan($start) === true ? $met : $start;
         $point = $this->point($passed, $counted, $since);
         if ($point === null) {
             return null;
         }
         [$at, $interval] = $point;
 
-        return new DuePoint(
-            $this->limit,
-            $since,
-            $at,
-            $now,
-            $interval->multipliedBy($this->rule->early),
-            $interval->multipliedBy($this->rule->late),
-        );
+        $early = $interval->multipliedBy($this->rule->early);
+        $late = $this->rule->late === $this->rule->early ? $early : $interval->multipliedBy($this->rule->late);
+
+        return new DuePoint($this->limit, $since, $at, $now, $early, $late);
     }
 
     /** @return array{BigDecimal, BigDecimal}|null the point, and the interval whose shares its windows are */

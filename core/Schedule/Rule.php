@@ -52,7 +52,7 @@ final readonly class Rule
         public array $tightenings = [],
     ) {
         $this->early = $early ?? BigDecimal::of(self::USUAL_WINDOW);
-        $this->late = $late ?? BigDecimal::of(self::USUAL_WINDOW);
+        $this->late = $late ?? ($early === null ? $this->early : BigDecimal::of(self::USUAL_WINDOW));
         foreach (['early' => $this->early, 'late' => $this->late] as $which => $share) {
             if ($share->isNegative() || $share->isGreaterThan(1)) {
                 throw new NoWindow($which);
@@ -111,6 +111,9 @@ final readonly class Rule
     /** @return list<BigDecimal> the first points along hours or kilometres, rising */
     public function firstPoints(Limit $limit): array
     {
+        if ($this->first === []) {
+            return [];
+        }
         $points = array_values(
             array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $this->first)),
         );
@@ -128,7 +131,7 @@ final readonly class Rule
      */
     public function firstPointsMet(?Point $start, array $services): array
     {
-        return array_values(
+        return $this->first === [] ? [] : array_values(
             array_filter(
                 $this->first,
                 fn (Interval $first): bool => array_filter(

@@ -64,8 +64,9 @@ final readonly class Standing
         $points = $unjudged = [];
         $begun = false;
         $met = $rule->firstPointsMet($start, [...$done, ...$skipped]);
+        $furthest = self::furthestAlongEach($done);
         foreach (array_filter(Limit::cases(), $rule->uses(...)) as $limit) {
-            $last = self::furthest($done, $limit);
+            $last = $furthest[$limit->value] ?? null;
             $known = $last !== null || $start?->along($limit) !== null;
             $begun = $begun || $known;
             $note = match (true) {
@@ -86,10 +87,10 @@ final readonly class Standing
         $limiting = self::earliest($points);
         $notes = [
             ...$unjudged,
-            ...self::ahead($done, $now),
+            ...self::ahead($furthest, $now),
             ...self::remarks($rule, $start, $points[Limit::Hours->value] ?? null),
         ];
-        $state = $limiting?->state() ?? (! $rule->comesByItself() || $begun ? State::Fresh : State::Unknown);
+        $state = $limiting->state ?? (! $rule->comesByItself() || $begun ? State::Fresh : State::Unknown);
         if ($unjudged !== [] && $state === State::Fresh) {
             $state = State::Unknown;
         }
@@ -97,7 +98,9 @@ final readonly class Standing
             $state = State::Due;
         }
 
-        return new self($rule, $state, $points, $limiting, $notes, self::newest($done), $call, apart: $apart);
+        $newest = $furthest[Limit::Date->value] ?? $done[0] ?? null;
+
+        return new self($rule, $state, $points, $limiting, $notes, $newest, $call, apart: $apart);
     }
 
     /**
@@ -259,13 +262,13 @@ final readonly class Standing
 
     private static function left(DuePoint $point, MeterUnit $distance): string
     {
-        $remaining = $point->remaining();
+        $remaining = $point->remaining;
         $amount = self::amount($point->limit, $remaining->abs(), $distance);
         $allowed = self::amount($point->limit, $point->late, $distance);
         if ($point->window !== null) {
             $closing = $remaining->plus($point->late);
 
-            return match ($point->state()) {
+            return match ($point->state) {
                 State::Fresh, State::Nearing => "Begins in {$amount}.",
                 State::Due => $closing->isZero()
                     ? 'Today is its last day.'
@@ -274,7 +277,7 @@ final readonly class Standing
             };
         }
 
-        return match ($point->state()) {
+        return match ($point->state) {
             State::Fresh => "{$amount} left.",
             State::Nearing => "{$amount} left, inside the early window.",
             State::Due => $remaining->isZero() ? 'That is now.' : "That was {$amount} ago, {$allowed} late is allowed.",
@@ -316,13 +319,13 @@ final readonly class Standing
                     $last?->date,
                     $now->date,
                     $skipped?->date,
-                    max([0, ...array_map(fn (Interval $first): int => $first->months ?? 0, $met)]),
+                    $met === [] ? 0 : max(array_map(fn (Interval $first): int => $first->months ?? 0, $met)),
                 ),
                 (new SeasonCourse($rule))->next($start?->date, $last?->date, $now->date, $skipped?->date),
             ]));
         }
         $position = $now->along($limit);
-        $lastMet = BigDecimal::max(
+        $lastMet = $met === [] ? null : BigDecimal::max(
             0,
             ...array_filter(array_map(fn (Interval $first): ?BigDecimal => $first->length($limit), $met)),
         );
@@ -342,6 +345,23 @@ final readonly class Standing
     public static function newest(array $done): ?Point
     {
         return self::furthest($done, Limit::Date) ?? $done[0] ?? null;
+    }
+
+    /**
+     * @param  list<Point>  $done
+     * @return array<string, Point> by the name of each limit that one of them knows
+     */
+    private static function furthestAlongEach(array $done): array
+    {
+        $furthest = [];
+        foreach ($done === [] ? [] : Limit::cases() as $limit) {
+            $point = self::furthest($done, $limit);
+            if ($point !== null) {
+                $furthest[$limit->value] = $point;
+            }
+        }
+
+        return $furthest;
     }
 
     /** @param  list<Point>  $done */
@@ -377,14 +397,15 @@ final readonly class Standing
     /**
      * A service that lies ahead of what the machine shows: one of both is wrong.
      *
-     * @param  list<Point>  $done
+     * @param  array<string, Point>  $furthest  where it was last done, by the name of each limit
      * @return list<string>
      */
-    private static function ahead(array $done, Point $now): array
+    private static function ahead(array $furthest, Point $now): array
     {
         $notes = [];
-        foreach (Limit::cases() as $limit) {
-            [$last, $present] = [self::furthest($done, $limit)?->along($limit), $now->along($limit)];
+        foreach ($furthest as $name => $point) {
+            $limit = Limit::from($name);
+            [$last, $present] = [$point->along($limit), $now->along($limit)];
             if ($last !== null && $present !== null && $last->isGreaterThan($present)) {
                 $notes[] = $limit === Limit::Date
                     ? 'A service is recorded for '.Plain::day(Day::of($last->toInt())).', which has not come yet.'
@@ -406,7 +427,7 @@ final readonly class Standing
         $every = $rule->every->hours;
         if ($hours !== null && $every !== null) {
             $runs = $hours->at->minus($hours->since);
-            $most = $every->multipliedBy($rule->late->plus(1));
+            $most = $runs->isGreaterThan($every) ? $every->multipliedBy($rule->late->plus(1)) : $runs;
             if ($runs->isGreaterThan($most)) {
                 $remarks[] = sprintf(
                     'Runs for %s h until then, over the %s h allowed.',

@@ -15,7 +15,8 @@ use App\People\Person;
 use App\Rulebook\Rule;
 use App\Rulebook\RuleCopy;
 use App\Rulebook\SharedRulebook;
-use App\Rulebook\Standings\TaskSpots;
+use App\Rulebook\Standings\KnownRule;
+use App\Rulebook\Standings\KnownRules;
 use App\Rulebook\Task;
 use App\Rulebook\WrittenInterval;
 use App\Yard\YardLine;
@@ -352,14 +353,12 @@ final class LoadDemo extends Command
     /** @return array<int, list<Spot>> by rule id, where each is done */
     private function spotsOf(Machine $machine): array
     {
-        $spots = TaskSpots::of([$machine]);
-        $at = $machine->rules->mapWithKeys(
-            fn (Rule $rule): array => [$rule->id => array_values($spots->ofRule($machine, $rule)->all())],
-        )
-            ->all();
-        Spot::query()->getModel()->newCollection(array_merge(...array_values($at)))->loadMissing('grease');
+        $spots = Spot::query()->where('machine_id', $machine->id)->with('grease')->get()->keyBy('id');
 
-        return $at;
+        return array_map(
+            fn (KnownRule $rule): array => array_values($spots->only(array_keys($rule->places))->all()),
+            KnownRules::ofMachine($machine->id),
+        );
     }
 
     /**

@@ -53,7 +53,12 @@ final class AccessibilityTest extends BrowserTestCase
     {
         return [
             '/yard' => ['Bittern', true],
-            "/machines/{$machine}" => ['Rulebook', true],
+            "/machines/{$machine}" => ['What is due', true],
+            "/machines/{$machine}/plate" => ['Fluids', true],
+            "/machines/{$machine}/plate/engine_oil" => ['Lately', true],
+            '/machines/9/plate/pads' => ['Wear', false],
+            "/machines/{$machine}/rulebook" => ['The chart', false],
+            "/machines/{$machine}/book" => ['Entered in the book', true],
             "/machines/{$machine}/service" => ['What was done', true],
             "/machines/{$machine}/meter" => ['The old meter', false],
             "/machines/{$machine}/edit" => ['countdown is set', false],
@@ -77,7 +82,8 @@ final class AccessibilityTest extends BrowserTestCase
             '/walkaround/waiting' => ['None.', false],
             '/machines/9/findings/pads' => ['reaches the limit', true],
             "/machines/{$machine}/checks" => ['check sheet', false],
-            "/machines/{$machine}/grease" => ['A whole round', true],
+            "/machines/{$machine}/plate?kind=grease_point" => ['A whole round', true],
+            "/walkaround/{$machine}/look/leaks" => ['one look', false],
             '/logbook' => ['Correct', false],
             '/reckoner' => ['One measure', false],
             '/people' => ['Bram Fenwick', false],

@@ -209,10 +209,52 @@ final class Browser
         return (string) $this->field($label)->getAttribute('value');
     }
 
+    /** Opens the choice of that label and takes the option. */
     public function choose(string $label, string $option): void
     {
-        $select = $this->field($label);
-        $select->findElement(WebDriverBy::xpath('.//option[normalize-space()='.self::quoted($option).']'))->click();
+        $quoted = self::quoted($label);
+        $this->pressFound(
+            "//button[@aria-haspopup='listbox'][starts-with(@aria-label, {$quoted}) or starts-with(normalize-space(ancestor::*[@data-choice]), {$quoted})]",
+            "a choice called \"{$label}\"",
+        );
+        $this->pressFound('//*[@role="option"][normalize-space()='.self::quoted($option).']', "the option \"{$option}\"");
+        $this->until(
+            fn (): bool => $this->driver->findElements(WebDriverBy::xpath('//*[@role="listbox"][not(ancestor::figure)]')) === [],
+            'the options to be put away',
+        );
+    }
+
+    /** Types a day into the field of that label, in the yard's order. */
+    public function setDay(string $label, string $day): void
+    {
+        $quoted = self::quoted($label);
+        $segments = fn (): array => $this->driver->findElements(
+            WebDriverBy::xpath(
+                "//*[@data-day][starts-with(normalize-space(), {$quoted})]//*[@role='spinbutton']",
+            ),
+        );
+        $this->until(fn (): bool => count($segments()) === 3, "a day called \"{$label}\"");
+        [$year, $month, $dayOfMonth] = explode('-', $day);
+        foreach ($segments() as $index => $segment) {
+            $segment->click();
+            $segment->sendKeys([$dayOfMonth, $month, $year][$index]);
+        }
+    }
+
+    private function pressFound(string $path, string $what): void
+    {
+        $this->until(function () use ($path): bool {
+            foreach ($this->driver->findElements(WebDriverBy::xpath($path)) as $found) {
+                if ($found->isDisplayed()) {
+                    $this->script('arguments[0].scrollIntoView({block: "center"})', $found);
+                    $found->click();
+
+                    return true;
+                }
+            }
+
+            return false;
+        }, $what);
     }
 
     /** Presses the button or link of that name; within a part of the page if one is given. */
@@ -419,7 +461,7 @@ final class Browser
             $slips !== [] => '//*[@role="dialog"]',
             default => '',
         };
-        $path = "{$root}//*[self::button or self::a or self::summary or @role='menuitem' or @role='radio' or @type='checkbox' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted}) or (self::label and .//input and starts-with(normalize-space(), {$quoted}))]";
+        $path = "{$root}//*[self::button or self::a or self::summary or @role='menuitem' or @role='radio' or @role='option' or @type='checkbox' or (self::label and .//input)][@aria-label={$quoted} or normalize-space()={$quoted} or normalize-space(text()[1])={$quoted} or starts-with(@aria-label, {$quoted}) or (self::label and .//input[starts-with(@aria-label, {$quoted})]) or (self::label and .//input and starts-with(normalize-space(), {$quoted}))]";
         $shown = array_filter(
             $this->driver->findElements(WebDriverBy::xpath($path)),
             fn (RemoteWebElement $element): bool => $element->isDisplayed() && $element->isEnabled(),

@@ -33,7 +33,7 @@ final class ChartTest extends BrowserTestCase
         $this->browser->keys(self::ENTER);
         $this->browser->see('the chart is written');
 
-        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->open("/machines/{$machine['id']}/rulebook");
         $this->browser->see('grease every 50 h');
         $this->assertNoComplaints();
     }
@@ -82,7 +82,7 @@ final class ChartTest extends BrowserTestCase
             fn (): bool => ! str_contains($this->browser->text(), 'Grease all points'),
             'the chart as it was',
         );
-        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->open("/machines/{$machine['id']}/rulebook");
         $this->browser->see('replace every 100 h, keeper');
     }
 

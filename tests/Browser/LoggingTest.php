@@ -64,6 +64,7 @@ final class LoggingTest extends BrowserTestCase
         $this->browser->type('Why 412.6 is right', 'The old meter was wired wrong');
         $this->browser->press('Log 412.6 with this reason');
         $this->browser->see('412.6 h logged.');
+        $this->browser->press('Book');
         $this->browser->see('Confirmed: The old meter was wired wrong');
     }
 

@@ -203,7 +203,7 @@ final class OutOfReachTest extends BrowserTestCase
     #[TestWith(['/walkaround/%d/daily', '/walk', 'Hour meter'])]
     #[TestWith(['/machines/%d', '/machines/', 'Rulebook'])]
     #[TestWith(['/machines/%d/chart', '/chart', 'Which means'])]
-    #[TestWith(['/machines/%d', '/entries', 'Entered in the book'])]
+    #[TestWith(['/machines/%d/book', '/entries', 'Entered in the book'])]
     public function test_a_page_that_got_no_answer_says_so_and_asks_again(
         string $path,
         string $fails,

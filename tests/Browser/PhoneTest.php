@@ -65,6 +65,8 @@ final class PhoneTest extends BrowserTestCase
         $this->browser->press('Engine oil');
         $this->browser->press('Deck underside');
         $this->browser->press('Record 2 tasks done');
+        $this->browser->see('service recorded');
+        $this->browser->press('Rulebook');
         $this->browser->see('Due at 197 h');
         $this->assertNothingSticksOut();
     }

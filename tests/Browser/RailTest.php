@@ -51,7 +51,7 @@ final class RailTest extends BrowserTestCase
         $machine = $this->machine('92');
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}");
-        $this->browser->see('Rulebook');
+        $this->browser->see('What is due');
         $spoken = (string) $this->browser->script(
             'return document.querySelector("[role=group]").getAttribute("aria-label")',
         );
@@ -70,9 +70,13 @@ final class RailTest extends BrowserTestCase
         $machine = $this->machine('92');
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}");
-        $this->browser->see('Rulebook');
+        $this->browser->see('What is due');
         $place = fn (): float => (float) $this->browser->script(
             'return document.querySelector("[data-stakes]").getBoundingClientRect().x - document.querySelector("[role=group]").getBoundingClientRect().x',
+        );
+        $this->browser->until(
+            fn (): bool => $this->browser->script('return document.querySelector("[data-stakes]") !== null'),
+            'the rail',
         );
         $before = $place();
         $this->browser->keys('/');

@@ -25,6 +25,7 @@ final class RulesTest extends BrowserTestCase
         $this->browser->press("by the chart's multiples");
         $this->browser->press('Record 2 tasks done');
         $this->browser->see('service recorded');
+        $this->browser->press('Rulebook');
         $this->browser->see('Due at 200 h by the chart of every 100 h, last done at 94 h.');
     }
 
@@ -33,13 +34,13 @@ final class RulesTest extends BrowserTestCase
         $machine = $this->machine('40');
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}");
-        $this->browser->see('Due at 100 h, 100 h after 0 h');
         $this->browser->press('Change the record');
         $this->browser->press('dust');
         $this->browser->press('Change the record');
         $this->browser->see('record changed');
-        $this->browser->see('Due at 75 h, 75 h after 0 h, its beginning. 35 h left. 100 h × 0.75 for dust makes 75 h.');
         $this->browser->see('Lives under dust.');
+        $this->browser->press('Rulebook');
+        $this->browser->see('Due at 75 h, 75 h after 0 h, its beginning. 35 h left. 100 h × 0.75 for dust makes 75 h.');
         $this->browser->press('Undo');
         $this->browser->see('Due at 100 h, 100 h after 0 h');
     }
@@ -65,6 +66,8 @@ final class RulesTest extends BrowserTestCase
         $this->browser->see('called for it: Up to the ring.');
         $this->browser->press('Record it done: Water separator');
         $this->browser->press('Record 1 task done');
+        $this->browser->see('service recorded');
+        $this->browser->press('Rulebook');
         $this->browser->see('None has.');
     }
 
@@ -72,7 +75,7 @@ final class RulesTest extends BrowserTestCase
     {
         $machine = $this->machine('104');
         $this->signIn();
-        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->open("/machines/{$machine['id']}/rulebook");
         $this->browser->press('Skip this time: Engine oil');
         $this->browser->press('Skip it, next time as the book has it');
         $this->browser->see('Say why it is passed over.');
@@ -88,9 +91,10 @@ final class RulesTest extends BrowserTestCase
         $machine = $this->machine();
         $this->signIn();
         $this->browser->open("/machines/{$machine['id']}/edit");
-        $this->browser->type('Warranty runs to', '01012031');
+        $this->browser->setDay('Warranty runs to', '2031-01-01');
         $this->browser->press('Change the record');
         $this->browser->see('Warranty to 1 January 2031.');
+        $this->browser->press('Rulebook');
         $this->browser->press('Change the rule for Engine oil');
         $this->browser->type('Book, hours', '80');
         $this->browser->press('Change the rule');
@@ -127,6 +131,7 @@ final class RulesTest extends BrowserTestCase
         $this->signIn();
         $this->browser->open('/yard?name=bittern');
         $this->browser->press('Bittern');
+        $this->browser->press('Book');
         $this->browser->see('Use per week, three years');
         self::assertGreaterThan(
             80,
@@ -136,7 +141,15 @@ final class RulesTest extends BrowserTestCase
         );
         $this->browser->press('Show it as a table');
         $this->browser->see('Week of');
-        $this->browser->press('100 h, alternator belt and 3 more');
+        $this->browser->press('Now');
+        $this->browser->press(
+            $this->browser->until(
+                fn (): ?string => $this->browser->script(
+                    'return [...document.querySelectorAll("[data-stakes]")].map(stake => stake.getAttribute("aria-label")).find(label => / to .*, fresh$/.test(label) && !/ here: /.test(label)) ?? null',
+                ),
+                'a stake with days between which it comes',
+            ),
+        );
         self::assertMatchesRegularExpression('/Eight times in ten between .* and .*\./', $this->browser->text());
     }
 

@@ -57,9 +57,9 @@ final class ShellTest extends BrowserTestCase
         $this->browser->open('/');
         $this->browser->see('Bittern');
         $this->browser->keys('?');
-        $this->browser->see('Walk the stakes of a rail');
+        $this->browser->see('Walk the stakes, or the spots');
         $listed = $this->browser->script(
-            'return [...document.querySelectorAll("[role=dialog] dt")].map(key => [key.innerText, key.nextElementSibling.innerText]).filter(([key]) => /^\d$/.test(key))',
+            'return [...document.querySelectorAll("[role=dialog] section[aria-label=Everywhere] dt")].map(key => [key.innerText, key.nextElementSibling.innerText]).filter(([key]) => /^\d$/.test(key))',
         );
         $this->browser->press('Close');
 

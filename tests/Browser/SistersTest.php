@@ -43,13 +43,14 @@ final class SistersTest extends BrowserTestCase
         $this->browser->choose('Follow a shared rulebook', "{$name}, {$one['name']}");
         $this->browser->press('Follow it');
         $this->browser->see("Follows {$name}");
-        $this->browser->open("/machines/{$one['id']}");
+        $this->browser->open("/machines/{$one['id']}/rulebook");
         $this->browser->press('Change the rule for Engine oil');
         $this->browser->type('Hours', '120');
         $this->browser->press('Change it for all 2 that share it');
         $this->browser->see('Engine oil changed.');
-        $this->browser->open("/machines/{$other['id']}");
+        $this->browser->open("/machines/{$other['id']}/rulebook");
         $this->browser->see('replace every 120 h');
+        $this->browser->press('Book');
         $this->browser->see('Engine oil changed with the shared rulebook');
     }
 
@@ -70,6 +71,7 @@ final class SistersTest extends BrowserTestCase
         $this->browser->type('Place', 'House');
         $this->browser->press("Add {$name} with 13 rules");
         $this->browser->see("{$name} is in the book.");
+        $this->browser->press('Rulebook');
         $this->browser->see('clean before storage, 15 October to 30 November');
     }
 

@@ -179,7 +179,7 @@ final class WalkTest extends BrowserTestCase
         $this->browser->press('Strokes, until clean grease shows at the seal more');
         $this->browser->press('4 strokes given, next');
         $this->browser->see('6. Spindle, right');
-        self::assertTrue($this->browser->offers('5, Spindle, left: greased'));
+        self::assertTrue($this->browser->offers('5, Spindle, left: 4 given'));
         $this->browser->press('Did not go in');
         $this->browser->see('1. Axle pivot');
         $this->browser->press('Not reached');
@@ -202,8 +202,11 @@ final class WalkTest extends BrowserTestCase
             array_column($this->walk($machine['id'])['findings'], 'spot_name'),
             'what did not go in is a finding',
         );
-        $this->browser->open("/machines/{$machine['id']}/grease");
+        $this->browser->open("/machines/{$machine['id']}/plate?kind=grease_point");
+        $this->browser->press('Spindle, left');
         $this->browser->see('4 strokes 0 days ago');
+        $this->browser->press('All spots');
+        $this->browser->press('Axle pivot');
         $this->browser->see('Nobody has ever recorded grease here.');
     }
 
@@ -216,7 +219,9 @@ final class WalkTest extends BrowserTestCase
         $this->browser->see('Add a photo');
         $file = sys_get_temp_dir().'/walk-'.bin2hex(random_bytes(4)).'.png';
         imagepng(imagecreatetruecolor(2400, 1800), $file);
-        $this->browser->script('document.querySelector("input[type=file]").hidden = false');
+        $this->browser->script(
+            'const input = document.querySelector("input[type=file]"); input.style.display = "block"; input.ariaLabel = "Picture"',
+        );
         $this->browser->field('Picture')->sendKeys($file);
         $this->browser->until(
             fn (): bool => (bool) $this->browser->script(

@@ -140,8 +140,8 @@ final class DaysTest extends TestCase
     }
 
     /**
-     * Each spot of the plate is as hard as the hardest of its rows, its point and its findings, and its story says so
-     * too. Stories are read of the spots that something is told of.
+     * Each spot of the plate is as hard as the hardest of its rows, its point and its findings. The story of one of
+     * those that something is told of, of another on every day, says the same.
      *
      * @param  array<string, mixed>  $sheet
      * @param  array<string, mixed>  $walk
@@ -170,18 +170,19 @@ final class DaysTest extends TestCase
                 self::hardness($spot['told']),
                 "{$sheet['name']}: {$spot['name']} is {$spot['told']} on the plate",
             );
-            if ($spot['told'] === 'fresh') {
-                self::assertNull($spot['because']);
-
-                continue;
-            }
-            $story = $this->getJson("/api/machines/{$sheet['id']}/spots/{$spot['key']}")->assertOk()->json();
-            self::assertSame([$spot['told'], $spot['because']], [$story['told'], $story['because']]);
-            self::assertSame($points[$spot['key']] ?? null, $story['point']['state'] ?? null);
-            $rows = array_column($sheet['rules'], null, 'id');
-            foreach ($story['rules'] as $rule) {
-                self::assertEquals($rows[$rule['id']], $rule, "{$sheet['name']}: {$spot['name']} tells its row");
-            }
+            self::assertSame($spot['told'] === 'fresh', $spot['because'] === null);
+        }
+        $pressing = array_values(array_filter($plate['spots'], fn (array $spot): bool => $spot['told'] !== 'fresh'));
+        $spot = $pressing[crc32($sheet['line']['rail']['today'].$sheet['name']) % max(1, count($pressing))] ?? null;
+        if ($spot === null) {
+            return;
+        }
+        $story = $this->getJson("/api/machines/{$sheet['id']}/spots/{$spot['key']}")->assertOk()->json();
+        self::assertSame([$spot['told'], $spot['because']], [$story['told'], $story['because']]);
+        self::assertSame($points[$spot['key']] ?? null, $story['point']['state'] ?? null);
+        $rows = array_column($sheet['rules'], null, 'id');
+        foreach ($story['rules'] as $rule) {
+            self::assertEquals($rows[$rule['id']], $rule, "{$sheet['name']}: {$spot['name']} tells its row");
         }
     }
 

@@ -31,6 +31,22 @@ export const machinesQuery = (filter: YardFilter) =>
     getNextPageParam: (page) => page.next_cursor,
   });
 
+/** Every machine of the yard, or every one of a class, for choosing among them. */
+export const allMachinesQuery = (filter: Pick<YardFilter, 'class'> = {}) =>
+  queryOptions({
+    queryKey: ['machine', 'all', filter],
+    queryFn: async () => {
+      const all: Schemas['YardLine'][] = [];
+      let cursor: string | undefined;
+      do {
+        const page = await answer(api.GET('/machines', { params: { query: { ...filter, limit: 200, cursor } } }));
+        all.push(...page.data);
+        cursor = page.next_cursor ?? undefined;
+      } while (cursor);
+      return all;
+    },
+  });
+
 export const machineQuery = (id: number) =>
   queryOptions({
     queryKey: ['machine', id],
@@ -130,8 +146,20 @@ export const findingQuery = (machine: number, check: string) =>
     queryFn: () => answer(api.GET('/machines/{machine}/findings/{check}', { params: { path: { machine, check } } })),
   });
 
-export const spotsQuery = (machine: number) =>
+/** Every spot of a machine with what is told of it. */
+export const plateQuery = (machine: number) =>
   queryOptions({
-    queryKey: ['walk', machine, 'spots'],
-    queryFn: () => answer(api.GET('/machines/{machine}/spots', { params: { path: { machine } } })),
+    queryKey: ['machine', machine, 'plate'],
+    queryFn: () =>
+      kept(`plate ${machine}`, () => answer(api.GET('/machines/{machine}/plate', { params: { path: { machine } } }))),
+  });
+
+/** All that is known of one spot. */
+export const spotQuery = (machine: number, spot: string) =>
+  queryOptions({
+    queryKey: ['machine', machine, 'spot', spot],
+    queryFn: () =>
+      kept(`spot ${machine} ${spot}`, () =>
+        answer(api.GET('/machines/{machine}/spots/{spot}', { params: { path: { machine, spot } } })),
+      ),
   });

@@ -1,4 +1,6 @@
-import { Choice, Field, Fields } from './Field';
+import { Choice } from './Choice';
+import { DayPick } from './DayPick';
+import { Fields } from './Field';
 import { dayBefore } from './format';
 
 type Props = { today: string; value: string; onChange: (day: string) => void; error?: string; label?: string };
@@ -21,14 +23,7 @@ export function DayField({ today, value, onChange, error, label = 'When' }: Prop
         error={choice === 'day' ? undefined : error}
       />
       {choice === 'day' && (
-        <Field
-          label="Day"
-          type="date"
-          max={today}
-          value={value}
-          onChange={(day) => day && onChange(day)}
-          error={error}
-        />
+        <DayPick label="Day" max={today} value={value} onChange={(day) => day && onChange(day)} error={error} />
       )}
     </Fields>
   );

@@ -1,6 +1,8 @@
-import { Choice, Field } from './Field';
+import { Choice } from './Choice';
+import { Field } from './Field';
+import { YARD_LOCALE } from './locale';
 
-const months = new Intl.DateTimeFormat(undefined, { month: 'long', timeZone: 'UTC' });
+const months = new Intl.DateTimeFormat(YARD_LOCALE, { month: 'long', timeZone: 'UTC' });
 const MONTHS = Array.from({ length: 12 }, (_, month) => ({
   value: String(month + 1).padStart(2, '0'),
   label: months.format(new Date(Date.UTC(2000, month, 1))),

@@ -25,7 +25,7 @@ type FieldProps = {
   /** What is wrong with it, in words. */
   error?: string;
   help?: ReactNode;
-  type?: 'text' | 'password' | 'date' | 'search';
+  type?: 'text' | 'password' | 'search';
   inputMode?: 'text' | 'decimal' | 'numeric';
   lines?: boolean;
   autoFocus?: boolean;
@@ -33,7 +33,6 @@ type FieldProps = {
   placeholder?: string;
   name?: string;
   list?: string;
-  max?: string;
 };
 
 /** A labelled field that keeps what was typed and says beside it what is wrong. */
@@ -86,33 +85,6 @@ export function Amount({ label, value, onChange, error, help, autoFocus, unit, s
       {help && <Help>{help}</Help>}
       <Wrong>{error}</Wrong>
     </Frame>
-  );
-}
-
-const ChoiceFrame = styled.label`display: flex; flex-direction: column; gap: 4px; font-size: 15px; min-width: 0;`;
-const Choices = styled.select`${box} font-size: 17px; appearance: auto;`;
-
-type ChoiceProps<T extends string> = {
-  label: string;
-  value: T;
-  onChange: (value: T) => void;
-  options: readonly { value: T; label: string }[];
-  error?: string;
-};
-
-export function Choice<T extends string>({ label, value, onChange, options, error }: ChoiceProps<T>) {
-  return (
-    <ChoiceFrame>
-      {label}
-      <Choices value={value} onChange={(event) => onChange(event.target.value as T)}>
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.label}
-          </option>
-        ))}
-      </Choices>
-      {error && <WrongText role="alert">{error}</WrongText>}
-    </ChoiceFrame>
   );
 }
 

@@ -1,8 +1,9 @@
 import type { Schemas } from '../api/client';
 import { now } from './clock';
+import { YARD_LOCALE } from './locale';
 
-const hours = new Intl.NumberFormat(undefined, { minimumFractionDigits: 1, maximumFractionDigits: 2 });
-const whole = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
+const hours = new Intl.NumberFormat(YARD_LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 2 });
+const whole = new Intl.NumberFormat(YARD_LOCALE, { maximumFractionDigits: 2 });
 
 /** A meter value as it reads on the meter, with its unit: `1,204.3 h`. */
 export function metered(value: string | number, unit: Schemas['MeterUnit'] | Schemas['Rail']['unit'] | null): string {
@@ -12,23 +13,28 @@ export function metered(value: string | number, unit: Schemas['MeterUnit'] | Sch
 
 export const count = (value: number): string => whole.format(value);
 
-const dayFormat = new Intl.DateTimeFormat(undefined, {
+const dayFormat = new Intl.DateTimeFormat(YARD_LOCALE, {
   day: 'numeric',
   month: 'long',
   year: 'numeric',
   timeZone: 'UTC',
 });
-const shortDay = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' });
-const weekday = new Intl.DateTimeFormat(undefined, { weekday: 'long', timeZone: 'UTC' });
-const heading = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
-const moment = new Intl.DateTimeFormat(undefined, {
+const shortDay = new Intl.DateTimeFormat(YARD_LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const weekday = new Intl.DateTimeFormat(YARD_LOCALE, { weekday: 'long', timeZone: 'UTC' });
+const heading = new Intl.DateTimeFormat(YARD_LOCALE, {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+});
+const moment = new Intl.DateTimeFormat(YARD_LOCALE, {
   day: 'numeric',
   month: 'short',
   year: 'numeric',
   hour: '2-digit',
   minute: '2-digit',
 });
-const localDay = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
+const localDay = new Intl.DateTimeFormat(YARD_LOCALE, { day: 'numeric', month: 'short', year: 'numeric' });
 
 const utc = (day: string): Date => new Date(`${day}T00:00:00Z`);
 

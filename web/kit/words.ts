@@ -34,6 +34,7 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   reminder_set: 'Reminder',
   round: 'Round',
   found: 'Found',
+  topped_up: 'Top-up',
   mended: 'Put right',
   meter_doubted: 'Meter',
   remark: 'Remark',
@@ -81,6 +82,16 @@ export const SUBJECT_WORDS: Record<Schemas['Subject'], string> = {
   battery: 'battery',
   safety: 'switches and guards',
   other: 'something else',
+};
+
+export const ROLE_OF_OPENING: Record<Schemas['OpeningRole'], string> = {
+  fill: 'fill',
+  drain: 'drain',
+  draw: 'drawn out by suction',
+  level: 'level',
+  vent: 'vent',
+  strainer: 'strainer cover',
+  filter_cover: 'filter cover',
 };
 
 export const ROLE_WORDS: Record<Schemas['Role'], { name: string; may: string }> = {

@@ -1,21 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { machineQuery } from '../api/queries';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
-import { Amount, Field, WrongText } from '../kit/Field';
+import { Amount, Field } from '../kit/Field';
 import { instant } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { Ticks } from '../kit/Tick';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
-
-const Tasks = styled.ul`
-  label { display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; }
-  input { width: 22px; height: 22px; accent-color: var(--hedge); }
-`;
 
 /** Strikes an entry, which stays readable, and writes what is right beside it. */
 export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onClose: () => void }) {
@@ -45,7 +40,6 @@ export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onC
   };
   const doubted = asksAgain(correct.refused) ? correct.refused : null;
   const errorOf = (unit: string | null) => (doubted ? undefined : correct.fields[unit === 'h' ? 'hours' : 'distance']);
-  const toggle = (id: number) => setTasks(tasks.includes(id) ? tasks.filter((one) => one !== id) : [...tasks, id]);
   return (
     <Dialog title={`${entry.machine}: correct an entry`} isOpen onClose={onClose}>
       <p>
@@ -68,18 +62,14 @@ export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onC
           />
         ))}
       {machine.data && (
-        <Tasks aria-label="What was done">
-          {machine.data.rules.map((rule) => (
-            <li key={rule.id}>
-              <label>
-                <input type="checkbox" checked={tasks.includes(rule.task_id)} onChange={() => toggle(rule.task_id)} />
-                {rule.task}
-              </label>
-            </li>
-          ))}
-        </Tasks>
+        <Ticks
+          label="What was done"
+          value={tasks.map(String)}
+          onChange={(ticked) => setTasks(ticked.map(Number))}
+          options={machine.data.rules.map(({ task_id, task }) => ({ value: String(task_id), label: task }))}
+          error={correct.fields.tasks}
+        />
       )}
-      {correct.fields.tasks && <WrongText role="alert">{correct.fields.tasks}</WrongText>}
       {doubted && (
         <AskAgain
           refused={doubted}

@@ -11,6 +11,7 @@ import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { ENTRY_WORDS } from '../kit/words';
 import { CorrectDialog } from './CorrectDialog';
+import { foldedByWeek, weekInWords } from './weeks';
 
 const Entry = styled.div`
   display: grid; grid-template-columns: 200px 108px minmax(0, 1fr); gap: 2px 16px; align-items: baseline;
@@ -23,52 +24,30 @@ const Signed = styled.div`
 `;
 const Kind = styled.strong`font-weight: 650; font-size: 15px;`;
 
-/** Entries newest first, of one machine or of the whole yard. Struck ones stay readable, what stands for them beside them. */
-export function History({ machine }: { machine: number | null }) {
+type Props = { machine: number | null };
+
+/** Entries newest first, of one machine with its readings folded by week, or of the whole yard. Struck ones stay readable, what stands for them beside them. */
+export function History({ machine }: Props) {
   const entries = useInfiniteQuery(entriesQuery(machine));
   const [correcting, setCorrecting] = useState<Schemas['Entry'] | null>(null);
   if (!entries.data) return <ReadingInSheet error={entries.error} />;
   const list = entries.data.pages.flatMap((page) => page.data);
   if (list.length === 0) return <Empty>Nothing is written down yet.</Empty>;
+  const lines = machine === null ? list.map((entry) => ({ entry })) : foldedByWeek(list);
   return (
     <>
-      {list.map((entry) => (
-        <Ruled key={entry.id}>
-          <Line>
-            <Entry data-struck={entry.struck !== null}>
-              <Soft>{instant(entry.happened_at, entry.day_only)}</Soft>
-              <Kind>{ENTRY_WORDS[entry.kind]}</Kind>
-              <p>
-                {machine === null && <Link to={`/machines/${entry.machine_id}`}>{entry.machine}</Link>}
-                {machine === null && ': '}
-                {entry.in_words}
-                {entry.note && entry.kind !== 'service' ? `. ${entry.note}` : ''}
-              </p>
-            </Entry>
-          </Line>
-          <Margin>
-            <Signed>
-              <Soft>
-                {entry.by ?? 'Nobody named'}
-                {typedDiffers(entry) && `, wrote "${entry.readings[0]?.typed}"`}
-              </Soft>
-              {entry.may_strike && (
-                <QuietButton aria-label={`Correct: ${entry.in_words}`} onPress={() => setCorrecting(entry)}>
-                  Correct
-                </QuietButton>
-              )}
-            </Signed>
-            {entry.kind === 'service' && entry.note && <p>{entry.note}</p>}
-            {entry.confirmed_because && <p>Confirmed: {entry.confirmed_because}</p>}
-            {entry.corrects_id && <p>Stands for a struck entry.</p>}
-            {entry.struck && (
-              <p>
-                Struck by {entry.struck.by}, {instant(entry.struck.at, false)}: {entry.struck.because}
-              </p>
-            )}
-          </Margin>
-        </Ruled>
-      ))}
+      {lines.map((line) =>
+        'entry' in line ? (
+          <EntryRow
+            key={line.entry.id}
+            entry={line.entry}
+            named={machine === null}
+            onCorrect={() => setCorrecting(line.entry)}
+          />
+        ) : (
+          <WeekRow key={line.week} {...line} onCorrect={setCorrecting} />
+        ),
+      )}
       {entries.hasNextPage && (
         <Empty>
           <PlainButton isDisabled={entries.isFetchingNextPage} onPress={() => entries.fetchNextPage()}>
@@ -77,6 +56,85 @@ export function History({ machine }: { machine: number | null }) {
         </Empty>
       )}
       {correcting && <CorrectDialog entry={correcting} onClose={() => setCorrecting(null)} />}
+    </>
+  );
+}
+
+type RowProps = { entry: Schemas['Entry']; named: boolean; onCorrect: () => void };
+
+function EntryRow({ entry, named, onCorrect }: RowProps) {
+  return (
+    <Ruled>
+      <Line>
+        <Entry data-struck={entry.struck !== null}>
+          <Soft>{instant(entry.happened_at, entry.day_only)}</Soft>
+          <Kind>{ENTRY_WORDS[entry.kind]}</Kind>
+          <p>
+            {named && <Link to={`/machines/${entry.machine_id}`}>{entry.machine}</Link>}
+            {named && ': '}
+            {entry.in_words}
+            {entry.note && entry.kind !== 'service' ? `. ${entry.note}` : ''}
+          </p>
+        </Entry>
+      </Line>
+      <Margin>
+        <Signed>
+          <Soft>
+            {entry.by ?? 'Nobody named'}
+            {typedDiffers(entry) && `, wrote "${entry.readings[0]?.typed}"`}
+          </Soft>
+          {entry.may_strike && (
+            <QuietButton aria-label={`Correct: ${entry.in_words}`} onPress={onCorrect}>
+              Correct
+            </QuietButton>
+          )}
+        </Signed>
+        {entry.kind === 'service' && entry.note && <p>{entry.note}</p>}
+        {entry.confirmed_because && <p>Confirmed: {entry.confirmed_because}</p>}
+        {entry.corrects_id && <p>Stands for a struck entry.</p>}
+        {entry.struck && (
+          <p>
+            Struck by {entry.struck.by}, {instant(entry.struck.at, false)}: {entry.struck.because}
+          </p>
+        )}
+      </Margin>
+    </Ruled>
+  );
+}
+
+type WeekProps = { week: string; readings: Schemas['Entry'][]; onCorrect: (entry: Schemas['Entry']) => void };
+
+/** The readings of one week as one line, each of them where somebody asks. */
+function WeekRow({ week, readings, onCorrect }: WeekProps) {
+  const [open, setOpen] = useState(false);
+  const people = [...new Set(readings.map(({ by }) => by ?? 'nobody named'))];
+  return (
+    <>
+      <Ruled>
+        <Line>
+          <Entry>
+            <Soft>Week of {instant(week, true)}</Soft>
+            <Kind>{ENTRY_WORDS.reading}</Kind>
+            <p>{weekInWords(readings)}</p>
+          </Entry>
+        </Line>
+        <Margin>
+          <Signed>
+            <Soft>{people.join(', ')}</Soft>
+            <QuietButton
+              aria-expanded={open}
+              aria-label={`${open ? 'Fold' : 'Show each'}: week of ${instant(week, true)}`}
+              onPress={() => setOpen(!open)}
+            >
+              {open ? 'Fold' : 'Show each'}
+            </QuietButton>
+          </Signed>
+        </Margin>
+      </Ruled>
+      {open &&
+        readings.map((entry) => (
+          <EntryRow key={entry.id} entry={entry} named={false} onCorrect={() => onCorrect(entry)} />
+        ))}
     </>
   );
 }

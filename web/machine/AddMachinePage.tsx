@@ -7,9 +7,12 @@ import { starterQuery, yardQuery } from '../api/queries';
 import type { paths } from '../api/schema';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
-import { Amount, Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { DayPick } from '../kit/DayPick';
+import { Amount, Field, Fields, WrongText } from '../kit/Field';
 import { Reading } from '../kit/Reading';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
+import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
@@ -51,8 +54,8 @@ const RuleRow = styled.div<{ $amounts: number }>`
   display: grid;
   grid-template-columns: 30px minmax(180px, 1.4fr) repeat(${({ $amounts }) => $amounts}, minmax(86px, 0.5fr)) minmax(0, 1.6fr);
   gap: 10px 14px; align-items: end; padding: 10px 20px; border-top: 1px solid var(--rule);
-  > input { width: 24px; height: 24px; accent-color: var(--hedge); margin-bottom: 10px; }
-  ${PHONE} { grid-template-columns: 30px repeat(${({ $amounts }) => $amounts}, minmax(0, 1fr)); padding: 12px 14px; > ${Named}, > ${Last}, > span { grid-column: 2 / -1; } > input { align-self: start; } > :nth-child(3) { grid-column-start: 2; } }
+  > label { align-self: center; }
+  ${PHONE} { grid-template-columns: 30px repeat(${({ $amounts }) => $amounts}, minmax(0, 1fr)); padding: 12px 14px; > ${Named}, > ${Last}, > span { grid-column: 2 / -1; } > label { align-self: start; } > :nth-child(3) { grid-column-start: 2; } }
 `;
 
 /** Enters a machine from scratch: what it is, what its meter shows, what is known of it, and a rulebook to begin with. */
@@ -183,9 +186,8 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
               error={fields.history}
             />
             {draft.history === 'new' && (
-              <Field
+              <DayPick
                 label="In use since"
-                type="date"
                 max={yard.today}
                 value={draft.beganOn}
                 onChange={(beganOn) => change({ beganOn })}
@@ -227,11 +229,10 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
         </Body>
         {draft.rules.map((rule, index) => (
           <RuleRow key={`${rule.task} ${rule.kind} ${draft.starter}`} $amounts={units.length + 1}>
-            <input
-              type="checkbox"
-              aria-label={`Take ${rule.task}, ${KIND_WORDS[rule.kind]}`}
+            <Tick
+              label={`Take ${rule.task}, ${KIND_WORDS[rule.kind]}`}
               checked={rule.wanted}
-              onChange={(event) => changeRule(index, { wanted: event.target.checked })}
+              onChange={(wanted) => changeRule(index, { wanted })}
             />
             <Named>
               <strong>{rule.task}</strong>
@@ -269,9 +270,8 @@ function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
             />
             {draft.history === 'known' ? (
               <Last>
-                <Field
+                <DayPick
                   label="Last done on"
-                  type="date"
                   max={yard.today}
                   value={rule.lastDate}
                   onChange={(lastDate) => changeRule(index, { lastDate })}

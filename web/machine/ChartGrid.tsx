@@ -1,10 +1,13 @@
 import { type KeyboardEvent, useRef, useState } from 'react';
+import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietButton } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { Mark } from '../kit/Marks';
 import { PHONE } from '../kit/theme';
 import { KIND_WORDS } from '../kit/words';
+import { CHART_KEYS } from '../shell/keys';
 import type { EditedRow, Understood } from './chartDraft';
 
 const Wide = styled.div`overflow-x: auto; @media print { overflow: visible; }`;
@@ -26,11 +29,12 @@ const Table = styled.table`
 `;
 const Name = styled.div`
   display: flex; align-items: center; gap: 6px; padding: 0 8px;
-  input { flex: 1; min-width: 120px; min-height: 40px; border: 0; background: none; font: 650 15px/1.2 var(--body); padding: 4px; }
+  .react-aria-TextField { flex: 1; min-width: 120px; }
+  input { width: 100%; min-height: 40px; border: 0; background: none; font: 650 15px/1.2 var(--body); padding: 4px; }
   input:hover, input:focus { background: var(--paper); }
-  select { border: 0; background: none; font-size: 15px; min-height: 40px; max-width: 104px; color: var(--soft); }
-  ${PHONE} { display: grid; grid-template-columns: 18px minmax(0, 1fr); gap: 0 6px; padding: 4px 6px; input { min-width: 0; width: 100%; } select { grid-column: 2; max-width: none; } }
-  @media print { padding: 0 3px; input, select { font-size: 9.5px; min-height: 0; padding: 0; appearance: none; } }
+  [data-choice] { max-width: 112px; } [data-choice] button { border: 0; color: var(--soft); min-height: 40px; }
+  ${PHONE} { display: grid; grid-template-columns: 18px minmax(0, 1fr); gap: 0 6px; padding: 4px 6px; > [data-choice] { grid-column: 2; max-width: none; } }
+  @media print { padding: 0 3px; input, [data-choice] button { font-size: 9.5px; min-height: 0; padding: 0; } button span:last-child { display: none; } }
 `;
 const Means = styled.div`
   display: flex; justify-content: space-between; gap: 12px; align-items: baseline;
@@ -39,16 +43,7 @@ const Means = styled.div`
 `;
 const Stand = styled.span`color: var(--straw); font-weight: 600; white-space: nowrap;`;
 
-const KEYS: Record<string, Schemas['TaskKind']> = {
-  r: 'replace',
-  i: 'inspect',
-  c: 'clean',
-  a: 'adjust',
-  g: 'lubricate',
-  l: 'check_level',
-  s: 'sample',
-};
-const kinds = Object.entries(KIND_WORDS) as [Schemas['TaskKind'], string][];
+const KINDS = (Object.keys(KIND_WORDS) as Schemas['TaskKind'][]).map((value) => ({ value, label: KIND_WORDS[value] }));
 
 type Props = {
   headings: string[];
@@ -70,6 +65,7 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
     if (!(event.target as HTMLElement).matches('[data-cell]')) return;
     const step = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] }[event.key];
     const row = rows[at.row];
+    const told = CHART_KEYS.find(({ key }) => key === event.key.toLowerCase());
     if (step) {
       event.preventDefault();
       const next = {
@@ -78,9 +74,9 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
       };
       setAt(next);
       table.current?.querySelector<HTMLElement>(`[data-cell='${next.row}.${next.column}']`)?.focus();
-    } else if (row && mayEdit && KEYS[event.key.toLowerCase()] && !event.ctrlKey && !event.metaKey) {
+    } else if (row && mayEdit && told && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
-      onChange(row, { kind: KEYS[event.key.toLowerCase()] });
+      onChange(row, { kind: told.kind });
     }
   };
   return (
@@ -109,25 +105,21 @@ export function ChartGrid({ headings, rows, understood, stands, words, mayEdit, 
                     <Mark kind={row.kind} />
                     {mayEdit ? (
                       <>
-                        <input
-                          // biome-ignore lint/a11y/noAutofocus: a row that was just added wants its name
-                          autoFocus={row.ruleId === null && row.task === ''}
+                        <TextField
                           aria-label={`Task, row ${index + 1}`}
                           value={row.task}
-                          placeholder="A new task"
-                          onChange={(event) => onChange(row, { task: event.target.value })}
-                        />
-                        <select
-                          aria-label={`What is done, row ${index + 1}`}
-                          value={row.kind}
-                          onChange={(event) => onChange(row, { kind: event.target.value as Schemas['TaskKind'] })}
+                          autoFocus={row.ruleId === null && row.task === ''}
+                          onChange={(task) => onChange(row, { task })}
                         >
-                          {kinds.map(([kind, word]) => (
-                            <option key={kind} value={kind}>
-                              {word}
-                            </option>
-                          ))}
-                        </select>
+                          <Input placeholder="A new task" />
+                        </TextField>
+                        <Choice
+                          quiet
+                          label={`What is done, row ${index + 1}`}
+                          value={row.kind}
+                          onChange={(kind) => onChange(row, { kind })}
+                          options={KINDS}
+                        />
                       </>
                     ) : (
                       <span>

@@ -7,8 +7,9 @@ import { chartQuery, walkQuery } from '../api/queries';
 import type { paths } from '../api/schema';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { now } from '../kit/clock';
-import { Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Field, Fields, WrongText } from '../kit/Field';
 import { within } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
@@ -156,7 +157,7 @@ function Chart({
           </Soft>
         </div>
         <QuietActions>
-          <BackLink to={`/machines/${sheet.id}`}>Back to {sheet.name}</BackLink>
+          <BackLink to={`/machines/${sheet.id}/rulebook`}>Back to {sheet.name}</BackLink>
           {keeper && <QuietButton onPress={() => setPasting(true)}>Paste a table</QuietButton>}
           <ActionLink href={`/api/machines/${sheet.id}/chart.csv`} download>
             Take it along as CSV

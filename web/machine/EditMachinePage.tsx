@@ -5,6 +5,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { DayPick } from '../kit/DayPick';
 import { Field, Fields } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
 import { Reading, useKnownName } from '../kit/Reading';
@@ -124,9 +125,8 @@ function WarrantyFields({ name, field, value, onChange, fields, help }: Warranty
   return (
     <div>
       <Fields $columns={2}>
-        <Field
+        <DayPick
           label={`${name} runs to`}
-          type="date"
           value={value.until}
           onChange={(until) => onChange({ ...value, until })}
           error={fields[`${field}.until`]}

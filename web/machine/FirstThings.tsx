@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietActions, quietLink } from '../kit/Button';
 import { Mark } from '../kit/Marks';
-import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
+import { Line, Margin, Ruled, SheetHeading, Soft } from '../kit/Sheet';
 import { KIND_WORDS } from '../kit/words';
 
 const Steps = styled.ol`
@@ -18,7 +18,7 @@ export function FirstThings({ sheet, mayService }: { sheet: Schemas['MachinePage
   if (sheet.first_things.length === 0) return null;
   const rules = new Map(sheet.rules.map((rule) => [rule.id, rule]));
   return (
-    <Sheet aria-labelledby="first">
+    <section aria-labelledby="first">
       <SheetHeading id="first">First of all: nobody knows its past</SheetHeading>
       {sheet.first_things.map(({ reason, rule_ids }) => (
         <Ruled key={reason}>
@@ -51,6 +51,6 @@ export function FirstThings({ sheet, mayService }: { sheet: Schemas['MachinePage
           </Margin>
         </Ruled>
       ))}
-    </Sheet>
+    </section>
   );
 }

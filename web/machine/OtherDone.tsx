@@ -1,7 +1,8 @@
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietButton } from '../kit/Button';
-import { Choice, Field } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { Field } from '../kit/Field';
 import { PHONE } from '../kit/theme';
 
 export type Other = { spot: string; act: Schemas['ActKind'] | ''; more: string };

@@ -5,17 +5,20 @@ import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
-import { Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { DayPick } from '../kit/DayPick';
+import { Field, Fields, WrongText } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { FormSheet } from '../kit/FormSheet';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { Tick } from '../kit/Tick';
 import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { Consequences } from './Consequences';
-import { SeasonFields, Tick, TogetherFields } from './RuleShapeFields';
+import { SeasonFields, TogetherFields } from './RuleShapeFields';
 import { RuleSpots } from './RuleSpots';
 import { beginningOf, draftOf, EMPTY_RULE, type RuleDraft, ruleBody } from './ruleDraft';
 import { useMachine } from './useMachine';
@@ -52,7 +55,7 @@ function RuleForm({
   const hours = sheet.line.meters.some(({ unit }) => unit === 'h');
   const odometer = sheet.line.meters.find(({ unit }) => unit !== 'h');
   const unit = (odometer?.unit ?? distanceUnit) as 'km' | 'mi';
-  const back = () => navigate(`/machines/${sheet.id}`);
+  const back = () => navigate(`/machines/${sheet.id}/rulebook`);
   const save = useWrite(
     (header, given: RuleDraft, forAll: boolean = false) =>
       rule
@@ -188,7 +191,6 @@ function RuleForm({
         <SeasonFields draft={draft} change={change} fields={fields} />
       </Fold>
       <Consequences
-        name="anchor"
         legend="The next is counted"
         rule={rule?.standing.limiting && !rule.windows.length ? rule.id : undefined}
         value={draft.anchor}
@@ -304,9 +306,8 @@ function Beginning({ draft, change, sheet, fields }: BeginningProps) {
       />
       {draft.countsFrom === 'last_done' && (
         <Fields $columns={3}>
-          <Field
+          <DayPick
             label="On"
-            type="date"
             max={sheet.line.rail.today}
             value={draft.lastDate}
             onChange={(lastDate) => change({ lastDate })}

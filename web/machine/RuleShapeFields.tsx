@@ -1,17 +1,13 @@
-import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietActions, QuietButton } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { DayOfYearField } from '../kit/DayOfYearField';
-import { Choice, Field, Fields } from '../kit/Field';
+import { Field, Fields } from '../kit/Field';
 import { PHONE } from '../kit/theme';
 import { KIND_WORDS } from '../kit/words';
 import type { RuleDraft } from './ruleDraft';
 
-const TickLabel = styled.label`
-  display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer;
-  input { width: 24px; height: 24px; accent-color: var(--hedge); flex: none; }
-`;
 const Window = styled.div`
   display: grid; grid-template-columns: 1.4fr 80px 1.1fr 80px 1.1fr auto; gap: 10px; align-items: end;
   ${PHONE} { grid-template-columns: 80px 1fr; > :first-child { grid-column: 1 / -1; } }
@@ -24,23 +20,6 @@ const SEASONS = [
 ];
 
 type Props = { draft: RuleDraft; change: (part: Partial<RuleDraft>) => void; fields: Record<string, string> };
-
-export function Tick({
-  checked,
-  onChange,
-  children,
-}: {
-  checked: boolean;
-  onChange: (checked: boolean) => void;
-  children: ReactNode;
-}) {
-  return (
-    <TickLabel>
-      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} />
-      {children}
-    </TickLabel>
-  );
-}
 
 /** Parts of the year in which a task comes, and what a check must say. */
 export function SeasonFields({ draft, change, fields }: Props) {

@@ -14,6 +14,7 @@ import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Stamp, VerdictStamp } from '../kit/Stamp';
+import { Tick, Ticks } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
@@ -27,20 +28,19 @@ const Desk = styled.div`
   && > section + section { margin-top: 0; }
   ${PHONE} { grid-template-columns: minmax(0, 1fr); }
 `;
-const Task = styled.label`
+const Task = styled(Tick)`
   display: grid; grid-template-columns: 30px minmax(0, 1fr) auto; gap: 12px; align-items: center; padding: 12px 20px;
   cursor: pointer; min-height: 60px;
-  input { width: 24px; height: 24px; accent-color: var(--hedge); }
   ${PHONE} {
     padding: 12px 14px; grid-template-columns: 30px minmax(0, 1fr); row-gap: 6px;
-    input { grid-row: 1 / 3; }
+    &::before { grid-row: 1 / 3; }
     > span { grid-column: 2; grid-row: 2; }
     > [data-stamp] { grid-row: 1; justify-self: start; }
   }
 `;
 const Item = styled.div`
   border-bottom: 1px solid var(--rule);
-  &:has(> label :checked) { box-shadow: inset 5px 0 var(--hedge); }
+  &:has(> [data-selected]) { box-shadow: inset 5px 0 var(--hedge); }
 `;
 const Folded = styled.div`padding: 0 20px 12px 62px; font-size: 15px; ${PHONE} { padding: 0 14px 12px; }`;
 const Marked = styled.span`color: var(--clay); font-weight: 600; font-size: 15px;`;
@@ -104,7 +104,10 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const walk = useQuery(walkQuery(sheet.id)).data;
   const open = walk?.findings ?? [];
   const pointsOf = (rule: Schemas['Rule']) => walk?.grease.points.filter(({ rule_id }) => rule_id === rule.id) ?? [];
-  const others = draft.other.filter(({ spot, act }) => spot !== '' || act !== '');
+  // Whoever came from a spot finds it named.
+  const from = search.get('spot');
+  const other = draft.other.length === 0 && from ? [{ spot: from, act: '' as const, more: '' }] : draft.other;
+  const others = other.filter(({ spot, act }) => spot !== '' && (act !== '' || spot !== from));
   const count = chosen.length + others.length + draft.putsRight.length;
   const send = (part: Partial<typeof NOTHING> = {}, reason: string | null = null) => {
     const { hours, distance, at, note } = { ...draft, ...part };
@@ -148,8 +151,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
           <SheetHeading id="done">What was done</SheetHeading>
           {shown.map((rule) => (
             <Item key={rule.id}>
-              <Task>
-                <input type="checkbox" checked={chosen.includes(rule.id)} onChange={() => toggle(rule.id)} />
+              <Task checked={chosen.includes(rule.id)} onChange={() => toggle(rule.id)}>
                 <span>
                   <Mark kind={rule.kind} /> {rule.task}, {KIND_WORDS[rule.kind]}
                   <br />
@@ -172,7 +174,6 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
                 (comparing === rule.id ? (
                   <Folded>
                     <Consequences
-                      name={`anchor-${rule.id}`}
                       legend={`The next ${within(rule.task)} is counted`}
                       rule={rule.id}
                       at={{
@@ -198,12 +199,10 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
           ))}
           {open.map((finding) => (
             <Item key={finding.check}>
-              <Task>
-                <input
-                  type="checkbox"
-                  checked={draft.putsRight.includes(finding.check)}
-                  onChange={() => change({ putsRight: toggled(draft.putsRight, finding.check) })}
-                />
+              <Task
+                checked={draft.putsRight.includes(finding.check)}
+                onChange={() => change({ putsRight: toggled(draft.putsRight, finding.check) })}
+              >
                 <span>
                   Puts right: {finding.title}
                   <br />
@@ -215,7 +214,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
           ))}
           <OtherDone
             spots={walk?.spots ?? []}
-            done={draft.other}
+            done={other}
             errors={record.fields}
             onChange={(other) => change({ other })}
           />
@@ -332,12 +331,6 @@ function Along({ rule, rules, chosen, onAdd }: AlongProps) {
   );
 }
 
-const Ticks = styled.div`
-  display: flex; flex-wrap: wrap; gap: 4px 18px;
-  label { display: inline-flex; gap: 8px; align-items: center; min-height: 44px; }
-  input { width: 20px; height: 20px; accent-color: var(--hedge); }
-`;
-
 type PointsProps = { points: Schemas['Grease']['points']; missed: string[]; onChange: (missed: string[]) => void };
 
 /** The points of a grease task: all of them got their strokes but those ticked. */
@@ -347,14 +340,14 @@ function Points({ points, missed, onChange }: PointsProps) {
     <Folded>
       {points.length === 1 ? 'It got its strokes, unless' : `All ${points.length} points got their strokes, but`} grease
       came out round the coupler at
-      <Ticks role="group" aria-label="Did not go in">
-        {points.map(({ key, name }) => (
-          <label key={key}>
-            <input type="checkbox" checked={missed.includes(key)} onChange={() => onChange(toggled(missed, key))} />
-            {name}
-          </label>
-        ))}
-      </Ticks>
+      <Ticks
+        label="Did not go in"
+        quiet
+        inLine
+        value={missed}
+        onChange={onChange}
+        options={points.map(({ key, name }) => ({ value: key, label: name }))}
+      />
     </Folded>
   );
 }

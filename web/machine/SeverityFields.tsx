@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client';
 import { QuietButton } from '../kit/Button';
 import { DayOfYearField } from '../kit/DayOfYearField';
 import { Soft } from '../kit/Sheet';
+import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { SEVERITY_WORDS } from '../kit/words';
 
@@ -13,8 +14,6 @@ const Group = styled.fieldset`
 const Row = styled.div`
   display: grid; grid-template-columns: 260px minmax(0, 1fr); gap: 4px 16px; align-items: center; min-height: 48px;
   border-top: 1px solid var(--rule); padding: 4px 0;
-  label:first-child { display: flex; gap: 12px; align-items: center; cursor: pointer; min-height: 40px; }
-  input[type='checkbox'] { width: 24px; height: 24px; accent-color: var(--hedge); }
   ${PHONE} { grid-template-columns: minmax(0, 1fr); }
 `;
 const Season = styled.div`
@@ -41,16 +40,14 @@ export function SeverityFields({ marks, onChange, fields }: Props) {
         const mark = marks[index];
         return (
           <Row key={severity}>
-            <label>
-              <input
-                type="checkbox"
-                checked={mark !== undefined}
-                onChange={() =>
-                  onChange(mark ? marks.filter((one) => one !== mark) : [...marks, { severity, from: null, to: null }])
-                }
-              />
+            <Tick
+              checked={mark !== undefined}
+              onChange={() =>
+                onChange(mark ? marks.filter((one) => one !== mark) : [...marks, { severity, from: null, to: null }])
+              }
+            >
               {SEVERITY_WORDS[severity]}
-            </label>
+            </Tick>
             {mark &&
               (mark.from && mark.to ? (
                 <Season>

@@ -1,11 +1,12 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
-import { machinesQuery, sharedRulebooksQuery } from '../api/queries';
+import { allMachinesQuery, sharedRulebooksQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { MainButton, PlainButton, QuietButton } from '../kit/Button';
-import { Choice, Field } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
@@ -27,12 +28,12 @@ type Step = ({ copy: number } | { share: string } | { follow: number } | { leave
 /** One rulebook for sister machines: copied once, or shared for good with each machine's exceptions. */
 export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const { toldWith, refresh } = useAfterWrite();
-  const machines = useInfiniteQuery(machinesQuery({ class: sheet.class }));
+  const machines = useQuery(allMachinesQuery({ class: sheet.class }));
   const shared = useQuery(sharedRulebooksQuery);
   const [from, setFrom] = useState('');
   const [name, setName] = useState(sheet.class_label);
   const [follow, setFollow] = useState('');
-  const sisters = (machines.data?.pages ?? []).flatMap(({ data }) => data).filter(({ id }) => id !== sheet.id);
+  const sisters = (machines.data ?? []).filter(({ id }) => id !== sheet.id);
   const others = (shared.data?.rulebooks ?? []).filter(
     (rulebook) => rulebook.class === sheet.class && rulebook.id !== sheet.shared_rulebook?.id,
   );

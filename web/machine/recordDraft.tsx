@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client';
-import { Choice, Field, Fields } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { Field, Fields } from '../kit/Field';
 
 /** A machine's record as it stands in a form. */
 export type RecordDraft = {

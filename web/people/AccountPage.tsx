@@ -5,21 +5,18 @@ import { answer, api, type Schemas } from '../api/client';
 import { tokensQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, QuietButton } from '../kit/Button';
-import { Choice, Field, WrongText } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { Field } from '../kit/Field';
 import { instant } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
+import { Ticks } from '../kit/Tick';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
 import { CalendarSheet } from './CalendarSheet';
 
 const Body = styled.div`padding: 18px 20px; max-width: 520px; display: flex; flex-direction: column; gap: 16px;`;
-const Ticks = styled.fieldset`
-  display: flex; flex-direction: column; border: 0; padding: 0; margin: 0; legend { font-size: 15px; padding: 0 0 4px; }
-  label { display: flex; gap: 12px; align-items: center; min-height: 40px; }
-  input { width: 22px; height: 22px; accent-color: var(--hedge); }
-`;
 const Secret = styled.code`
   display: block; font-size: 15px; padding: 12px 14px; border: 2px solid var(--straw); background: var(--paper);
   overflow-wrap: anywhere;
@@ -152,24 +149,13 @@ function TokenSheet() {
           </div>
         )}
         <Field label="What it is for" value={name} onChange={setName} error={make.fields.name} />
-        <Ticks>
-          <legend>What it may do</legend>
-          {(Object.keys(ABILITIES) as Ability[]).map((ability) => (
-            <label key={ability}>
-              <input
-                type="checkbox"
-                checked={abilities.includes(ability)}
-                onChange={({ target }) =>
-                  setAbilities(
-                    target.checked ? [...abilities, ability] : abilities.filter((other) => other !== ability),
-                  )
-                }
-              />
-              {ABILITIES[ability]}
-            </label>
-          ))}
-          {make.fields.abilities && <WrongText role="alert">{make.fields.abilities}</WrongText>}
-        </Ticks>
+        <Ticks
+          label="What it may do"
+          value={abilities}
+          onChange={setAbilities}
+          options={(Object.keys(ABILITIES) as Ability[]).map((value) => ({ value, label: ABILITIES[value] }))}
+          error={make.fields.abilities}
+        />
         <Choice label="It holds for" value={days} onChange={setDays} options={DAYS} />
         <Refusal refused={make.refused ?? takeBack.refused} besides={['name', 'abilities']} />
         <Actions>

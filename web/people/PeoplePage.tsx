@@ -2,29 +2,32 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
-import { peopleQuery } from '../api/queries';
+import { allMachinesQuery, peopleQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
-import { Choice, Field } from '../kit/Field';
+import { Field } from '../kit/Field';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
-import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
+import { Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
+import { Tick, Ticks } from '../kit/Tick';
+import { PHONE } from '../kit/theme';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
 import { SeveritySheet } from './SeveritySheet';
 import { YardSheet } from './YardSheet';
 
+const Row = styled.div`
+  display: grid; grid-template-columns: minmax(0, 2fr) minmax(0, 2fr) minmax(0, 6fr) auto; gap: 2px 20px;
+  align-items: baseline; padding: 8px 20px; border-bottom: 1px solid var(--rule); font-size: 16px;
+  &:last-child { border-bottom: 0; }
+  ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; padding: 10px 14px; > span:nth-child(3) { grid-column: 1; } }
+`;
 const Name = styled.strong`
-  font-size: 18px;
+  font-size: 17px;
   &[data-active='false'] { text-decoration: line-through; color: var(--soft); }
 `;
-const Ticks = styled.div`
-  display: flex; flex-direction: column;
-  label { display: flex; gap: 12px; align-items: center; min-height: 40px; }
-  input { width: 22px; height: 22px; accent-color: var(--hedge); }
-`;
-
 /** The yard's accounts, for its keepers. */
 export default function PeoplePage() {
   const people = useQuery(peopleQuery);
@@ -42,26 +45,22 @@ export default function PeoplePage() {
       <YardSheet />
       <Sheet aria-label="Accounts">
         {people.data.data.map((person) => (
-          <Ruled key={person.id}>
-            <Line>
-              <Name data-active={person.active}>{person.name}</Name> <Soft>signs in as {person.sign_in_name}</Soft>
-            </Line>
-            <Margin>
-              <p>
-                {person.active
-                  ? `${ROLE_WORDS[person.role].name}: ${ROLE_WORDS[person.role].may}.`
-                  : 'May not sign in.'}
-                {person.role === 'operator' &&
-                  !person.may_use_all_machines &&
-                  ` That is ${person.machine_ids.length} machines.`}
-              </p>
-              <QuietActions>
-                <QuietButton aria-label={`Change ${person.name}`} onPress={() => setOpen(person)}>
-                  Change
-                </QuietButton>
-              </QuietActions>
-            </Margin>
-          </Ruled>
+          <Row key={person.id}>
+            <Name data-active={person.active}>{person.name}</Name>
+            <Soft>signs in as {person.sign_in_name}</Soft>
+            <span>
+              {person.active ? (
+                <>
+                  <strong>{ROLE_WORDS[person.role].name}</strong>: {mayWords(person)}
+                </>
+              ) : (
+                'May not sign in'
+              )}
+            </span>
+            <QuietButton aria-label={`Change ${person.name}`} onPress={() => setOpen(person)}>
+              Change
+            </QuietButton>
+          </Row>
         ))}
       </Sheet>
       <SeveritySheet />
@@ -70,13 +69,15 @@ export default function PeoplePage() {
   );
 }
 
+function mayWords({ role, may_use_all_machines, machine_ids }: Schemas['Person']): string {
+  if (role !== 'operator') return ROLE_WORDS[role].may;
+  return `rounds, readings and standing down, on ${may_use_all_machines ? 'every machine' : `${machine_ids.length} machines`}`;
+}
+
 function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; onClose: () => void }) {
   const queries = useQueryClient();
   const tell = useTell();
-  const machines = useQuery({
-    queryKey: ['machines', 'all'],
-    queryFn: () => answer(api.GET('/machines', { params: { query: { limit: 200 } } })),
-  });
+  const machines = useQuery(allMachinesQuery());
   const [draft, setDraft] = useState({
     name: person?.name ?? '',
     sign_in_name: person?.sign_in_name ?? '',
@@ -115,12 +116,6 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
     },
   );
   const { fields } = save;
-  const toggle = (id: number) =>
-    change({
-      machine_ids: draft.machine_ids.includes(id)
-        ? draft.machine_ids.filter((one) => one !== id)
-        : [...draft.machine_ids, id],
-    });
   return (
     <Dialog title={person ? `Change ${person.name}` : 'Add a person'} isOpen onClose={onClose}>
       <Field label="Name" value={draft.name} onChange={(name) => change({ name })} error={fields.name} autoFocus />
@@ -150,39 +145,29 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
         error={fields.role}
       />
       {draft.role === 'operator' && (
-        <Ticks>
-          <label>
-            <input
-              type="checkbox"
-              checked={draft.may_use_all_machines}
-              onChange={(event) => change({ may_use_all_machines: event.target.checked })}
-            />
+        <div>
+          <Tick
+            checked={draft.may_use_all_machines}
+            onChange={(may_use_all_machines) => change({ may_use_all_machines })}
+          >
             May use every machine
-          </label>
-          {!draft.may_use_all_machines &&
-            machines.data?.data.map((machine) => (
-              <label key={machine.id}>
-                <input
-                  type="checkbox"
-                  checked={draft.machine_ids.includes(machine.id)}
-                  onChange={() => toggle(machine.id)}
-                />
-                {machine.name}
-              </label>
-            ))}
-        </Ticks>
+          </Tick>
+          {!draft.may_use_all_machines && (
+            <Ticks
+              label="Machines that he may use"
+              quiet
+              inLine
+              value={draft.machine_ids.map(String)}
+              onChange={(ids) => change({ machine_ids: ids.map(Number) })}
+              options={(machines.data ?? []).map(({ id, name }) => ({ value: String(id), label: name }))}
+            />
+          )}
+        </div>
       )}
       {person && (
-        <Ticks>
-          <label>
-            <input
-              type="checkbox"
-              checked={draft.active}
-              onChange={(event) => change({ active: event.target.checked })}
-            />
-            May sign in
-          </label>
-        </Ticks>
+        <Tick checked={draft.active} onChange={(active) => change({ active })}>
+          May sign in
+        </Tick>
       )}
       <Refusal refused={save.refused} besides={['name', 'sign_in_name', 'password', 'role']} />
       <Actions>

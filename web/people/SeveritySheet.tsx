@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
+import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
@@ -18,7 +19,7 @@ const Table = styled.table`
   thead td { border-top: 0; }
   tbody th { border-top: 1px solid var(--rule); font-weight: 400; white-space: nowrap; }
   input { width: 62px; min-height: 36px; padding: 4px 6px; border: 1px solid var(--line); border-radius: 3px; background: var(--sheet); }
-  input[aria-invalid='true'] { border: 2px solid var(--clay); } em { font-style: normal; font-weight: 650; }
+  input[data-invalid] { border: 2px solid var(--clay); } em { font-style: normal; font-weight: 650; }
 `;
 const Foot = styled.div`padding: 6px 20px 18px; display: flex; flex-direction: column; gap: 14px;`;
 
@@ -95,18 +96,19 @@ function SharesForm({ yard, onClose }: { yard: Schemas['Yard']; onClose: () => v
         <Shares
           yard={yard}
           cell={({ subject, share, label }, severity) => (
-            <input
-              inputMode="decimal"
+            <TextField
               aria-label={`${severity.label}: ${label}`}
-              aria-invalid={wrong(severity.severity, subject) !== undefined}
+              isInvalid={wrong(severity.severity, subject) !== undefined}
               value={draft[severity.severity]?.[subject] ?? share}
-              onChange={(event) =>
+              onChange={(typed) =>
                 setDraft((present) => ({
                   ...present,
-                  [severity.severity]: { ...present[severity.severity], [subject]: event.target.value },
+                  [severity.severity]: { ...present[severity.severity], [subject]: typed },
                 }))
               }
-            />
+            >
+              <Input inputMode="decimal" />
+            </TextField>
           )}
         />
       </Wide>

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { Choice, Field, Fields, WrongText } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { DayPick } from '../kit/DayPick';
+import { Field, Fields, WrongText } from '../kit/Field';
 import { count } from '../kit/format';
 import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
@@ -218,9 +220,8 @@ function Reading() {
           onChange={(before) => setDraft({ ...draft, before })}
           error={reckoned.fields['previous.value']}
         />
-        <Field
+        <DayPick
           label="on"
-          type="date"
           value={draft.beforeAt}
           onChange={(beforeAt) => setDraft({ ...draft, beforeAt })}
           error={reckoned.fields['previous.at']}
@@ -233,9 +234,8 @@ function Reading() {
           onChange={(now) => setDraft({ ...draft, now })}
           error={reckoned.fields['next.value']}
         />
-        <Field
+        <DayPick
           label="on"
-          type="date"
           value={draft.nowAt}
           onChange={(nowAt) => setDraft({ ...draft, nowAt })}
           error={reckoned.fields['next.at']}

@@ -1,36 +1,33 @@
 import styled from 'styled-components';
 import { PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
-import { PLACES } from './places';
+import { KEY_GROUPS } from './keys';
 
-const KEYS = [
-  ...PLACES.map(({ key, name }) => [key, name] as const),
-  ['/', 'Log line: write a machine and its hours, Enter saves'],
-  ['← →', 'Walk the stakes of a rail'],
-  ['Enter', 'Open what falls due at a stake'],
-  ['1 2 3', 'In a round: fine, not fine, pass over'],
-  ['Esc', 'Leave what is open'],
-  ['?', 'This list'],
-];
-
+const Where = styled.h3`font: 650 15px/1.3 var(--body); color: var(--soft);`;
 const List = styled.dl`
-  display: grid; grid-template-columns: auto 1fr; gap: 10px 18px; align-items: baseline;
+  display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 8px 18px; padding-top: 6px;
+  > div { display: grid; grid-template-columns: 58px minmax(0, 1fr); align-items: baseline; }
   kbd { border: 1px solid var(--line); border-radius: 3px; padding: 1px 9px; font: inherit; }
 `;
 
 export function Keys({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
     <Dialog title="Keys" isOpen={isOpen} onClose={onClose}>
-      <List>
-        {KEYS.map(([key, does]) => (
-          <div key={key} style={{ display: 'contents' }}>
-            <dt>
-              <kbd>{key}</kbd>
-            </dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </List>
+      {KEY_GROUPS.map(({ where, keys }) => (
+        <section key={where} aria-label={where}>
+          <Where>{where}</Where>
+          <List>
+            {keys.map(({ key, does }) => (
+              <div key={key}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </List>
+        </section>
+      ))}
       <PlainButton onPress={onClose}>Close</PlainButton>
     </Dialog>
   );

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useRef, useState } from 'react';
+import { Input } from 'react-aria-components';
 import styled from 'styled-components';
 import { answer, api } from '../api/client';
 import { useNote } from '../kept/useNote';
@@ -8,9 +9,11 @@ import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
 import { useSettled } from '../kit/useSettled';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
+import { LOG_LINE_KEY } from './keys';
+import { useKeys } from './useKeys';
 
 const Frame = styled.div`position: relative; width: 280px; ${PHONE} { width: auto; } @media print { display: none; }`;
-const Box = styled.input`
+const Box = styled(Input)`
   width: 100%; min-height: 42px; padding: 7px 40px 7px 12px; border: 2px solid var(--ink); border-radius: 3px;
   background: var(--sheet); font-weight: 500;
   ${PHONE} { min-height: 48px; }
@@ -56,16 +59,7 @@ export function LogLine() {
   );
   const send = (because: string | null) =>
     log.tell({ kind: 'line', text: text.trim(), confirmed_because: because }, `“${text.trim()}”`);
-  useEffect(() => {
-    const focus = (event: globalThis.KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.key !== '/' || event.ctrlKey || event.metaKey || target.matches('input, textarea, select')) return;
-      event.preventDefault();
-      box.current?.focus();
-    };
-    document.addEventListener('keydown', focus);
-    return () => document.removeEventListener('keydown', focus);
-  }, []);
+  useKeys([LOG_LINE_KEY], () => box.current?.focus());
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
       setOpen(false);
@@ -99,7 +93,7 @@ export function LogLine() {
         }}
         onKeyDown={onKeyDown}
       />
-      <KeyCap>/</KeyCap>
+      <KeyCap>{LOG_LINE_KEY.key}</KeyCap>
       {open && text.trim() !== '' && (
         <Answer id="log-line-answer" aria-live="polite">
           {asked && log.refused ? (

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { ErrorBoundary } from 'react-error-boundary';
-import { Outlet, useLocation, useNavigate } from 'react-router';
+import { Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { sessionQuery, yardQuery } from '../api/queries';
@@ -14,11 +14,12 @@ import { Broken, Reading } from '../kit/Reading';
 import { PHONE } from '../kit/theme';
 import { Waiting } from '../walkaround/Waiting';
 import { Keys } from './Keys';
+import { LIST_KEY, PLACES } from './keys';
 import { LogLine } from './LogLine';
 import { Newer } from './Newer';
-import { PLACES } from './places';
 import { SchemeChoice } from './SchemeChoice';
 import { Signboard } from './Signboard';
+import { useKeys } from './useKeys';
 
 const Line = styled.div`padding-bottom: 9px; ${PHONE} { grid-column: 1 / -1; padding: 0; order: 3; }`;
 const Person = styled(Button)`
@@ -44,24 +45,9 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
   const navigate = useNavigate();
   const [keysShown, showKeys] = useState(false);
   const [schemesShown, showSchemes] = useState(false);
-  useEffect(() => {
-    const go = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        target.matches('input, textarea, select') ||
-        target.closest('[role=dialog]')
-      )
-        return;
-      const place = PLACES.find(({ key }) => key === event.key);
-      if (place && !document.querySelector('[data-own-keys]')) navigate(place.to);
-      if (event.key === '?') showKeys(true);
-    };
-    document.addEventListener('keydown', go);
-    return () => document.removeEventListener('keydown', go);
-  }, [navigate]);
+  useKeys(handsBusy ? [LIST_KEY] : [...PLACES, LIST_KEY], (pressed) =>
+    'to' in pressed ? navigate(pressed.to) : showKeys(true),
+  );
   const signOut = async () => {
     const waiting = await countWaiting();
     if (
@@ -111,6 +97,7 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
           <Outlet />
         </Suspense>
       </ErrorBoundary>
+      <ScrollRestoration />
       <Keys isOpen={keysShown} onClose={() => showKeys(false)} />
       <SchemeChoice isOpen={schemesShown} onClose={() => showSchemes(false)} />
     </>

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import styled from 'styled-components';
 import { PHONE } from '../kit/theme';
-import { PLACES } from './places';
+import { PLACES } from './keys';
 
 const Head = styled.header`
   display: grid; grid-template-columns: auto 1fr auto auto; align-items: end; column-gap: 36px; padding: 16px 32px 0;
@@ -49,9 +49,9 @@ export function Signboard({ yard = 'Jardinier', day = '\u00a0', handsBusy = fals
         <Day>{day}</Day>
       </div>
       <Places aria-label="Places">
-        {PLACES.map(({ to, name, key }) => (
+        {PLACES.map(({ to, does, key }) => (
           <NavLink key={to} to={to} aria-keyshortcuts={key}>
-            {name}
+            {does}
             <sup aria-hidden="true">{key}</sup>
           </NavLink>
         ))}

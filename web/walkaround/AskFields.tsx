@@ -1,7 +1,9 @@
 import { Checkbox, CheckboxGroup, Label, Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { Amount, Field, WrongText } from '../kit/Field';
+import { DayPick } from '../kit/DayPick';
+import { Amount, WrongText } from '../kit/Field';
+import { Tick } from '../kit/Tick';
 
 type Ask = Schemas['Ask'];
 export type Entered = Record<string, unknown>;
@@ -13,13 +15,6 @@ const Choices = styled.div`
   label[data-focus-visible] { outline: 3px solid var(--slate); outline-offset: 2px; }
 `;
 const Name = styled(Label)`font-size: 15px; display: block;`;
-const Flag = styled(Checkbox)`
-  min-height: 48px; display: flex; align-items: center; gap: 12px; font-size: 16px; cursor: pointer;
-  &::before { content: ''; width: 24px; height: 24px; border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); flex: none; }
-  &[data-selected]::before { background: var(--hedge); box-shadow: inset 0 0 0 4px var(--sheet); }
-  &[data-focus-visible] { outline: 3px solid var(--slate); }
-`;
-
 type Props = { asks: Ask[]; values: Entered; onChange: (values: Entered) => void; errors: Record<string, string> };
 
 /** What a measurement asks for, with large keys. */
@@ -63,12 +58,12 @@ function AskField({
         />
       );
     case 'day':
-      return <Field label={label} type="date" value={text} onChange={onChange} error={error} />;
+      return <DayPick label={label} value={text} onChange={onChange} error={error} />;
     case 'flag':
       return (
-        <Flag isSelected={value === true} onChange={onChange}>
+        <Tick checked={value === true} onChange={onChange}>
           {ask.label}
-        </Flag>
+        </Tick>
       );
     case 'choice':
       return (

@@ -23,10 +23,12 @@ type Props = {
   check: Schemas['Check'];
   answered?: Answered;
   onSay: OnSay;
+  /** What comes after it is told, as `next check`; nothing where it is looked at alone. */
+  then?: string;
 };
 
 /** One check: what to look at, where, how, and what is fine. */
-export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
+export function CheckStep({ heading, machine, check, answered, onSay, then = '' }: Props) {
   const [asking, setAsking] = useState<'look' | 'not_fine' | 'measure'>(
     check.measurement && check.measurement !== 'level' ? 'measure' : 'look',
   );
@@ -55,7 +57,9 @@ export function CheckStep({ heading, machine, check, answered, onSay }: Props) {
         />
       )}
       {asking === 'not_fine' && <NotFine degrees={check.degrees} onSay={onSay} onBack={() => setAsking('look')} />}
-      {asking === 'measure' && <Measure machine={machine} check={check} before={answered?.values} onSay={onSay} />}
+      {asking === 'measure' && (
+        <Measure machine={machine} check={check} before={answered?.values} onSay={onSay} then={then} />
+      )}
     </>
   );
 }
@@ -88,11 +92,13 @@ function Measure({
   check,
   before,
   onSay,
+  then,
 }: {
   machine: number;
   check: Schemas['Check'];
   before?: Entered;
   onSay: OnSay;
+  then: string;
 }) {
   const [values, setValues] = useState<Entered>(before ?? {});
   const [photos, setPhotos] = useState<KeptNote['photos']>([]);
@@ -141,9 +147,7 @@ function Measure({
         <MainPress isDisabled={!mayWrite} onPress={write}>
           {entered && undone[0]
             ? `First: ${within(undone[0].label)}`
-            : judged && !judged.usable
-              ? 'Not a reading: note it, next check'
-              : 'Write it down, next check'}
+            : [judged && !judged.usable ? 'Not a reading: note it' : 'Write it down', then].filter(Boolean).join(', ')}
         </MainPress>
         <PressRow>
           <PhotoPick onAdd={(photo) => setPhotos((taken) => [...taken, photo])} />

@@ -6,12 +6,14 @@ import { answer, api, type Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { DayOfYearField } from '../kit/DayOfYearField';
 import { Dialog } from '../kit/Dialog';
-import { Choice, Field, Fields } from '../kit/Field';
+import { Field, Fields } from '../kit/Field';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
+import { Ticks } from '../kit/Tick';
 import { ROUND_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { limitsInWords } from './limitsInWords';
@@ -25,13 +27,6 @@ type Change = {
 };
 
 const Number_ = styled.span`color: var(--soft); font-size: 15px; margin-right: 10px;`;
-const Rounds = styled.fieldset`
-  border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 8px 20px;
-  legend { font-size: 15px; padding: 0 0 4px; }
-  label { display: flex; gap: 8px; align-items: center; min-height: 44px; }
-  input { width: 22px; height: 22px; accent-color: var(--hedge); }
-`;
-
 /** The keeper changes what is looked at on a machine, and in which order. */
 export default function ChecksPage() {
   const machine = Number(useParams().machine);
@@ -223,26 +218,14 @@ function CheckDialog({ machine, check, checks, spots, classLabel, name, onClose 
       {text('place', 'Where on this machine')}
       {text('how', 'How', true)}
       {text('fine', 'What is fine')}
-      <Rounds>
-        <legend>In which rounds</legend>
-        {KINDS.map((kind) => (
-          <label key={kind}>
-            <input
-              type="checkbox"
-              checked={draft.rounds.includes(kind)}
-              onChange={(event) =>
-                change({
-                  rounds: event.target.checked
-                    ? [...draft.rounds, kind]
-                    : draft.rounds.filter((other) => other !== kind),
-                })
-              }
-            />
-            {ROUND_WORDS[kind]}
-          </label>
-        ))}
-      </Rounds>
-      {write.fields['values.rounds'] && <Soft role="alert">{write.fields['values.rounds']}</Soft>}
+      <Ticks
+        label="In which rounds"
+        inLine
+        value={draft.rounds}
+        onChange={(rounds) => change({ rounds })}
+        options={KINDS.map((kind) => ({ value: kind, label: ROUND_WORDS[kind] }))}
+        error={write.fields['values.rounds']}
+      />
       {check?.limit_asks.map((ask) =>
         ask.kind === 'choice' ? (
           <Choice

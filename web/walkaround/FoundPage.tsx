@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
 import { noteOf } from '../kept/note';
 import { keepNote } from '../kept/outbox';
-import { Choice, Field } from '../kit/Field';
+import { Choice } from '../kit/Choice';
+import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { HandsHead, HandsPage, Question } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
@@ -26,7 +27,8 @@ function Found({ walk }: { walk: Schemas['Walk'] }) {
   const navigate = useNavigate();
   const tell = useTell();
   const [symptom, setSymptom] = useState('');
-  const [spot, setSpot] = useState('');
+  const [search] = useSearchParams();
+  const [spot, setSpot] = useState(search.get('spot') ?? '');
   const [title, setTitle] = useState('');
   const [errors, setErrors] = useState<{ spot?: string; title?: string }>({});
   const { name } = walk;

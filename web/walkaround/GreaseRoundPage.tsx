@@ -2,12 +2,12 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { Amount } from '../kit/Field';
+import { Count } from '../kit/Count';
 import { within } from '../kit/format';
 import { HandsHead, HandsPage, MainPress, Press, Presses, PressRow, Question, StoodDownPlate } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
-import { Plate } from './Plate';
+import { Plate, type PlateMark } from '../plate/Plate';
 import { useDigits } from './useDigits';
 import { useRound } from './useRound';
 
@@ -53,7 +53,7 @@ export default function GreaseRoundPage() {
     open([...later, ...points].find((point) => point !== from && !told(point)));
   };
   return (
-    <HandsPage data-own-keys>
+    <HandsPage>
       <title>{`${walk.name}, grease round`}</title>
       <HandsHead>
         <h1>{walk.name}</h1>
@@ -69,10 +69,10 @@ export default function GreaseRoundPage() {
       <div style={{ margin: '14px 0 0' }}>
         <Plate
           of={walk.class}
-          points={points}
-          done={(point) => Boolean(Number(told(point)?.words))}
-          here={here?.id}
-          onPress={open}
+          label={`Grease points of ${walk.name} in walking order`}
+          marks={points.map((point, index) => markOf(point, index, told(point)))}
+          chosen={here?.key ?? null}
+          onChoose={(key) => open(points.find((point) => point.key === key))}
         />
       </div>
       {here ? (
@@ -129,10 +129,10 @@ type StepProps = {
 };
 
 function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPass }: StepProps) {
-  const [strokes, setStrokes] = useState(said && Number(said) ? said : String(point.grease?.strokes ?? 1));
-  const count = Number(strokes);
-  const wrong = !Number.isInteger(count) || count < 1 || count > 500 ? 'From 1 to 500 strokes.' : undefined;
-  const grease = () => !wrong && onGrease(count);
+  const [count, setCount] = useState<number | null>(Number(said) || (point.grease?.strokes ?? 1));
+  const wrong =
+    count === null || !Number.isInteger(count) || count < 1 || count > 500 ? 'From 1 to 500 strokes.' : undefined;
+  const grease = () => count !== null && !wrong && onGrease(count);
   useDigits(grease, onDidNotGoIn, onPass);
   return (
     <>
@@ -145,15 +145,7 @@ function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPas
         </p>
         {point.with && <Caution>Laid open by: {within(point.with)}. Engine off, key out, nothing turning.</Caution>}
         {point.trick && <Soft>{point.trick}</Soft>}
-        <Amount
-          label={`Strokes, ${point.grease?.end_in_words}`}
-          unit=""
-          step="1"
-          from={String(point.grease?.strokes ?? 1)}
-          value={strokes}
-          onChange={setStrokes}
-          error={wrong}
-        />
+        <Count label={`Strokes, ${point.grease?.end_in_words}`} value={count} onChange={setCount} error={wrong} />
         {typeof point.grease?.most === 'number' && <p>{point.grease.most} at most: more does harm here.</p>}
         <Soft>
           {point.why} {point.grease?.grease}. Wipe the nipple first.
@@ -161,7 +153,7 @@ function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPas
       </Question>
       <Presses>
         <MainPress isDisabled={wrong !== undefined} onPress={grease}>
-          {count === 1 ? 'One stroke given, next' : `${strokes || 'No'} strokes given, next`}
+          {count === 1 ? 'One stroke given, next' : `${count ?? 'No'} strokes given, next`}
           <sup aria-hidden="true">1</sup>
         </MainPress>
         <PressRow>
@@ -175,6 +167,21 @@ function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPas
       </Presses>
     </>
   );
+}
+
+/** A point as the plate marks it: by its turn, and whether it has had its strokes. */
+function markOf(point: Point, index: number, told: { said: string; words: string } | undefined): PlateMark {
+  return {
+    key: point.key,
+    name: point.name,
+    kind: point.kind,
+    x: point.x,
+    y: point.y,
+    look: Number(told?.words) ? 'done' : point.over_greased ? 'past' : point.state,
+    words: [stateOf(point, told), point.with && `with ${within(point.with)}`].filter(Boolean).join(', '),
+    number: index + 1,
+    dashed: point.with !== null,
+  };
 }
 
 function stateOf(point: Point, told: { said: string; words: string } | undefined): string {

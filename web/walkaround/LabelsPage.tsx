@@ -2,7 +2,9 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import styled from 'styled-components';
 import { renderSVG } from 'uqr';
 import { walkaroundQuery } from '../api/queries';
+import { useEveryPage } from '../api/useEveryPage';
 import { MainButton } from '../kit/Button';
+import { Reading } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
 
 const Labels = styled.ul`
@@ -18,7 +20,9 @@ const Screen = styled.div`@media print { display: none; }`;
 /** A label for each machine: looked at with a phone's camera, it opens that machine's round. */
 export default function LabelsPage() {
   const machines = useInfiniteQuery(walkaroundQuery);
-  const rows = machines.data?.pages.flatMap((page) => page.data) ?? [];
+  useEveryPage(machines);
+  if (!machines.data) return <Reading title="Labels" error={machines.error} />;
+  const rows = machines.data.pages.flatMap((page) => page.data);
   return (
     <Page>
       <title>Labels</title>

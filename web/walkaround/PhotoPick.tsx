@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
+import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { smaller } from '../kept/smaller';
 import { type KeptNote, newId } from '../kept/store';
@@ -12,7 +13,6 @@ const Shown = styled.ul`
 
 /** Takes a picture or picks one; it is made small here, before it is kept. */
 export function PhotoPick({ onAdd }: { onAdd: (photo: KeptNote['photos'][number]) => void }) {
-  const input = useRef<HTMLInputElement>(null);
   const [wrong, setWrong] = useState('');
   const add = async (file: File | undefined) => {
     if (!file) return;
@@ -25,19 +25,13 @@ export function PhotoPick({ onAdd }: { onAdd: (photo: KeptNote['photos'][number]
   };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        hidden
-        aria-label="Picture"
-        onChange={(event) => {
-          void add(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <Press onPress={() => input.current?.click()}>Add a photo</Press>
+      <FileTrigger
+        acceptedFileTypes={['image/*']}
+        defaultCamera="environment"
+        onSelect={(files) => void add(files?.[0])}
+      >
+        <Press>Add a photo</Press>
+      </FileTrigger>
       {wrong && <WrongText role="alert">{wrong}</WrongText>}
     </>
   );

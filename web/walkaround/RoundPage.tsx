@@ -53,7 +53,7 @@ export default function RoundPage() {
   };
   const before = steps[index < 0 ? steps.length - 1 : index - 1];
   return (
-    <HandsPage data-own-keys>
+    <HandsPage>
       <title>{`${walk.name}, ${ROUND_WORDS[kind]}`}</title>
       <HandsHead>
         <h1>{walk.name}</h1>
@@ -107,6 +107,7 @@ export default function RoundPage() {
           check={step.check}
           answered={answers[step.key]}
           onSay={(...said) => round.say(step.key, step.title, ...said).then(() => next(said[2] || 'told'))}
+          then="next check"
         />
       )}
       {!step && <RoundEnd heading={heading} walk={walk} steps={steps} answers={answers} onOpen={go} />}

@@ -1,9 +1,11 @@
 import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import { Input, SearchField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { walkaroundQuery, walkQuery } from '../api/queries';
+import { useEveryPage } from '../api/useEveryPage';
 import { quietLink } from '../kit/Button';
 import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
@@ -12,28 +14,30 @@ import { PHONE } from '../kit/theme';
 import { usePerson } from '../shell/Shell';
 
 const Row = styled.article<{ $down: boolean }>`
-  display: grid; grid-template-columns: 260px minmax(0, 1fr) auto; gap: 4px 20px; align-items: center;
-  border-bottom: 1px solid var(--rule); padding: 12px 20px; min-height: 84px;
+  display: grid; grid-template-columns: 340px minmax(0, 1fr) auto; gap: 4px 20px; align-items: center;
+  border-bottom: 1px solid var(--rule); padding: 6px 20px;
   &:last-child { border-bottom: 0; }
-  h2 { font-size: 20px; }
+  h2 { font-size: 20px; display: inline; margin-right: 12px; }
+  > div:nth-child(2) { display: flex; flex-wrap: wrap; gap: 2px 20px; align-items: center; }
   h2 a { text-decoration: none; }
   p { font-size: 16px; line-height: 1.35; }
   ${({ $down }) => $down && 'background: repeating-linear-gradient(-45deg, transparent 0 9px, color-mix(in srgb, var(--plate) 16%, transparent) 9px 11px);'}
   ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; padding: 12px 14px; > div:nth-child(2) { grid-column: 1 / -1; order: 3; } }
 `;
 const Start = styled(Link)`
-  display: inline-flex; align-items: center; min-height: 52px; padding: 6px 20px; border: 2px solid var(--hedge);
+  display: inline-flex; align-items: center; justify-content: center; min-height: 42px; min-width: 124px; padding: 4px 16px; border: 2px solid var(--hedge);
   border-radius: 3px; font-weight: 650; text-decoration: none; color: var(--hedge); background: var(--sheet);
   white-space: nowrap;
   &[data-walked='false'] { background: var(--hedge); color: var(--on-hedge); }
+  ${PHONE} { min-height: 52px; }
 `;
-const Find = styled.input`
-  border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); color: var(--ink); min-height: 48px;
-  padding: 6px 12px; width: 260px; ${PHONE} { width: 100%; }
+const Find = styled(SearchField)`
+  width: 260px; ${PHONE} { width: 100%; }
+  input { width: 100%; border: 2px solid var(--ink); border-radius: 3px; background: var(--sheet); min-height: 48px; padding: 6px 12px; }
 `;
 const LabelsLink = styled(Link)`${quietLink} ${PHONE} { && { display: none; } }`;
 const Found = styled.ul`
-  display: flex; flex-direction: column; gap: 4px; margin-top: 2px;
+  display: flex; flex-wrap: wrap; gap: 4px 18px;
   li { font-size: 16px; display: flex; gap: 10px; align-items: center; }
   li > span:first-child > * { font-size: 11.5px; padding: 0 5px; }
 `;
@@ -46,10 +50,7 @@ export default function WalkaroundPage() {
   const [name, setName] = useState('');
   const rows = machines.data?.pages.flatMap((page) => page.data) ?? [];
   const today = machines.data?.pages[0]?.today;
-  const { hasNextPage, fetchNextPage, isFetching } = machines;
-  useEffect(() => {
-    if (hasNextPage && !isFetching) void fetchNextPage();
-  }, [hasNextPage, isFetching, fetchNextPage]);
+  useEveryPage(machines);
   useKeptWalks(rows, queries);
   if (!today) return <Reading title="Walkaround" error={machines.error} />;
   const shown = rows
@@ -63,13 +64,9 @@ export default function WalkaroundPage() {
           <Title>Walkaround</Title>
           <Soft>{toldOf(rows, today)}</Soft>
         </div>
-        <Find
-          type="search"
-          aria-label="Find a machine by name"
-          placeholder="Find by name"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
+        <Find aria-label="Find a machine by name" value={name} onChange={setName}>
+          <Input placeholder="Find by name" />
+        </Find>
         {person.role === 'keeper' && <LabelsLink to="/walkaround/labels">Print labels</LabelsLink>}
       </Lead>
       <Sheet aria-label="Machines to walk round">

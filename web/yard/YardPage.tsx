@@ -1,10 +1,12 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { Input, SearchField } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { machinesQuery, type YardFilter, yardQuery } from '../api/queries';
 import { PlainButton, QuietButton, quietLink } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
 import { stateColour } from '../kit/Stamp';
@@ -24,13 +26,12 @@ const Headline = styled.p`
 `;
 const Filters = styled.div`
   display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; font-size: 15px;
-  input, select { border: 0; border-bottom: 1px solid var(--hedge); background: none; color: var(--hedge); padding: 4px 0; min-height: 34px; border-radius: 0; }
-  input { width: 150px; color: var(--ink); }
-  select { cursor: pointer; max-width: 170px; margin-left: -4px; }
-  option { color: CanvasText; }
+  input { border: 0; border-bottom: 1px solid var(--hedge); background: none; padding: 4px 0; min-height: 34px; border-radius: 0; width: 150px; }
+  [data-choice] { max-width: 170px; }
   ${PHONE} {
-    width: 100%; input, select { min-height: 48px; flex: 1 1 40%; width: auto; min-width: 0; max-width: none; }
-    &[data-open='false'] select { display: none; }
+    width: 100%; [data-choice] { flex: 1 1 40%; max-width: none; }
+    .react-aria-SearchField { flex: 1 1 40%; } input { min-height: 48px; width: 100%; }
+    &[data-open='false'] [data-choice] { display: none; }
   }
   @media print { display: none; }
 `;
@@ -79,40 +80,39 @@ export function YardPage() {
               Filter
             </QuietButton>
           </PhoneOnly>
-          <select
-            aria-label="Place"
+          <Choice
+            quiet
+            label="Place"
             value={filter.place ?? ''}
-            onChange={(event) => setFilter({ place: event.target.value })}
-          >
-            <option value="">All places</option>
-            {yard.data.places.map((place) => (
-              <option key={place}>{place}</option>
-            ))}
-          </select>
-          <select
-            aria-label="Class"
+            onChange={(place) => setFilter({ place })}
+            options={[
+              { value: '', label: 'All places' },
+              ...yard.data.places.map((place) => ({ value: place, label: place })),
+            ]}
+          />
+          <Choice
+            quiet
+            label="Class"
             value={filter.class ?? ''}
-            onChange={(event) => setFilter({ class: event.target.value as YardFilter['class'] })}
-          >
-            <option value="">All classes</option>
-            {yard.data.classes.map(({ class: value, label }) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </select>
-          <select
-            aria-label="State"
+            onChange={(chosen) => setFilter({ class: chosen || undefined })}
+            options={[
+              { value: '' as const, label: 'All classes' },
+              ...yard.data.classes.map(({ class: value, label }) => ({ value, label })),
+            ]}
+          />
+          <Choice
+            quiet
+            label="State"
             value={filter.state ?? ''}
-            onChange={(event) => setFilter({ state: event.target.value as YardFilter['state'] })}
-          >
-            <option value="">All states</option>
-            {Object.entries(STATE_WORDS).map(([value, word]) => (
-              <option key={value} value={value}>
-                {word}
-              </option>
-            ))}
-          </select>
+            onChange={(chosen) => setFilter({ state: chosen || undefined })}
+            options={[
+              { value: '' as const, label: 'All states' },
+              ...(Object.keys(STATE_WORDS) as Schemas['MachineState'][]).map((value) => ({
+                value,
+                label: STATE_WORDS[value],
+              })),
+            ]}
+          />
           {filtered && (
             <QuietButton onPress={() => setFilter({ name: '', place: '', class: undefined, state: undefined })}>
               Show all
@@ -160,14 +160,9 @@ function NameField({ name, onName }: { name: string; onName: (name: string) => v
     setTyped('');
   }, [name]);
   return (
-    <input
-      type="search"
-      aria-label="Find by name"
-      placeholder="Find by name"
-      value={typed}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={() => tell(typed)}
-    />
+    <SearchField aria-label="Find by name" value={typed} onChange={setTyped} onBlur={() => tell(typed)}>
+      <Input placeholder="Find by name" />
+    </SearchField>
   );
 }
 

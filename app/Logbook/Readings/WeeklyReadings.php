@@ -87,7 +87,7 @@ final class WeeklyReadings extends Model
         foreach ($meters as $meter) {
             $begun = $meter->reckoned('0')->toFloat();
             $each = $meter->reckoned('1')->toFloat() - $begun;
-            foreach ($kept->find($meter->id)->weekly ?? [] as [$day, $shown]) {
+            foreach (($kept[$meter->id] ?? null)->weekly ?? [] as [$day, $shown]) {
                 $pairs[] = [$day, $begun + $each * (float) $shown];
             }
         }

@@ -41,7 +41,7 @@ final class SkipNote extends DecisionNote
         $rule = $machine->rules->firstWhere('task_id', $task->id);
         $due = $rule === null
             ? []
-            : Reckoning::of($machine->load('meters', 'rules'), $this->yard)->standings[$rule->id]->standing->points;
+            : Reckoning::of($machine->load('meters'), $this->yard)->standings[$rule->id]->standing->points;
         if ($due === []) {
             throw Refusal::field('tasks', "{$task->name} has no next point to pass over.");
         }

@@ -35,6 +35,8 @@ final class ClassSeason extends Model
 
     protected $guarded = [];
 
+    private ?Season $core = null;
+
     protected function casts(): array
     {
         return ['class' => MachineClass::class, 'weights' => 'array'];
@@ -54,7 +56,7 @@ final class ClassSeason extends Model
             ->get();
         $readings = WeeklyReadings::query()->findMany(
             $machines->flatMap(fn (Machine $machine) => $machine->meters->modelKeys()),
-        );
+        )->keyBy('meter_id');
         $season = SeasonalUse::ofClass(
             $machines->map(
                 fn (Machine $machine) => WeeklyReadings::history($machine->primaryMeters(), $readings)->until($until),
@@ -82,7 +84,7 @@ final class ClassSeason extends Model
 
     public function toCore(): Season
     {
-        return Season::of(array_map(floatval(...), $this->weights));
+        return $this->core ??= Season::of(array_map(floatval(...), $this->weights));
     }
 
     private static function month(Yard $yard): string

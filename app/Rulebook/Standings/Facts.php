@@ -12,7 +12,6 @@ use App\Logbook\StandDowns;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Yard;
-use App\Rulebook\Rule;
 use Brick\Math\BigDecimal;
 use Core\Forecast\MeterHistory;
 use Core\Machine\Done;
@@ -30,10 +29,11 @@ final readonly class Facts
     /** @var Collection<int, Reading> the newest reading by meter id */
     private Collection $newest;
 
-    /** @var Models<int, WeeklyReadings> */
+    /** @var Models<int, WeeklyReadings> by meter id */
     private Models $weekly;
 
-    public TaskSpots $spots;
+    /** @var array<int, array<int, KnownRule>> by machine id, by rule id */
+    private array $rules;
 
     private NewestActs $acts;
 
@@ -46,23 +46,19 @@ final readonly class Facts
     /** @var Collection<int, Entry> by machine id */
     private Collection $stands;
 
-    /** @param  list<Machine>  $machines with meters and rules */
+    /** @param  list<Machine>  $machines with meters */
     public function __construct(array $machines, private Yard $yard, private CheckLists $checkLists)
     {
         $ids = array_map(fn (Machine $machine): int => $machine->id, $machines);
         $this->newest = $this->newestReadings($ids);
         $this->weekly = WeeklyReadings::query()->findMany(
             array_merge(...array_map(fn (Machine $machine): array => $machine->meters->modelKeys(), $machines)),
-        );
+        )->keyBy('meter_id');
         $this->checkLists->read($machines);
-        $this->spots = TaskSpots::of($machines);
-        $isFitFound = fn (Rule $rule): bool => $rule->task->kind === TaskKind::Adjust
-            && $rule->task->check_key !== null;
-        $this->acts = NewestActs::at(
-            $this->spotIds($machines, fn (): bool => true),
-            $this->spotIds($machines, $isFitFound),
-            $yard,
-        );
+        $this->rules = KnownRules::of($ids);
+        $isFitFound = fn (KnownRule $rule): bool => $rule->line->task->kind === TaskKind::Adjust
+            && $rule->line->task->check !== null;
+        $this->acts = NewestActs::at($this->spotIds(fn (): bool => true), $this->spotIds($isFitFound), $yard);
         $this->decided = $this->rowsDecided($ids);
         $this->stands = StandDowns::of($ids);
     }
@@ -78,15 +74,21 @@ final readonly class Facts
         return WeeklyReadings::history($machine->metersOf($distance), $this->weekly);
     }
 
+    /** @return array<int, KnownRule> by id */
+    public function rules(Machine $machine): array
+    {
+        return $this->rules[$machine->id];
+    }
+
     /** @return array<string, RuleFacts> by rule id */
     public function ofRules(Machine $machine): array
     {
         $levelChecks = $this->checkLists->levelChecks($machine);
         $facts = [];
-        foreach ($machine->rules as $rule) {
-            $done = $this->done($machine, $rule, $levelChecks);
+        foreach ($this->rules[$machine->id] as $rule) {
+            $done = $this->done($rule, $levelChecks);
             $facts[(string) $rule->id] = new RuleFacts(
-                $rule->counts_from_beginning ? $machine->beginning() : null,
+                $rule->countsFromBeginning ? $machine->beginning() : null,
                 $done->point === null ? [] : [$done->point],
                 $this->skipped($rule),
                 $this->call($rule, $done),
@@ -103,16 +105,15 @@ final readonly class Facts
     }
 
     /**
-     * @param  list<Machine>  $machines
-     * @param  \Closure(Rule): bool  $ofRules
+     * @param  \Closure(KnownRule): bool  $ofRules
      * @return list<int>
      */
-    private function spotIds(array $machines, \Closure $ofRules): array
+    private function spotIds(\Closure $ofRules): array
     {
         $places = [];
-        foreach ($machines as $machine) {
-            foreach ($machine->rules as $rule) {
-                $places += $ofRules($rule) ? $this->spots->placesOf($machine, $rule) : [];
+        foreach ($this->rules as $ofMachine) {
+            foreach ($ofMachine as $rule) {
+                $places += $ofRules($rule) ? $rule->places : [];
             }
         }
 
@@ -120,23 +121,22 @@ final readonly class Facts
     }
 
     /** @param  array<string, list<string>>  $levelChecks */
-    private function done(Machine $machine, Rule $rule, array $levelChecks): Done
+    private function done(KnownRule $rule, array $levelChecks): Done
     {
-        $places = $this->spots->placesOf($machine, $rule);
         $acts = [];
-        foreach ($places as $id => $place) {
+        foreach ($rule->places as $id => $place) {
             $acts[$place->key] = $this->acts->of($id);
         }
 
-        return Done::of($rule->toTask(), array_column($places, 'name', 'key'), $acts, $levelChecks);
+        return Done::of($rule->line->task, array_column($rule->places, 'name', 'key'), $acts, $levelChecks);
     }
 
     /** @return list<Point> */
-    private function skipped(Rule $rule): array
+    private function skipped(KnownRule $rule): array
     {
         $number = fn (?string $run): ?BigDecimal => $run === null ? null : BigDecimal::of($run);
 
-        return array_values(($this->decided[$rule->task_id] ?? new Collection)->where(
+        return array_values(($this->decided[$rule->taskId] ?? new Collection)->where(
             'kind',
             DecisionKind::Skipped->value,
         )
@@ -150,9 +150,9 @@ final readonly class Facts
     }
 
     /** The last thing a check called for, if it was not done since. */
-    private function call(Rule $rule, Done $done): ?Call
+    private function call(KnownRule $rule, Done $done): ?Call
     {
-        $called = ($this->decided[$rule->task_id] ?? new Collection)->where(
+        $called = ($this->decided[$rule->taskId] ?? new Collection)->where(
             'kind',
             DecisionKind::Called->value,
         )->last();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Rulebook\Standings;
 
 use App\Logbook\Acts\WhatMeets;
-use App\Machines\Machine;
+use App\Machines\Spot;
 use App\Rulebook\Rule;
 use Core\Machine\TaskKind;
 
@@ -21,9 +21,7 @@ final readonly class GreaseAnew
         if ($rule->task->kind !== TaskKind::Lubricate) {
             return;
         }
-        $machine = Machine::query()->with('rules')->findOrFail($rule->machine_id);
-        foreach (TaskSpots::of([$machine])->ofRule($machine, $rule) as $spot) {
-            $this->whatMeets->ofPoint($spot);
-        }
+        $places = (KnownRules::ofMachine($rule->machine_id)[$rule->id] ?? null)->places ?? [];
+        Spot::query()->whereKey(array_keys($places))->get()->each($this->whatMeets->ofPoint(...));
     }
 }

@@ -10,7 +10,6 @@ use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Yard;
-use App\Rulebook\Rule;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Core\Forecast\MeterHistory;
@@ -23,7 +22,6 @@ use Core\Machine\Point;
 use Core\Measure\Day;
 use Core\Meter\Countdown;
 use Core\Meter\Reading as CoreReading;
-use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\Rulebook;
 use Core\Schedule\RulebookLine;
 use Core\Schedule\RuleFacts;
@@ -46,8 +44,8 @@ final readonly class Reckoning
     /** @var array<string, RuleFacts> by rule id */
     public array $facts;
 
-    /** Where its tasks are done. */
-    public TaskSpots $taskSpots;
+    /** @var array<int, KnownRule> by id */
+    public array $rules;
 
     /** The entry that stood the machine down, if it still is. */
     public ?Entry $standDown;
@@ -56,15 +54,16 @@ final readonly class Reckoning
         public Machine $machine,
         public Yard $yard,
         public ClassSeason $season,
+        public \DateTimeImmutable $today,
         Facts $facts,
     ) {
         $this->latest = $facts->latest($machine);
         $this->facts = $facts->ofRules($machine);
-        $this->taskSpots = $facts->spots;
+        $this->rules = $facts->rules($machine);
         $this->standDown = $facts->standDown($machine);
         $this->hours = $this->learn($facts->history($machine, distance: false));
         $this->km = $this->learn($facts->history($machine, distance: true));
-        $lines = self::lines($machine, $yard);
+        $lines = self::lines($machine, $this->rules, $yard, $today);
         $judged = (new Rulebook($lines))->standings($this->facts, $this->now());
         $standings = [];
         foreach ($lines as $line) {
@@ -73,7 +72,7 @@ final readonly class Reckoning
                 $judged[$line->task->id],
                 $this->hours,
                 $this->km,
-                $yard->today(),
+                $today,
             );
         }
         $this->standings = $standings;
@@ -81,7 +80,7 @@ final readonly class Reckoning
             array_values($standings),
             $this->hours,
             $this->km,
-            $yard->today(),
+            $today,
             $machine->distanceUnit(),
         );
     }
@@ -92,17 +91,18 @@ final readonly class Reckoning
     }
 
     /**
-     * @param  list<Machine>  $machines  with meters and rules
+     * @param  list<Machine>  $machines  with meters
      * @return array<int, self> by machine id
      */
     public static function ofAll(array $machines, Yard $yard): array
     {
         $facts = new Facts($machines, $yard, app(CheckLists::class));
+        $today = $yard->today();
         $seasons = [];
         $reckonings = [];
         foreach ($machines as $machine) {
             $season = $seasons[$machine->class->value] ??= ClassSeason::for($machine->class, $yard);
-            $reckonings[$machine->id] = new self($machine, $yard, $season, $facts);
+            $reckonings[$machine->id] = new self($machine, $yard, $season, $today, $facts);
         }
 
         return $reckonings;
@@ -116,7 +116,7 @@ final readonly class Reckoning
 
     public function now(): Point
     {
-        return new Point($this->run(distance: false), $this->run(distance: true), $this->yard->today());
+        return new Point($this->run(distance: false), $this->run(distance: true), $this->today);
     }
 
     /** How the machine is used by the meter it is kept by; null where it has none or nobody can tell. */
@@ -132,14 +132,14 @@ final readonly class Reckoning
     public function rail(): Rail
     {
         $unit = $this->railUnit();
-        $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->yard->today()));
+        $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->today));
 
         return Rail::of(
             $unit,
             $now,
             array_values($this->standings),
             $this->usage(),
-            $this->yard->today(),
+            $this->today,
             $this->machine->distanceUnit(),
         );
     }
@@ -204,21 +204,25 @@ final readonly class Reckoning
         return $meter === null ? null : new CoreReading($meter->reckoned($meter->shown_when_fitted), $meter->fitted_at);
     }
 
-    /** @return list<RulebookLine> its rules as they hold today */
-    private static function lines(Machine $machine, Yard $yard): array
-    {
+    /**
+     * @param  array<int, KnownRule>  $rules
+     * @return list<RulebookLine> its rules as they hold today
+     */
+    private static function lines(
+        Machine $machine,
+        array $rules,
+        Yard $yard,
+        \DateTimeImmutable $today,
+    ): array {
         $marks = $machine->severityMarks();
         $table = $marks === [] ? null : $yard->severityTable();
-        $asItHolds = fn (Rule $rule): \Closure => fn (CoreRule $core): CoreRule => $table?->tighten(
-            $core,
-            $rule->subjects(),
-            $marks,
-            $yard->today(),
-        )
-            ?? $core;
 
-        return array_values(
-            $machine->rules->map(fn (Rule $rule): RulebookLine => $rule->toLine($asItHolds($rule)))->all(),
-        );
+        return array_values(array_map(fn (KnownRule $rule): RulebookLine => $table === null || $rule->line->rule === null
+            ? $rule->line
+            : new RulebookLine(
+                $rule->line->task,
+                $table->tighten($rule->line->rule, $rule->subjects(), $marks, $today),
+                $rule->line->goesWith,
+            ), $rules));
     }
 }

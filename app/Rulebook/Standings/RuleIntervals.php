@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Rulebook\Standings;
 
 use App\Logbook\Acts\GreaseIntervals;
-use App\Machines\Machine;
 use App\Machines\Spot;
 use Core\Schedule\Interval;
 
@@ -14,8 +13,8 @@ final class RuleIntervals implements GreaseIntervals
 {
     public function of(Spot $spot): Interval
     {
-        $machine = Machine::query()->with('rules')->findOrFail($spot->machine_id);
+        $rule = KnownRules::byPoint(KnownRules::ofMachine($spot->machine_id))[$spot->id] ?? null;
 
-        return (TaskSpots::of([$machine])->ofPoints($machine)[$spot->id] ?? null)?->toCore()->every ?? new Interval;
+        return $rule->line->rule->every ?? new Interval;
     }
 }

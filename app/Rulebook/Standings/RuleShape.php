@@ -30,11 +30,11 @@ final class RuleShape
             'cautions' => Caution::for(
                 $machine->class,
                 $rule->task->kind,
-                array_values($reckoning->taskSpots->placesOf($machine, $rule)),
+                array_values($reckoning->rules[$rule->id]->places),
             ),
             'in_words' => $rule->setRelation('machine', $machine)->inWords(),
             'top_up_in_words' => $rule->top_up === null ? null : Quantity::parse($rule->top_up)->display(),
-            'about' => array_column($rule->subjects(), 'value'),
+            'about' => array_column($reckoning->rules[$rule->id]->subjects(), 'value'),
             'shared' => $machine->sharedRulebook?->standOf($rule, RuleCopy::keys($machine)),
             'warranty' => self::warranty($rule, $reckoning),
             'tightened' => $standing->rule->tightenings === []
@@ -54,9 +54,9 @@ final class RuleShape
                     'date' => Written::day($standing->dueDate()),
                 ],
                 'remaining' => [
-                    'hours' => Written::number(($points['hours'] ?? null)?->remaining()),
-                    'distance' => $km === null ? null : Written::number($unit->fromReckoned($km->remaining())),
-                    'days' => Written::number(($points['date'] ?? null)?->remaining()),
+                    'hours' => Written::number(($points['hours'] ?? null)?->remaining),
+                    'distance' => $km === null ? null : Written::number($unit->fromReckoned($km->remaining)),
+                    'days' => Written::number(($points['date'] ?? null)?->remaining),
                 ],
                 'limiting' => $standing->limiting?->limit->value,
                 'runs_for' => Written::number($standing->runsFor()),
@@ -67,7 +67,7 @@ final class RuleShape
                     || $task->expectedDays <= 0
                     || $task->when->isCertain()
                     ? null
-                    : ucfirst($task->when->inWords($reckoning->yard->today())).'.',
+                    : ucfirst($task->when->inWords($reckoning->today)).'.',
                 'why' => $standing->why($unit),
                 'notes' => $standing->notes,
             ],

@@ -126,8 +126,8 @@ final class CourseTest extends TestCase
             ), new Point(BigDecimal::zero(), BigDecimal::zero()), [],
                 new Point(BigDecimal::ofUnscaledValue($hours, 1), BigDecimal::ofUnscaledValue($km, 1)));
             foreach ($standing->points as $point) {
-                self::assertGreaterThanOrEqual($point->state()->rank(), $standing->state->rank());
-                if ($point->state() === $standing->state) {
+                self::assertGreaterThanOrEqual($point->state->rank(), $standing->state->rank());
+                if ($point->state === $standing->state) {
                     self::assertFalse($point->shareUsed()->isGreaterThan($standing->shareUsed()));
                 }
             }

@@ -256,7 +256,7 @@ final class StandingTest extends TestCase
 
         self::assertSame('2026-03-31', $standing->dueDate()?->format('Y-m-d'));
         self::assertSame(State::Due, $standing->state);
-        self::assertSame('-10', (string) $standing->limiting?->remaining());
+        self::assertSame('-10', (string) $standing->limiting?->remaining);
     }
 
     public function test_months_end_where_the_month_ends(): void

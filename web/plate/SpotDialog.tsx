@@ -2,11 +2,13 @@ import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
-import { Choice, Field, Fields } from '../kit/Field';
+import { Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
-import { SUBJECT_WORDS } from '../kit/words';
+import { ROLE_OF_OPENING, SUBJECT_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
+import { PlacePicker } from './PlacePicker';
 
 type Spot = Schemas['Spot'];
 
@@ -20,13 +22,7 @@ const KINDS: { value: Schemas['SpotKind']; label: string }[] = [
 
 const ROLES: { value: Schemas['OpeningRole'] | ''; label: string }[] = [
   { value: '', label: 'not said' },
-  { value: 'fill', label: 'fill' },
-  { value: 'drain', label: 'drain' },
-  { value: 'draw', label: 'drawn out by suction' },
-  { value: 'level', label: 'level' },
-  { value: 'vent', label: 'vent' },
-  { value: 'strainer', label: 'strainer cover' },
-  { value: 'filter_cover', label: 'filter cover' },
+  ...Object.entries(ROLE_OF_OPENING).map(([value, label]) => ({ value: value as Schemas['OpeningRole'], label })),
 ];
 
 const END_SIGNS: { value: Schemas['EndSign']; label: string }[] = [
@@ -37,10 +33,17 @@ const END_SIGNS: { value: Schemas['EndSign']; label: string }[] = [
 
 const SUBJECTS = Object.entries(SUBJECT_WORDS).map(([value, label]) => ({ value: value as Schemas['Subject'], label }));
 
-type Props = { machine: number; spot: Spot | null; kind: Schemas['SpotKind']; parents: Spot[]; onClose: () => void };
+type Props = {
+  machine: number;
+  of: Schemas['MachineClass'];
+  spot: Spot | null;
+  kind: Schemas['SpotKind'];
+  parents: Spot[];
+  onClose: () => void;
+};
 
 /** One spot of a machine as the keeper keeps it: where it is, how one gets at it, the trick that works. */
-export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Props) {
+export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }: Props) {
   const { refresh } = useAfterWrite();
   const [draft, setDraft] = useState({
     name: spot?.name ?? '',
@@ -51,8 +54,8 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
     trick: spot?.trick ?? '',
     parent: spot?.parent ?? '',
     role: spot?.role ?? ('' as const),
-    x: String(spot?.x ?? 50),
-    y: String(spot?.y ?? 50),
+    x: spot?.x ?? 50,
+    y: spot?.y ?? 50,
     strokes: String(spot?.grease?.strokes ?? 2),
     most: spot?.grease?.most?.toString() ?? '',
     end_sign: spot?.grease?.end_sign ?? ('shows' as const),
@@ -84,8 +87,8 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
     trick: draft.trick,
     parent: draft.parent || null,
     ...(draft.kind === 'opening' && { role: draft.role || null }),
-    x: Number(draft.x),
-    y: Number(draft.y),
+    x: draft.x,
+    y: draft.y,
     ...(isPoint && {
       grease: {
         strokes: Number(draft.strokes),
@@ -95,7 +98,7 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
       },
     }),
   });
-  const text = (name: keyof typeof draft, label: string, numeric = false) => (
+  const text = (name: Exclude<keyof typeof draft, 'x' | 'y'>, label: string, numeric = false) => (
     <Field
       label={label}
       value={draft[name]}
@@ -168,10 +171,7 @@ export function SpotDialog({ machine, spot, kind: begins, parents, onClose }: Pr
           {text('grease', 'Grease')}
         </>
       )}
-      <Fields $columns={2}>
-        {text('x', 'On the plate, from the front, 0 to 100', true)}
-        {text('y', 'and from the left side, 0 to 100', true)}
-      </Fields>
+      <PlacePicker of={of} kind={draft.kind} x={draft.x} y={draft.y} onPlace={(x, y) => change({ x, y })} />
       <Refusal
         refused={write.refused}
         besides={[...Object.keys(draft), ...Object.keys(draft).map((field) => `grease.${field}`)]}

@@ -15,7 +15,7 @@ const wheels = (front: number, rear: number, small: [number, number], large: [nu
 ];
 
 /** Each class seen from above, nose to the left, in hundredths of the plate. Our own drawings. */
-export const PLATES: Record<Schemas['MachineClass'], Stroke[]> = {
+export const DRAWINGS: Record<Schemas['MachineClass'], Stroke[]> = {
   tractor: [
     ['r', 10, 34, 34, 32, 4],
     ['r', 44, 26, 34, 48, 5],

@@ -1,0 +1,15 @@
+import { History } from '../logbook/History';
+import { UseStrip } from './UseStrip';
+import { useSheet } from './useSheet';
+
+/** What was written down of the machine, newest first, under how it was used. */
+export default function BookLeaf() {
+  const sheet = useSheet();
+  return (
+    <>
+      <title>{`${sheet.name}, book`}</title>
+      {sheet.line.meters.length > 0 && <UseStrip machine={sheet.id} name={sheet.name} />}
+      <History machine={sheet.id} />
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+import { Suspense, useState } from 'react';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { metered, sinceDay, within } from '../kit/format';
+import { Reading, ReadingInSheet, useKnownName } from '../kit/Reading';
+import { Lead, Page, Soft, Title } from '../kit/Sheet';
+import { Stamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
+import { LEAF_KEYS } from '../shell/keys';
+import { usePerson } from '../shell/Shell';
+import { useKeys } from '../shell/useKeys';
+import { LogHours } from '../yard/LogHours';
+import { mayUse } from '../yard/MachineLine';
+import { useMachine } from './useMachine';
+
+const ActionLink = styled(Link)`${quietLink}`;
+const Head = styled(Lead)`padding-bottom: 12px;`;
+const Who = styled.div`
+  display: flex; flex-wrap: wrap; gap: 4px 18px; align-items: baseline;
+  h1 { font-size: 32px; ${PHONE} { font-size: 26px; } }
+`;
+const Made = styled.span`${PHONE} { display: none; }`;
+const Leaves = styled.nav`
+  display: flex; gap: 4px; border-bottom: 2px solid var(--ink); overflow-x: auto;
+  a { padding: 9px 22px 10px; text-decoration: none; border: 2px solid transparent; border-bottom: 0; border-radius: 3px 3px 0 0; white-space: nowrap; margin-bottom: -2px; }
+  a.active { border-color: var(--ink); background: var(--sheet); font-weight: 700; padding-bottom: 12px; }
+  ${PHONE} { margin: 0 -14px; padding: 0 8px; gap: 0; a { padding: 13px 12px; flex: 1; text-align: center; } a.active { padding-bottom: 15px; } }
+  @media print { display: none; }
+`;
+const Leaf = styled.section`
+  background: var(--sheet); border: 1px solid var(--rule); border-top: 0; ${PHONE} { margin: 0 -14px; border-width: 0 0 1px; }
+`;
+
+/** What is known of one machine, on a few leaves: what is now, its plate, its rulebook, its book. */
+export default function MachineLeaves() {
+  const machine = useMachine();
+  const known = useKnownName();
+  const person = usePerson();
+  const navigate = useNavigate();
+  const [logging, setLogging] = useState(false);
+  const id = machine.data?.id;
+  useKeys(LEAF_KEYS, ({ leaf }) => id !== undefined && navigate(`/machines/${id}${leaf}`));
+  if (!machine.data) return <Reading title={known} error={machine.error} />;
+  const sheet = machine.data;
+  const { line } = sheet;
+  const to = `/machines/${sheet.id}`;
+  const [meter] = line.meters;
+  const mayLog = mayUse(person, sheet.id);
+  const mayService = person.role === 'keeper' || person.role === 'mechanic';
+  const made = [sheet.maker, sheet.model, sheet.serial && `no. ${sheet.serial}`].filter(Boolean).join(' ');
+  return (
+    <Page>
+      <Head>
+        <Who>
+          <Title>{sheet.name}</Title>
+          {line.state !== 'fresh' && <Stamp state={line.state} />}
+          <Soft>
+            {sheet.class_label}, {within(sheet.place)}
+            {meter && ` · ${metered(meter.value, meter.unit)}, `}
+            {meter && (meter.read_on ? `read ${sinceDay(meter.read_on, line.rail.today)}` : 'never read')}
+            {made && <Made> · {made}</Made>}
+            {sheet.retired && '. Out of the yard'}
+          </Soft>
+        </Who>
+        <QuietActions>
+          {mayLog && meter && <QuietButton onPress={() => setLogging(true)}>Log hours</QuietButton>}
+          {mayLog && !sheet.retired && <ActionLink to={`/walkaround/${sheet.id}`}>Walk round it</ActionLink>}
+          {mayService && <ActionLink to={`${to}/service`}>Record service</ActionLink>}
+        </QuietActions>
+      </Head>
+      <Leaves aria-label={`Leaves of ${sheet.name}`}>
+        {LEAF_KEYS.map(({ key, does, leaf }) => (
+          <NavLink key={key} to={`${to}${leaf}`} end={leaf === ''} aria-keyshortcuts={key}>
+            {does}
+          </NavLink>
+        ))}
+      </Leaves>
+      <Leaf>
+        <Suspense fallback={<ReadingInSheet />}>
+          <Outlet context={sheet} />
+        </Suspense>
+      </Leaf>
+      {logging && <LogHours line={line} onClose={() => setLogging(false)} />}
+    </Page>
+  );
+}

@@ -1,0 +1,205 @@
+import { type ReactNode, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { instant, within } from '../kit/format';
+import { Mark } from '../kit/Marks';
+import { Soft } from '../kit/Sheet';
+import { ToldStamp, VerdictStamp } from '../kit/Stamp';
+import { PHONE } from '../kit/theme';
+import { ROLE_OF_OPENING, ROUND_WORDS } from '../kit/words';
+import { usePerson } from '../shell/Shell';
+import { limitsInWords } from '../walkaround/limitsInWords';
+import { Photos } from '../walkaround/PhotoPick';
+import { WearChart } from '../walkaround/WearChart';
+import { mayUse } from '../yard/MachineLine';
+import { GreaseDialog } from './GreaseDialog';
+import { toldWords } from './looks';
+import { TopUpDialog } from './TopUpDialog';
+
+type Story = Schemas['SpotStory'];
+
+const Told = styled.article`
+  padding: 18px 20px 20px; display: flex; flex-direction: column; gap: 8px;
+  h2 { font-size: 22px; display: inline; margin-right: 14px; outline: none; }
+  ${PHONE} { padding: 14px; }
+`;
+const Rows = styled.dl`
+  > div { display: grid; grid-template-columns: 92px minmax(0, 1fr); gap: 12px; padding: 9px 0; border-top: 1px solid var(--rule); }
+  dt { color: var(--soft); font-size: 15px; }
+  dd { font-size: 16px; line-height: 1.32; display: flex; flex-direction: column; gap: 5px; overflow-wrap: anywhere; }
+  ${PHONE} { > div { grid-template-columns: minmax(0, 1fr); gap: 2px; } }
+`;
+const ActionLink = styled(Link)`${quietLink}`;
+const Chart = styled.div`margin: 0 -20px; svg { max-height: 190px; }`;
+
+type Props = { story: Story; onChange: () => void };
+
+/** All that is known of one spot, and what can be begun there. */
+export function SpotStory({ story, onChange }: Props) {
+  const person = usePerson();
+  const navigate = useNavigate();
+  const [doing, setDoing] = useState<'top_up' | 'grease' | null>(null);
+  const machine = `/machines/${story.machine_id}`;
+  const walk = `/walkaround/${story.machine_id}`;
+  const mayLog = mayUse(person, story.machine_id);
+  const mayService = person.role === 'keeper' || person.role === 'mechanic';
+  const pressing = story.rules.filter(({ standing }) => standing.state !== 'fresh');
+  return (
+    <Told aria-label={story.name}>
+      <div>
+        <h2 id="spot" tabIndex={-1}>
+          {story.name}
+        </h2>
+        {story.told !== 'fresh' && <ToldStamp told={story.told} />}
+      </div>
+      <Soft>{[story.place, story.reach].filter(Boolean).join('. ')}</Soft>
+      <Actions>
+        {mayLog && story.kind === 'compartment' && (
+          <MainButton onPress={() => setDoing('top_up')}>Top it up</MainButton>
+        )}
+        {mayLog && story.grease && <MainButton onPress={() => setDoing('grease')}>Grease it</MainButton>}
+        {mayLog &&
+          story.checks.map((check) => (
+            <PlainButton
+              key={check.key}
+              aria-label={`Look at it: ${check.title}`}
+              onPress={() => navigate(`${walk}/look/${check.key}`)}
+            >
+              {story.checks.length === 1 ? 'Look at it' : check.title}
+            </PlainButton>
+          ))}
+        {mayService && pressing.length > 0 && (
+          <PlainButton onPress={() => navigate(`${machine}/service?rules=${pressing.map(({ id }) => id).join()}`)}>
+            Record it done
+          </PlainButton>
+        )}
+      </Actions>
+      <Rows>
+        {story.grease && (
+          <Row name="Takes">
+            <span>
+              <strong>
+                {story.grease.strokes} {story.grease.strokes === 1 ? 'stroke' : 'strokes'}
+              </strong>
+              , {story.grease.end_in_words}
+              {story.grease.most !== null && `, ${story.grease.most} at most`}
+            </span>
+            <Soft>{story.grease.grease}</Soft>
+          </Row>
+        )}
+        {(story.rules.length > 0 || story.point) && (
+          <Row name="Due">
+            {story.point && (
+              <span>
+                {story.point.why}{' '}
+                <Soft>
+                  {story.point.task ? `Greased by: ${within(story.point.task)}.` : 'No task greases it.'}
+                  {story.point.with && ` Laid open by: ${within(story.point.with)}.`}
+                </Soft>
+              </span>
+            )}
+            {story.rules.map((rule) => (
+              <span key={rule.id}>
+                <Mark kind={rule.kind} /> <strong>{rule.task}</strong>
+                {rule.standing.state !== 'fresh' && `, ${toldWords(rule.standing.state)}`}: {rule.standing.why}{' '}
+                {rule.standing.when_in_words && <Soft>{rule.standing.when_in_words}</Soft>}
+              </span>
+            ))}
+          </Row>
+        )}
+        {story.findings.length > 0 && (
+          <Row name="Found">
+            {story.findings.map((finding) => (
+              <span key={finding.check}>
+                <VerdictStamp verdict={finding.verdict} />{' '}
+                <Link to={`${machine}/findings/${finding.check}`}>{finding.title}</Link>: {finding.why || finding.note}{' '}
+                {finding.do}
+              </span>
+            ))}
+          </Row>
+        )}
+        {story.trick && <Row name="Trick">{story.trick}</Row>}
+        {story.belongs_to && (
+          <Row name="Belongs to">
+            <Kin machine={story.machine_id} kin={[story.belongs_to]} />
+          </Row>
+        )}
+        {story.has.length > 0 && (
+          <Row name="Has">
+            <Kin machine={story.machine_id} kin={story.has} />
+          </Row>
+        )}
+        {story.role && <Row name="It is for">{ROLE_OF_OPENING[story.role]}</Row>}
+        {story.consumption.map((used) => (
+          <Row key={used.spot} name="Uses">
+            <span>
+              <strong>{used.per_100h} per 100 h</strong>. {used.why}
+            </span>
+          </Row>
+        ))}
+        {story.wear.map((wear) => (
+          <Row key={wear.check} name="Wear">
+            <Chart>
+              <WearChart wear={wear} />
+            </Chart>
+          </Row>
+        ))}
+        {story.checks.length > 0 && (
+          <Row name="Looked at">
+            {story.checks.map((check) => (
+              <span key={check.key}>
+                {check.title}: {check.rounds.map((round) => ROUND_WORDS[round]).join(', ')}.{' '}
+                {check.fine && `Fine: ${within(check.fine)} `}
+                {Object.keys(check.limits).length > 0 && <Soft>{limitsInWords(check)}</Soft>}
+              </span>
+            ))}
+          </Row>
+        )}
+        <Row name="Lately">
+          {story.acts.length === 0 && <Soft>Nothing was ever written down here.</Soft>}
+          {story.acts.map((act) => (
+            <span key={act.id}>
+              {act.spot === story.key ? act.in_words : `${within(act.title)} ${act.in_words}`}
+              {act.note && `: “${act.note}”`} <Soft>{[act.by, instant(act.at, true)].filter(Boolean).join(', ')}</Soft>
+            </span>
+          ))}
+        </Row>
+        {story.photos.length > 0 && (
+          <Row name="Photos">
+            <Photos ids={story.photos.map(({ id }) => id)} of={story.name} />
+          </Row>
+        )}
+      </Rows>
+      <QuietActions>
+        {mayLog && <ActionLink to={`${walk}/found?spot=${story.key}`}>Something is wrong here</ActionLink>}
+        {mayService && <ActionLink to={`${machine}/service?spot=${story.key}`}>Record what was done here</ActionLink>}
+        {person.role === 'keeper' && <QuietButton onPress={onChange}>Change this spot</QuietButton>}
+      </QuietActions>
+      {doing === 'top_up' && <TopUpDialog story={story} onClose={() => setDoing(null)} />}
+      {doing === 'grease' && story.grease && (
+        <GreaseDialog story={story} grease={story.grease} onClose={() => setDoing(null)} />
+      )}
+    </Told>
+  );
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}
+
+function Kin({ machine, kin }: { machine: number; kin: Schemas['SpotKin'][] }) {
+  return kin.map((one) => (
+    <span key={one.key}>
+      <Link to={`/machines/${machine}/plate/${one.key}`}>{one.name}</Link>
+      {one.place && <Soft>, {within(one.place)}</Soft>}
+      {one.told !== 'fresh' && `, ${toldWords(one.told)}`}
+    </span>
+  ));
+}
