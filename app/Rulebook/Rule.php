@@ -6,6 +6,7 @@ namespace App\Rulebook;
 
 use App\Contract\Versioned;
 use App\Machines\Machine;
+use App\Rulebook\Written\WrittenRule;
 use Brick\Math\BigDecimal;
 use Core\Machine\Task as CoreTask;
 use Core\Schedule\Anchor;

@@ -6,7 +6,7 @@ namespace App\Yard;
 
 use App\Machines\Machine;
 use App\Machines\Yard;
-use App\Rulebook\WrittenInterval;
+use App\Rulebook\Written\WrittenInterval;
 use Core\Machine\MachineClass;
 use Core\Machine\Subject;
 use Core\Measure\Quantity;

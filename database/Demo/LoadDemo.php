@@ -18,7 +18,7 @@ use App\Rulebook\SharedRulebook;
 use App\Rulebook\Standings\KnownRule;
 use App\Rulebook\Standings\KnownRules;
 use App\Rulebook\Task;
-use App\Rulebook\WrittenInterval;
+use App\Rulebook\Written\WrittenInterval;
 use App\Yard\YardLine;
 use Carbon\CarbonImmutable;
 use Core\Machine\ActKind;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rulebook\Standings;
 
-use App\Rulebook\WrittenRule;
+use App\Rulebook\Written\WrittenRule;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\Spot;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Rulebook;
+namespace App\Rulebook\Written;
 
 use Brick\Math\BigDecimal;
 use Core\Schedule\Anchor;
