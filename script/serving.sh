@@ -93,7 +93,8 @@ http {
     }
 }
 END
-    supervise fpm QUIT "$(find_program "php-fpm$version")" ${as_root:+"$as_root"} --nodaemonize --fpm-config "$STATE/run/fpm.conf"
+    supervise fpm QUIT "$(find_program "php-fpm$version")" ${as_root:+"$as_root"} --nodaemonize \
+        -d "opcache.preload=$ROOT/script/preload.php" -d "opcache.preload_user=$(id -un)" --fpm-config "$STATE/run/fpm.conf"
     supervise nginx QUIT "$(find_program nginx)" -c "$STATE/run/nginx.conf" -e stderr
 }
 
@@ -102,6 +103,7 @@ start_serving() {
     local port=$1
     artisan config:cache >/dev/null
     artisan route:cache >/dev/null
+    php "$ROOT/script/preload_list.php" >"$STATE/cache/preload.txt"
     supervisor start fpm nginx >/dev/null || true
     for _ in $(seq 150); do
         curl_quietly "http://127.0.0.1:$port/api/session" && return 0

@@ -33,6 +33,8 @@ use Illuminate\Support\Facades\Cache;
  */
 final class CalendarEvent extends Model
 {
+    protected $table = 'calendar_events';
+
     /** Calendars that look this seldom may miss that something is done. */
     private const DAYS_CANCELLED_ONES_STAY = 90;
 

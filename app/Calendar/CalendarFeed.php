@@ -23,6 +23,8 @@ use Illuminate\Support\Str;
  */
 final class CalendarFeed extends Model
 {
+    protected $table = 'calendar_feeds';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Decision extends Model
 {
+    protected $table = 'decisions';
+
     public $timestamps = false;
 
     protected $guarded = [];

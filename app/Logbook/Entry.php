@@ -49,6 +49,8 @@ use Illuminate\Support\Str;
  */
 final class Entry extends Model
 {
+    protected $table = 'entries';
+
     public $timestamps = false;
 
     /** What there is to ask about it, where it was written just now. */

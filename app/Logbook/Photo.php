@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Photo extends Model
 {
+    protected $table = 'photos';
+
     public $timestamps = false;
 
     protected $guarded = [];

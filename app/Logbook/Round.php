@@ -29,6 +29,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Round extends Model
 {
+    protected $table = 'rounds';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -28,6 +28,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ChangedCheck extends Model
 {
+    protected $table = 'changed_checks';
+
     public $timestamps = false;
 
     protected $guarded = [];

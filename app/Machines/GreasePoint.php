@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class GreasePoint extends Model
 {
+    protected $table = 'grease_points';
+
     protected $primaryKey = 'spot_id';
 
     public $incrementing = false;

@@ -51,6 +51,8 @@ final class Machine extends Model
 {
     use Versioned;
 
+    protected $table = 'machines';
+
     protected $guarded = [];
 
     protected $attributes = ['version' => 1, 'facts_version' => 1, 'retired' => false, 'countdown_step' => '1'];

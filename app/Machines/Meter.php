@@ -24,6 +24,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Meter extends Model
 {
+    protected $table = 'meters';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -44,6 +44,8 @@ final class Spot extends Model
 {
     use Versioned;
 
+    protected $table = 'spots';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -25,7 +25,7 @@ use Laravel\Sanctum\HasApiTokens;
  */
 final class Person extends User
 {
-    /** @use HasApiTokens<\Laravel\Sanctum\PersonalAccessToken> */
+    /** @use HasApiTokens<AccessToken> */
     use HasApiTokens, Versioned;
 
     protected $table = 'people';

@@ -7,7 +7,6 @@ namespace App\People;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Laravel\Sanctum\PersonalAccessToken;
 
 /** Personal tokens, with which other programs act for their owner. The token itself is shown once. */
 final class TokenController
@@ -34,7 +33,7 @@ final class TokenController
         return new JsonResponse([...$this->shape($token->accessToken), 'token' => $token->plainTextToken], 201);
     }
 
-    public function destroy(Request $request, PersonalAccessToken $token): Response
+    public function destroy(Request $request, AccessToken $token): Response
     {
         $this->owner($request)->tokens()->findOrFail($token->id)->delete();
 
@@ -50,7 +49,7 @@ final class TokenController
     }
 
     /** @return array<string, mixed> */
-    private function shape(PersonalAccessToken $token): array
+    private function shape(AccessToken $token): array
     {
         return [
             'id' => $token->getKey(),

@@ -29,6 +29,7 @@ use App\Machines\SpotChanged;
 use App\Machines\Yard;
 use App\Notes\NoteKinds;
 use App\People\AccessEnded;
+use App\People\AccessToken;
 use App\People\PeopleByEpoch;
 use App\People\Person;
 use App\People\PersonPolicy;
@@ -64,6 +65,7 @@ use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\Validator as ValidatorFactory;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Sanctum;
 
 /** Ties the rooms together. */
 final class AppServiceProvider extends ServiceProvider
@@ -92,6 +94,10 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        Sanctum::usePersonalAccessTokenModel(AccessToken::class);
+        if (PHP_SAPI === 'fpm-fcgi') {
+            $this->keepConnections();
+        }
         $this->app->scoped(CheckLists::class);
         $this->app->scoped(Yard::class, fn (): Yard => Yard::query()->firstOrFail());
         $this->app->bind(GreaseIntervals::class, RuleIntervals::class);
@@ -146,6 +152,13 @@ final class AppServiceProvider extends ServiceProvider
                 array $attributes,
             ): EarlyLengths => new EarlyLengths($translator, $data, $rules, $messages, $attributes),
         );
+    }
+
+    /** Whoever answers many requests keeps its way to the database from one to the next. */
+    private function keepConnections(): void
+    {
+        $options = 'database.connections.mariadb.options';
+        config([$options => config($options) + [\PDO::ATTR_PERSISTENT => true]]);
     }
 
     /** What the rooms above a machine keep of it. */

@@ -48,6 +48,8 @@ final class Rule extends Model
 {
     use Versioned;
 
+    protected $table = 'rules';
+
     protected $guarded = [];
 
     protected $attributes = [

@@ -25,6 +25,8 @@ final class SharedRulebook extends Model
 {
     use Versioned;
 
+    protected $table = 'shared_rulebooks';
+
     protected $guarded = [];
 
     protected $attributes = ['version' => 1];

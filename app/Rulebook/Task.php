@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  */
 final class Task extends Model
 {
+    protected $table = 'tasks';
+
     public $timestamps = false;
 
     /** @var array<int, CoreSpot>|null its spots by id, told once however many ask */

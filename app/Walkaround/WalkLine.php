@@ -27,6 +27,8 @@ use Illuminate\Support\Collection;
  */
 final class WalkLine extends Model
 {
+    protected $table = 'walk_lines';
+
     private const MACHINES_AT_ONCE = 200;
 
     protected $primaryKey = 'machine_id';

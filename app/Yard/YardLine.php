@@ -32,6 +32,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class YardLine extends Model
 {
+    protected $table = 'yard_lines';
+
     /** Where nobody can tell when a point will come, it sorts behind all others. */
     public const NOBODY_CAN_TELL = 99_999;
 

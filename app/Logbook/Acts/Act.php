@@ -63,6 +63,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class Act extends Model
 {
+    protected $table = 'acts';
+
     public $timestamps = false;
 
     protected $guarded = [];

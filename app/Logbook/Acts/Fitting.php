@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Fitting extends Model
 {
+    protected $table = 'fittings';
+
     protected $primaryKey = 'act_id';
 
     public $incrementing = false;

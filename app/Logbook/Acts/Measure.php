@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Measure extends Model
 {
+    protected $table = 'measures';
+
     protected $primaryKey = 'act_id';
 
     public $incrementing = false;

@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Move extends Model
 {
+    protected $table = 'moves';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Reading extends Model
 {
+    protected $table = 'readings';
+
     public $timestamps = false;
 
     protected $guarded = [];

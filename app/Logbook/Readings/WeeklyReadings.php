@@ -23,6 +23,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class WeeklyReadings extends Model
 {
+    protected $table = 'weekly_readings';
+
     private const METERS_AT_ONCE = 50;
 
     protected $primaryKey = 'meter_id';

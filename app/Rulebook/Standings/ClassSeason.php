@@ -25,6 +25,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ClassSeason extends Model
 {
+    protected $table = 'class_seasons';
+
     protected $primaryKey = 'class';
 
     protected $keyType = 'string';

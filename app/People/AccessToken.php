@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Carbon\CarbonInterface;
+use Laravel\Sanctum\PersonalAccessToken;
+
+/** A personal token. When it was last used is written to the minute, not at every request. */
+final class AccessToken extends PersonalAccessToken
+{
+    private const SECONDS_BETWEEN_USES = 60;
+
+    protected $table = 'personal_access_tokens';
+
+    public function setLastUsedAtAttribute(CarbonInterface $used): void
+    {
+        $last = $this->last_used_at;
+        if ($last === null || abs($used->diffInSeconds($last)) >= self::SECONDS_BETWEEN_USES) {
+            $this->attributes['last_used_at'] = $this->fromDateTime($used);
+        }
+    }
+}
