@@ -59,15 +59,33 @@ final readonly class Cursor
      */
     public function respond(CursorPaginator $page, \Closure $shape, array $more = []): JsonResponse
     {
+        return new JsonResponse(
+            ['data' => array_map($shape, $page->items()), 'next_cursor' => $this->next($page), ...$more],
+        );
+    }
+
+    /**
+     * The same of what is kept as JSON already: nothing of it is read and written anew.
+     *
+     * @template T
+     *
+     * @param  CursorPaginator<int, T>  $page
+     * @param  \Closure(T): string  $json
+     */
+    public function respondWithJson(CursorPaginator $page, \Closure $json): JsonResponse
+    {
+        $data = implode(',', array_map($json, $page->items()));
+        $next = json_encode($this->next($page), JSON_THROW_ON_ERROR);
+
+        return JsonResponse::fromJsonString("{\"data\":[{$data}],\"next_cursor\":{$next}}");
+    }
+
+    /** @param  CursorPaginator<int, mixed>  $page */
+    private function next(CursorPaginator $page): ?string
+    {
         $next = $page->nextCursor()?->encode();
 
-        return new JsonResponse(
-            [
-                'data' => array_map($shape, $page->items()),
-                'next_cursor' => $next === null ? null : $next.'.'.self::sign($this->request, $next),
-                ...$more,
-            ],
-        );
+        return $next === null ? null : $next.'.'.self::sign($this->request, $next);
     }
 
     private static function sign(Request $request, string $encoded): string

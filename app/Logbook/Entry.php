@@ -132,7 +132,7 @@ final class Entry extends Model
                 'machine_id' => $machine?->id,
                 'kind' => $kind,
             ],
-        );
+        )->setRelation('machine', $machine)->setRelation('person', $circumstances->by);
     }
 
     public function isStruck(): bool

@@ -182,8 +182,10 @@ final class AppServiceProvider extends ServiceProvider
     private function followFacts(): void
     {
         Event::listen(FactsChanged::class, function (FactsChanged $changed): void {
-            WalkLine::rewrite($changed->machineIds);
-            YardLine::rewrite($changed->machineIds);
+            if ($changed->machineIds !== []) {
+                WalkLine::outdate($changed->machineIds);
+                YardLine::outdate($changed->machineIds);
+            }
         });
         Event::listen(
             ReadingChanged::class,

@@ -48,6 +48,7 @@ final readonly class WalkController
     public function index(Request $request): JsonResponse
     {
         $cursor = Cursor::of($request);
+        WalkLine::bringUpToDate($this->yard);
         $person = $this->person($request);
         $list = $this->machines()->when(
             ! $person->may_use_all_machines,
@@ -68,6 +69,7 @@ final readonly class WalkController
     /** Who has walked what today, what was found, what stands down, and what nobody has looked at for long. */
     public function morning(): JsonResponse
     {
+        WalkLine::bringUpToDate($this->yard);
         $today = $this->yard->today()->format('Y-m-d');
         $walked = Round::query()->standing()
             ->where('day', $today)

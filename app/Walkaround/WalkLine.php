@@ -15,6 +15,7 @@ use Core\Machine\ActKind;
 use Core\Machine\Outcome;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What the last round round a machine came to and what is open on it, kept ready. It follows from the looks and can be
@@ -44,17 +45,46 @@ final class WalkLine extends Model
         return ['line' => 'array', 'looked_at' => 'immutable_datetime'];
     }
 
-    /** @param  list<int>  $machineIds */
-    public static function rewrite(array $machineIds): void
+    /**
+     * After facts of some machines have changed: each is told anew when somebody looks.
+     *
+     * @param  list<int>  $machineIds
+     */
+    public static function outdate(array $machineIds): void
     {
-        if ($machineIds === []) {
-            return;
+        self::query()->upsert(
+            array_map(fn (int $id): array => ['machine_id' => $id, 'holds' => false, 'line' => '{}'], $machineIds),
+            ['machine_id'],
+            ['holds'],
+        );
+    }
+
+    /** Tells anew what no longer holds, machine by machine under its lock, so that nothing written meanwhile is lost. */
+    public static function bringUpToDate(Yard $yard): void
+    {
+        foreach (self::query()->where('holds', false)->pluck('machine_id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
+            DB::transaction(fn () => self::write(
+                Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->pluck('id')->all(),
+                $yard,
+            ));
         }
-        $yard = app(Yard::class);
+    }
+
+    public static function rebuild(Yard $yard): void
+    {
+        foreach (Machine::query()->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
+            self::write(array_values($ids->all()), $yard);
+        }
+    }
+
+    /** @param  list<int>  $machineIds */
+    private static function write(array $machineIds, Yard $yard): void
+    {
         $findings = Findings::open($machineIds);
         $rounds = self::lastRounds($machineIds);
         $rows = array_map(fn (int $id): array => [
             'machine_id' => $id,
+            'holds' => true,
             'looked_at' => ($rounds[$id] ?? null)?->started_at,
             'open_findings' => count($findings[$id] ?? []),
             'line' => json_encode([
@@ -65,14 +95,7 @@ final class WalkLine extends Model
                 ),
             ], JSON_THROW_ON_ERROR),
         ], $machineIds);
-        self::query()->upsert($rows, ['machine_id'], ['looked_at', 'open_findings', 'line']);
-    }
-
-    public static function rebuild(): void
-    {
-        foreach (Machine::query()->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
-            self::rewrite(array_values($ids->all()));
-        }
+        self::query()->upsert($rows, ['machine_id'], ['looked_at', 'open_findings', 'line', 'holds']);
     }
 
     /**

@@ -42,7 +42,7 @@ final readonly class MachineController
         $cursor = Cursor::of($request);
         YardLine::bringUpToDate($this->yard);
         $machines = collect($filter)->only('class', 'place')->filter();
-        $lines = YardLine::query()
+        $lines = YardLine::query()->toBase()
             ->when($filter['state'] ?? null, fn ($query, string $state) => $query->where('state', $state))
             ->when($machines->isNotEmpty() || isset($filter['name']), fn ($query) => $query->whereIn('machine_id', Machine::query()->select('id')->where($machines->all())
                 ->when(
@@ -51,7 +51,7 @@ final readonly class MachineController
                 )))
             ->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id');
 
-        return $cursor->respond($cursor->page($lines), fn (YardLine $line): array => $line->line);
+        return $cursor->respondWithJson($cursor->page($lines), fn (object $line): string => $line->line);
     }
 
     public function show(Machine $machine): JsonResponse

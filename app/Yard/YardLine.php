@@ -39,6 +39,8 @@ final class YardLine extends Model
 
     private const MACHINES_AT_ONCE = 200;
 
+    private const MILLISECONDS_BETWEEN_TRIES = 20;
+
     protected $primaryKey = 'machine_id';
 
     public $incrementing = false;
@@ -52,35 +54,51 @@ final class YardLine extends Model
         return ['line' => 'array'];
     }
 
-    /**
-     * After facts of some machines have changed.
-     *
-     * @param  list<int>  $machineIds
-     */
-    public static function rewrite(array $machineIds): void
-    {
-        $machines = Machine::query()->whereKey($machineIds)->where('retired', false)->with('meters')->get();
-        Machine::query()->whereKey($machineIds)->toBase()->increment('facts_version');
-        if ($machines->isNotEmpty()) {
-            self::reckon($machines->each(fn (Machine $machine) => $machine->facts_version++)->all(), app(Yard::class));
-        }
-    }
-
     /** Reckons every line that does not hold for today, once, however many ask at the same time. */
     public static function bringUpToDate(Yard $yard): void
     {
-        if (self::stale($yard)->doesntExist()) {
+        if (self::allHold($yard)) {
             return;
         }
-        Cache::lock('yard-lines', 60)->block(60, function () use ($yard): void {
+        $lock = Cache::lock('yard-lines', 60)->betweenBlockedAttemptsSleepFor(self::MILLISECONDS_BETWEEN_TRIES);
+        $lock->block(60, function () use ($yard): void {
             self::reckonEach(self::stale($yard), $yard);
         });
     }
 
-    /** After something was changed that all machines are reckoned by: each is reckoned anew when somebody looks. */
-    public static function outdate(): void
+    /** Whether every machine of the yard has a line that holds for today. */
+    private static function allHold(Yard $yard): bool
     {
-        self::query()->update(['season' => '']);
+        $day = $yard->today()->format('Y-m-d');
+        $others = self::query()->where('reckoned_on', '<', $day)->orWhere('reckoned_on', '>', $day)->orWhere(
+            fn ($today) => $today->where('reckoned_on', $day)->whereNotIn('season', self::seasons($yard)),
+        );
+        $counted = DB::query()->selectSub(Machine::query()->where('retired', false)->selectRaw('count(*)'), 'machines')
+            ->selectSub(self::query()->selectRaw('count(*)'), 'kept')
+            ->selectSub($others->select(DB::raw('1'))->limit(1), 'stale')
+            ->first();
+
+        return $counted !== null && $counted->stale === null && $counted->machines === $counted->kept;
+    }
+
+    /** @return list<string> hashes of the seasons that hold now */
+    private static function seasons(Yard $yard): array
+    {
+        return ClassSeason::query()->where('month', $yard->today()->format('Y-m'))->pluck('hash')->all();
+    }
+
+    /**
+     * After facts of some machines have changed, or something that all are reckoned by: each is reckoned anew when
+     * somebody looks.
+     *
+     * @param  list<int>|null  $machineIds  null for all
+     */
+    public static function outdate(?array $machineIds = null): void
+    {
+        self::query()->when($machineIds, fn ($lines, array $ids) => $lines->whereKey($ids))->update(['season' => '']);
+        if ($machineIds !== null) {
+            Machine::query()->whereKey($machineIds)->toBase()->increment('facts_version');
+        }
     }
 
     /** Makes every line anew from the facts. */
@@ -88,7 +106,7 @@ final class YardLine extends Model
     {
         WeeklyReadings::rebuild($yard);
         ClassSeason::query()->delete();
-        WalkLine::rebuild();
+        WalkLine::rebuild($yard);
 
         return self::reckonEach(Machine::query()->where('retired', false), $yard);
     }
@@ -98,13 +116,11 @@ final class YardLine extends Model
      */
     private static function stale(Yard $yard): Builder
     {
-        $seasons = ClassSeason::query()->where('month', $yard->today()->format('Y-m'))->pluck('hash');
-
         return Machine::query()->where('retired', false)->whereNotExists(fn ($lines) => $lines->from('yard_lines')
             ->whereColumn('yard_lines.machine_id', 'machines.id')->where(
                 'reckoned_on',
                 $yard->today()->format('Y-m-d'),
-            )->whereIn('season', $seasons));
+            )->whereIn('season', self::seasons($yard)));
     }
 
     /**

@@ -19,7 +19,7 @@ return new class extends TablesMadeWhole
             $table->json('line');
             $table->char('season', 12)->default('')->comment('hash of the class\'s season that it was reckoned with');
             $table->index(['urgency', 'days_left', 'machine_id']);
-            $table->index('reckoned_on');
+            $table->index(['reckoned_on', 'season']);
         });
 
         $this->make('walk_lines', function (Blueprint $table): void {
@@ -27,6 +27,7 @@ return new class extends TablesMadeWhole
             $table->dateTime('looked_at')->nullable()->index();
             $table->unsignedSmallInteger('open_findings')->default(0)->index();
             $table->json('line');
+            $table->boolean('holds')->default(true)->index()->comment('nothing has changed since');
         });
     }
 };

@@ -298,6 +298,7 @@ final class ReadingsTest extends TestCase
         $machine = $this->machine();
         $this->log($machine, '95');
         $this->tell($machine, 'service', ['tasks' => [$this->taskId($machine)], 'hours' => '95.5'])->assertCreated();
+        $this->getJson('/api/machines')->assertOk();
         $before = YardLine::query()->findOrFail($machine)->toArray();
 
         $this->artisan('yard:rebuild')->assertSuccessful();
