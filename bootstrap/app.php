@@ -31,6 +31,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->redirectGuestsTo(fn (): ?string => null);
+        $middleware->group('web', [SessionOrToken::class]);
         $middleware->group('api', [SessionOrToken::class, Illuminate\Routing\Middleware\SubstituteBindings::class]);
         $middleware->alias(['once' => KeepOnce::class]);
         $middleware->priority([SessionOrToken::class, Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, Illuminate\Routing\Middleware\SubstituteBindings::class, Illuminate\Auth\Middleware\Authorize::class, KeepOnce::class]);

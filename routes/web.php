@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Yard\WebPage;
 use Illuminate\Support\Facades\Route;
 
 // Every other address is one of the web application's own.
-Route::view('{address?}', 'app')->where('address', '(?!api/|build/).*');
+Route::get('{address?}', WebPage::class)->where('address', '(?!api/|build/).*');

@@ -6,8 +6,8 @@ import { Reading } from './kit/Reading';
 import { SignIn } from './people/SignIn';
 import { Shell } from './shell/Shell';
 import { Signboard } from './shell/Signboard';
-import { YardPage } from './yard/YardPage';
 
+const YardPage = lazy(() => import('./yard/YardPage'));
 const MachineLeaves = lazy(() => import('./machine/MachineLeaves'));
 const NowLeaf = lazy(() => import('./machine/NowLeaf'));
 const PlateLeaf = lazy(() => import('./plate/PlateLeaf'));
@@ -25,8 +25,7 @@ const PeoplePage = lazy(() => import('./people/PeoplePage'));
 const AccountPage = lazy(() => import('./people/AccountPage'));
 const WalkaroundPage = lazy(() => import('./walkaround/WalkaroundPage'));
 const StartPage = lazy(() => import('./walkaround/StartPage'));
-const loadRound = () => import('./walkaround/RoundPage');
-const RoundPage = lazy(loadRound);
+const RoundPage = lazy(() => import('./walkaround/RoundPage'));
 const GreaseRoundPage = lazy(() => import('./walkaround/GreaseRoundPage'));
 const FoundPage = lazy(() => import('./walkaround/FoundPage'));
 const WaitingPage = lazy(() => import('./walkaround/WaitingPage'));
@@ -35,9 +34,6 @@ const FindingPage = lazy(() => import('./walkaround/FindingPage'));
 const ChecksPage = lazy(() => import('./walkaround/ChecksPage'));
 const LookPage = lazy(() => import('./walkaround/LookPage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
-
-// Whoever opens a round by its label stands in the cold: it is fetched beside the session, not after it.
-if (/^\/walkaround\/\d+/.test(location.pathname)) void loadRound();
 
 /** The yard to whoever is signed in; otherwise the gate. */
 export function App() {

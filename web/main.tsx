@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { App } from './App';
 import { Refused } from './api/client';
+import { takeGiven } from './api/given';
 import { sessionQuery } from './api/queries';
 import { YARD_LOCALE } from './kit/locale';
 import { chooseScheme, chosenScheme, GlobalStyle } from './kit/theme';
@@ -28,6 +29,8 @@ const queries: QueryClient = new QueryClient({
     },
   }),
 });
+
+takeGiven(queries);
 
 const router = createBrowserRouter([{ path: '*', element: <App /> }]);
 

@@ -15,9 +15,13 @@
     <meta name="theme-color" content="#F3EFE6">
     <style nonce="{{ Vite::cspNonce() }}">#jardinier > p { font: 18px sans-serif; padding: 24px 32px; }</style>
     @vite('web/main.tsx')
+    @foreach ($besides as $file)
+    <link rel="modulepreload" href="/{{ $file }}" nonce="{{ Vite::cspNonce() }}">
+    @endforeach
 </head>
 <body>
     <div id="jardinier"><p role="status">Jardinier: reading the book …</p></div>
+    <script type="application/json" id="given">{!! json_encode($given, JSON_HEX_TAG | JSON_THROW_ON_ERROR) !!}</script>
     <noscript>Jardinier needs JavaScript in this browser.</noscript>
 </body>
 </html>

@@ -212,6 +212,7 @@ final class OutOfReachTest extends BrowserTestCase
         $machine = $this->machine();
         $this->signIn();
         $this->browser->onEveryPage(sprintf(<<<'JS'
+            document.addEventListener('readystatechange', () => document.getElementById('given')?.remove());
             const fetched = window.fetch;
             window.yardIsDown = true;
             window.fetch = asked => window.yardIsDown && asked.url.includes(%s)

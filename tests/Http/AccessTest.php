@@ -7,6 +7,7 @@ namespace Tests\Http;
 use App\Calendar\CalendarFeed;
 use App\Machines\GreasePoint;
 use App\Machines\Spot;
+use App\People\AccessToken;
 use App\People\Person;
 use App\People\Role;
 use Illuminate\Contracts\Hashing\Hasher;
@@ -153,6 +154,23 @@ final class AccessTest extends TestCase
             array_map(fn ($cookie): string => $cookie->getName(), $cookies),
         );
         self::assertSame([true, 'lax'], [$cookies[0]->isHttpOnly(), $cookies[0]->getSameSite()]);
+    }
+
+    public function test_when_a_token_was_last_used_is_written_to_the_minute(): void
+    {
+        $this->as(Role::Keeper);
+        $token = $this->postJson('/api/tokens', ['name' => 'x', 'abilities' => ['read'], 'days' => 30])->json('token');
+        $use = function () use ($token): string {
+            $this->app['auth']->forgetGuards();
+            $this->getJson('/api/pulse', ['Authorization' => "Bearer {$token}"])->assertNoContent();
+
+            return (string) AccessToken::query()->latest('id')->value('last_used_at');
+        };
+        $first = $use();
+        $this->travel(40)->seconds();
+        self::assertSame($first, $use());
+        $this->travel(30)->seconds();
+        self::assertNotSame($first, $use());
     }
 
     public function test_a_token_does_what_it_was_made_for_and_ends(): void

@@ -6,6 +6,8 @@ namespace Tests\Http;
 
 use App\Logbook\Photo;
 use App\People\Role;
+use Core\Machine\MachineClass;
+use Core\Starter\Starter;
 
 /** The plate of a machine, and what is known of one spot. */
 final class PlateTest extends WalkTestCase
@@ -47,6 +49,23 @@ final class PlateTest extends WalkTestCase
                 [$told[$point['key']], $because[$point['key']]],
                 "{$point['name']} is told by itself",
             );
+        }
+    }
+
+    public function test_the_plate_of_every_class_carries_every_spot_of_its_starter_within_the_drawing(): void
+    {
+        foreach (MachineClass::cases() as $class) {
+            $machine = $this->machine([
+                'name' => $class->value,
+                'class' => $class->value,
+                'meters' => [['unit' => $class->usualMeters()[0]->value, 'value' => '0']],
+                'rules' => [],
+            ]);
+            $spots = $this->getJson("/api/machines/{$machine}/plate")->assertOk()->json('spots');
+            self::assertSame(array_keys(Starter::for($class)->spots()), array_column($spots, 'key'), $class->value);
+            foreach ($spots as $spot) {
+                self::assertSame([max(0, min(100, $spot['x'])), max(0, min(100, $spot['y']))], [$spot['x'], $spot['y']]);
+            }
         }
     }
 

@@ -189,6 +189,25 @@ final class ServedTest extends PlainTestCase
         self::assertSame([413, '/problems/too-large'], [$answer['status'], $answer['body']['type'] ?? null]);
     }
 
+    public function test_a_session_in_which_nothing_changed_is_not_written_again(): void
+    {
+        $written = function (): array {
+            clearstatcache();
+            $files = glob(getenv('JARDINIER_STATE').'/storage/framework/sessions/*') ?: [];
+
+            return array_combine($files, array_map(filemtime(...), $files));
+        };
+        self::$keeper->ask('GET', '/yard');
+        foreach (array_keys($written()) as $file) {
+            touch($file, time() - 60);
+        }
+        $before = $written();
+        foreach (['/yard', '/machines', '/session'] as $path) {
+            self::assertSame(200, self::$keeper->ask('GET', $path)['status']);
+        }
+        self::assertSame($before, $written());
+    }
+
     public function test_two_people_changing_one_record_at_once_do_not_overwrite_each_other(): void
     {
         $machine = self::machine();

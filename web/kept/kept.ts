@@ -15,8 +15,8 @@ export async function kept<T>(name: string, ask: () => Promise<T>): Promise<T> {
   }
 }
 
-/** Reading goes on where the device has no room for it. */
-async function keep(name: string, answer: unknown): Promise<void> {
+/** Keeps an answer; reading goes on where the device has no room for it. */
+export async function keep(name: string, answer: unknown): Promise<void> {
   try {
     await (await store()).put('answers', answer, name);
   } catch {

@@ -1,5 +1,5 @@
 import { Choice } from './Choice';
-import { DayPick } from './DayPick';
+import DayPick from './DayPick';
 import { Fields } from './Field';
 import { dayBefore } from './format';
 

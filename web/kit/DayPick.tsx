@@ -58,7 +58,7 @@ type Props = {
 };
 
 /** A day, typed in the yard's order or picked off a calendar whose weeks begin on Monday. */
-export function DayPick({ label, value, onChange, error, help, max }: Props) {
+export default function DayPick({ label, value, onChange, error, help, max }: Props) {
   return (
     <Frame
       data-day

@@ -8,7 +8,7 @@ import type { paths } from '../api/schema';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
-import { DayPick } from '../kit/DayPick';
+import DayPick from '../kit/DayPick';
 import { Amount, Field, Fields, WrongText } from '../kit/Field';
 import { Reading } from '../kit/Reading';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';

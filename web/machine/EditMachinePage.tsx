@@ -5,7 +5,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
-import { DayPick } from '../kit/DayPick';
+import DayPick from '../kit/DayPick';
 import { Field, Fields } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
 import { Reading, useKnownName } from '../kit/Reading';

@@ -1,8 +1,9 @@
-import { Suspense, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay, within } from '../kit/format';
+import { Opening } from '../kit/Opening';
 import { Reading, ReadingInSheet, useKnownName } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
@@ -10,9 +11,10 @@ import { PHONE } from '../kit/theme';
 import { LEAF_KEYS } from '../shell/keys';
 import { usePerson } from '../shell/Shell';
 import { useKeys } from '../shell/useKeys';
-import { LogHours } from '../yard/LogHours';
 import { mayUse } from '../yard/MachineLine';
 import { useMachine } from './useMachine';
+
+const LogHours = lazy(() => import('../yard/LogHours'));
 
 const ActionLink = styled(Link)`${quietLink}`;
 const Head = styled(Lead)`padding-bottom: 12px;`;
@@ -81,7 +83,11 @@ export default function MachineLeaves() {
           <Outlet context={sheet} />
         </Suspense>
       </Leaf>
-      {logging && <LogHours line={line} onClose={() => setLogging(false)} />}
+      {logging && (
+        <Opening>
+          <LogHours line={line} onClose={() => setLogging(false)} />
+        </Opening>
+      )}
     </Page>
   );
 }

@@ -1,16 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { trendsQuery, walkQuery } from '../api/queries';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay } from '../kit/format';
+import { Opening } from '../kit/Opening';
 import { Rail } from '../kit/Rail';
 import { Line, Margin, Ruled, SheetHeading, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { usePerson } from '../shell/Shell';
-import { LogHours } from '../yard/LogHours';
 import { mayUse } from '../yard/MachineLine';
 import { FirstThings } from './FirstThings';
 import { MeterTruth } from './MeterTruth';
@@ -19,6 +19,8 @@ import { RuleRows } from './RuleRows';
 import { StandDialog } from './StandDialog';
 import { severityWords } from './severityWords';
 import { useSheet } from './useSheet';
+
+const LogHours = lazy(() => import('../yard/LogHours'));
 
 const ActionLink = styled(Link)`${quietLink}`;
 const Large = styled.span`font-size: 26px; font-weight: 650;`;
@@ -90,7 +92,11 @@ export default function NowLeaf() {
       <RuleRows sheet={sheet} rules={pressing} />
       <FirstThings sheet={sheet} mayService={mayService} />
       <Found sheet={sheet} />
-      {logging && <LogHours line={line} onClose={() => setLogging(false)} />}
+      {logging && (
+        <Opening>
+          <LogHours line={line} onClose={() => setLogging(false)} />
+        </Opening>
+      )}
       {(standing || search.has('lift')) && (
         <StandDialog
           line={line}

@@ -6,7 +6,7 @@ import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
-import { DayPick } from '../kit/DayPick';
+import DayPick from '../kit/DayPick';
 import { Field, Fields, WrongText } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { FormSheet } from '../kit/FormSheet';

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { Choice } from '../kit/Choice';
-import { DayPick } from '../kit/DayPick';
+import DayPick from '../kit/DayPick';
 import { Field, Fields, WrongText } from '../kit/Field';
 import { count } from '../kit/format';
 import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';

@@ -10,7 +10,7 @@ const List = styled.dl`
   kbd { border: 1px solid var(--line); border-radius: 3px; padding: 1px 9px; font: inherit; }
 `;
 
-export function Keys({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+export default function Keys({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
     <Dialog title="Keys" isOpen={isOpen} onClose={onClose}>
       {KEY_GROUPS.map(({ where, keys }) => (

@@ -19,7 +19,7 @@ const Choices = styled(RadioGroup)`
   .react-aria-Radio[data-focus-visible] { outline: 3px solid var(--slate); }
 `;
 
-export function SchemeChoice({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+export default function SchemeChoice({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const [scheme, setScheme] = useState(chosenScheme);
   return (
     <Dialog title="Light and contrast" isOpen={isOpen} onClose={onClose}>

@@ -1,9 +1,13 @@
+import { lazy } from 'react';
 import { Checkbox, CheckboxGroup, Label, Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { DayPick } from '../kit/DayPick';
 import { Amount, WrongText } from '../kit/Field';
+import { Opening } from '../kit/Opening';
 import { Tick } from '../kit/Tick';
+
+/** Few checks ask for a day, and its calendar is large. */
+const DayPick = lazy(() => import('../kit/DayPick'));
 
 type Ask = Schemas['Ask'];
 export type Entered = Record<string, unknown>;
@@ -58,7 +62,11 @@ function AskField({
         />
       );
     case 'day':
-      return <DayPick label={label} value={text} onChange={onChange} error={error} />;
+      return (
+        <Opening>
+          <DayPick label={label} value={text} onChange={onChange} error={error} />
+        </Opening>
+      );
     case 'flag':
       return (
         <Tick checked={value === true} onChange={onChange}>

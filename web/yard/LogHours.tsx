@@ -17,7 +17,7 @@ type Props = { line: Schemas['YardLine']; onClose: () => void };
 const NOTHING = { value: '', at: '', note: '', reason: '' };
 
 /** Logs a reading of one machine, with its last reading and date beside the field. */
-export function LogHours({ line, onClose }: Props) {
+export default function LogHours({ line, onClose }: Props) {
   const navigate = useNavigate();
   const [draft, setDraft, clear] = useDraft(`reading.${line.id}`, NOTHING);
   const [meterId, setMeterId] = useState(line.meters[0]?.id);

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { lazy, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Input, SearchField } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -7,6 +7,7 @@ import type { Schemas } from '../api/client';
 import { machinesQuery, type YardFilter, yardQuery } from '../api/queries';
 import { PlainButton, QuietButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
+import { Opening } from '../kit/Opening';
 import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
 import { stateColour } from '../kit/Stamp';
@@ -14,8 +15,9 @@ import { PHONE } from '../kit/theme';
 import { STATE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
 import { Morning } from '../walkaround/Morning';
-import { LogHours } from './LogHours';
 import { MachineLine } from './MachineLine';
+
+const LogHours = lazy(() => import('./LogHours'));
 
 const Headline = styled.p`
   font-size: 20px; flex: 1 1 100%;
@@ -39,7 +41,7 @@ const PhoneOnly = styled.span`display: none; ${PHONE} { display: inline-flex; }`
 const AddLink = styled(Link)`${quietLink}`;
 
 /** Every machine with what is due on it, soonest first. */
-export function YardPage() {
+export default function YardPage() {
   const person = usePerson();
   const yard = useQuery(yardQuery);
   const [filter, setFilter] = useFilter();
@@ -135,7 +137,11 @@ export function YardPage() {
           </PlainButton>
         </p>
       )}
-      {logging && <LogHours line={logging} onClose={() => setLogging(null)} />}
+      {logging && (
+        <Opening>
+          <LogHours line={logging} onClose={() => setLogging(null)} />
+        </Opening>
+      )}
     </Page>
   );
 }
