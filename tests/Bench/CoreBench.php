@@ -40,14 +40,20 @@ final class CoreBench
         ];
         memory_reset_peak_usage();
         $began = hrtime(true);
+        $standings = [];
         for ($count = 0; $count < self::STANDINGS; $count++) {
-            Standing::of($rules[$count % count($rules)], $start, $done, $now)->why();
+            $standings[] = Standing::of($rules[$count % count($rules)], $start, $done, $now);
         }
-        $seconds = (hrtime(true) - $began) / 1e9;
-        printf("core     %s standings with their reasons in %.2f s: %s a second, peak memory %.1f MB\n",
+        $told = hrtime(true);
+        foreach ($standings as $standing) {
+            $standing->why();
+        }
+        printf(
+            "core     %s standings in %.2f s (aim: 1), their reasons in %.2f s more (aim: 2), peak memory %.1f MB\n",
             number_format(self::STANDINGS),
-            $seconds,
-            number_format(self::STANDINGS / $seconds),
-            memory_get_peak_usage() / 2 ** 20);
+            ($told - $began) / 1e9,
+            (hrtime(true) - $told) / 1e9,
+            memory_get_peak_usage() / 2 ** 20,
+        );
     }
 }

@@ -31,7 +31,7 @@ final class ForecastBench
             memory_get_peak_usage() / 2 ** 20);
         [$once, $tenfold] = [$this->seconds(100, readingsAWeek: 7), $this->seconds(100, readingsAWeek: 70)];
         printf(
-            "forecast ten times the readings take %.2f times as long (aim: linear or better, at most 10)\n",
+            "forecast ten times the readings take %.2f times as long (aim: at most 3)\n",
             $tenfold / $once,
         );
     }

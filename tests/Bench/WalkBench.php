@@ -121,7 +121,7 @@ final readonly class WalkBench
             return $loads[intdiv(count($loads), 2)];
         }, array_values($times));
         printf(
-            "walk     phone, nothing kept, processor %d times slower: first check after %.0f ms, the same page as plain HTML after %.0f ms: %.1f times\n",
+            "walk     phone, nothing kept, processor %d times slower: first check after %.0f ms, the same page as plain HTML after %.0f ms: %.1f times (aim: at most 4)\n",
             self::TIMES_SLOWER,
             $app,
             $page,

@@ -106,7 +106,15 @@ final class PlateTest extends BrowserTestCase
         $machine = $this->machine('96');
         $this->signIn('nell');
         $this->browser->open("/machines/{$machine['id']}/plate");
-        $this->browser->press('Engine oil', 'Fluids');
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->script(<<<'JS'
+                const spot = [...document.querySelectorAll('section[aria-label=Fluids] a')].find(link => link.innerText.startsWith('Engine oil'));
+                spot?.focus();
+                return spot !== undefined;
+                JS),
+            'engine oil in the list',
+        );
+        $this->browser->keys(self::ENTER);
         $this->browser->see('Lately');
         $this->browser->press('Top it up');
         $this->browser->press('It is topped up');

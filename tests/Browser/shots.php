@@ -21,9 +21,18 @@ try {
     $browser->see('Bittern');
     $shoot('yard');
     $browser->press('Bittern');
-    $browser->see('Rulebook');
+    $browser->see('What is due');
     $machine = $browser->path();
-    $shoot('machine');
+    $shoot('machine-now');
+    $browser->press('Rulebook');
+    $browser->see('The chart');
+    $shoot('machine-rulebook');
+    $browser->press('Book');
+    $browser->see('Week of');
+    $shoot('machine-book');
+    $browser->open('/machines/1/plate/alternator_belt');
+    $browser->see('Lately');
+    $shoot('machine-plate');
     $browser->open("{$machine}/service");
     $browser->see('What was done');
     $shoot('service');
@@ -38,9 +47,6 @@ try {
     $browser->open('/machines/new');
     $browser->see('A rulebook to begin with');
     $shoot('add-machine');
-    $browser->open('/machines/1/rules/4');
-    $browser->see('It will then have run');
-    $shoot('rule');
     $browser->open('/machines/1/chart');
     $browser->see('Which means');
     $shoot('chart');
@@ -64,16 +70,9 @@ try {
     $browser->see('1.66 L');
     $browser->see('Setting 20');
     $shoot('reckoner');
-    $browser->open('/people');
-    $browser->see('Bram Fenwick');
-    $shoot('people');
-
     $browser->open('/machines/9/findings/pads');
     $browser->see('it reaches the limit');
     $shoot('finding');
-    $browser->open('/machines/1/grease');
-    $browser->see('A whole round takes');
-    $shoot('grease');
 
     $browser->resize(Browser::PHONE);
     $browser->open('/walkaround/2/daily');
@@ -94,16 +93,16 @@ try {
     $browser->see('Bittern');
     $shoot('yard-phone');
     $browser->open($machine);
-    $browser->see('Rulebook');
+    $browser->see('What is due');
     $browser->press('Log hours');
     $browser->type('The meter shows', '6180');
     $browser->press('Log 6180 h');
     $browser->see('Did you mean');
     $shoot('log-hours-phone');
     $browser->script('localStorage.setItem("jardinier.scheme", "shed")');
-    $browser->open($machine);
-    $browser->see('Rulebook');
-    $shoot('machine-phone-shed');
+    $browser->open('/machines/1/plate?kind=grease_point');
+    $browser->see('A whole round');
+    $shoot('plate-phone-shed');
 } finally {
     $browser->quit();
 }

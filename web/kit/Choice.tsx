@@ -1,10 +1,9 @@
-import { Button, FieldError, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components';
+import { Button, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { FieldName, FieldWrong } from './fieldParts';
 import { PHONE } from './theme';
 
 const Frame = styled(Select)`display: flex; flex-direction: column; gap: 4px; min-width: 0;`;
-const Name = styled(Label)`font-size: 15px;`;
-const Wrong = styled(FieldError)`font-size: 15px; color: var(--clay); font-weight: 600;`;
 const boxed = css`
   min-height: 44px; padding: 8px 12px; background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px;
   ${PHONE} { min-height: 52px; }
@@ -58,12 +57,12 @@ export function Choice<T extends string>({ label, value, onChange, options, erro
       validationBehavior="aria"
       placeholder=""
     >
-      {!quiet && <Name>{label}</Name>}
+      {!quiet && <FieldName>{label}</FieldName>}
       <Trigger $quiet={quiet}>
         <SelectValue />
         <span aria-hidden="true">▾</span>
       </Trigger>
-      <Wrong>{error}</Wrong>
+      <FieldWrong>{error}</FieldWrong>
       <Card>
         <List>
           {options.map((option) => (

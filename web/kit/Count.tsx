@@ -1,11 +1,9 @@
 import type { ReactNode } from 'react';
-import { Button, FieldError, Group, Input, Label, NumberField } from 'react-aria-components';
+import { Button, Group, Input, NumberField } from 'react-aria-components';
 import styled from 'styled-components';
+import { FieldHelp, FieldName, FieldWrong } from './fieldParts';
 
 const Frame = styled(NumberField)`display: flex; flex-direction: column; gap: 4px; min-width: 0;`;
-const Name = styled(Label)`font-size: 15px;`;
-const Help = styled.span`font-size: 15px; color: var(--soft);`;
-const Wrong = styled(FieldError)`font-size: 15px; color: var(--clay); font-weight: 600;`;
 const Stepper = styled(Group)`
   display: grid; grid-template-columns: 64px minmax(0, 1fr) 64px; border: 2px solid var(--ink); border-radius: 3px;
   background: var(--sheet); min-height: 64px;
@@ -37,14 +35,14 @@ export function Count({ label, value, onChange, error, help, autoFocus }: Props)
       isInvalid={error !== undefined}
       validationBehavior="aria"
     >
-      <Name>{label}</Name>
+      <FieldName>{label}</FieldName>
       <Stepper>
         <Button slot="decrement">−</Button>
         <Input autoFocus={autoFocus} />
         <Button slot="increment">+</Button>
       </Stepper>
-      {help && <Help>{help}</Help>}
-      <Wrong>{error}</Wrong>
+      {help && <FieldHelp>{help}</FieldHelp>}
+      <FieldWrong>{error}</FieldWrong>
     </Frame>
   );
 }

@@ -7,19 +7,15 @@ import {
   DateInput,
   DatePicker,
   DateSegment,
-  FieldError,
   Group,
   Heading,
-  Label,
   Popover,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import { FieldHelp, FieldName, FieldWrong } from './fieldParts';
 import { PHONE } from './theme';
 
 const Frame = styled(DatePicker)`display: flex; flex-direction: column; gap: 4px; min-width: 0;`;
-const Name = styled(Label)`font-size: 15px;`;
-const Help = styled.span`font-size: 15px; color: var(--soft);`;
-const Wrong = styled(FieldError)`font-size: 15px; color: var(--clay); font-weight: 600;`;
 const Box = styled(Group)`
   display: grid; grid-template-columns: minmax(0, 1fr) 44px; min-height: 44px; background: var(--sheet);
   border: 2px solid var(--ink); border-radius: 3px;
@@ -69,7 +65,7 @@ export default function DayPick({ label, value, onChange, error, help, max }: Pr
       validationBehavior="aria"
       firstDayOfWeek="mon"
     >
-      <Name>{label}</Name>
+      <FieldName>{label}</FieldName>
       <Box>
         <DateInput>{(segment) => <DateSegment segment={segment} />}</DateInput>
         <Button aria-label={`${label}: calendar`}>
@@ -78,8 +74,8 @@ export default function DayPick({ label, value, onChange, error, help, max }: Pr
           </svg>
         </Button>
       </Box>
-      {help && <Help>{help}</Help>}
-      <Wrong>{error}</Wrong>
+      {help && <FieldHelp>{help}</FieldHelp>}
+      <FieldWrong>{error}</FieldWrong>
       <Card>
         <Calendar>
           <header>

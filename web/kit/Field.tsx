@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import { Button, FieldError, Input, Label, TextArea, TextField } from 'react-aria-components';
+import { Button, Input, TextArea, TextField } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { FieldHelp, FieldName, FieldWrong } from './fieldParts';
 import { stepped } from './stepping';
 import { PHONE } from './theme';
 
@@ -12,11 +13,8 @@ const box = css`
 `;
 
 const Frame = styled(TextField)`display: flex; flex-direction: column; gap: 4px; min-width: 0;`;
-const Name = styled(Label)`font-size: 15px;`;
 const Box = styled(Input)`${box}`;
 const Area = styled(TextArea)`${box} min-height: 76px; resize: vertical;`;
-const Help = styled.span`font-size: 15px; color: var(--soft);`;
-const Wrong = styled(FieldError)`font-size: 15px; color: var(--clay); font-weight: 600;`;
 
 type FieldProps = {
   label: string;
@@ -39,10 +37,10 @@ type FieldProps = {
 export function Field({ label, value, onChange, error, help, type = 'text', lines, ...input }: FieldProps) {
   return (
     <Frame value={value} onChange={onChange} isInvalid={error !== undefined} validationBehavior="aria">
-      <Name>{label}</Name>
+      <FieldName>{label}</FieldName>
       {lines ? <Area /> : <Box type={type} {...input} />}
-      {help && <Help>{help}</Help>}
-      <Wrong>{error}</Wrong>
+      {help && <FieldHelp>{help}</FieldHelp>}
+      <FieldWrong>{error}</FieldWrong>
     </Frame>
   );
 }
@@ -72,7 +70,7 @@ export function Amount({ label, value, onChange, error, help, autoFocus, unit, s
   const stepBy = (sign: 1 | -1) => onChange(stepped(value || from, step, sign));
   return (
     <Frame value={value} onChange={onChange} isInvalid={error !== undefined} validationBehavior="aria">
-      <Name>{unit ? `${label}, ${unit}` : label}</Name>
+      <FieldName>{unit ? `${label}, ${unit}` : label}</FieldName>
       <Stepper data-invalid={error !== undefined}>
         <Step slot={null} aria-label={`${label} less`} onPress={() => stepBy(-1)} excludeFromTabOrder>
           −
@@ -82,8 +80,8 @@ export function Amount({ label, value, onChange, error, help, autoFocus, unit, s
           +
         </Step>
       </Stepper>
-      {help && <Help>{help}</Help>}
-      <Wrong>{error}</Wrong>
+      {help && <FieldHelp>{help}</FieldHelp>}
+      <FieldWrong>{error}</FieldWrong>
     </Frame>
   );
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import { Checkbox, CheckboxGroup, FieldError, Label } from 'react-aria-components';
+import { Checkbox, CheckboxGroup } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { FieldName, FieldWrong } from './fieldParts';
 import { PHONE } from './theme';
 
 const box = css`
@@ -43,8 +44,6 @@ const Frame = styled(CheckboxGroup)`display: flex; flex-direction: column; gap: 
 const Several = styled.div<{ $inLine: boolean }>`
   display: flex; ${({ $inLine }) => ($inLine ? 'flex-wrap: wrap; gap: 0 22px;' : 'flex-direction: column;')}
 `;
-const Name = styled(Label)`font-size: 15px; padding-bottom: 2px;`;
-const Wrong = styled(FieldError)`font-size: 15px; color: var(--clay); font-weight: 600;`;
 
 type TicksProps<T extends string> = {
   label: string;
@@ -75,7 +74,7 @@ export function Ticks<T extends string>({
       validationBehavior="aria"
       aria-label={quiet ? label : undefined}
     >
-      {!quiet && <Name>{label}</Name>}
+      {!quiet && <FieldName>{label}</FieldName>}
       <Several $inLine={inLine}>
         {options.map((option) => (
           <Box key={option.value} value={option.value}>
@@ -83,7 +82,7 @@ export function Ticks<T extends string>({
           </Box>
         ))}
       </Several>
-      <Wrong>{error}</Wrong>
+      <FieldWrong>{error}</FieldWrong>
     </Frame>
   );
 }

@@ -45,7 +45,9 @@ export default function NowLeaf() {
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
   const mayLog = mayUse(person, sheet.id);
   const logHours = mayLog && line.meters.length > 0 ? () => setLogging(true) : undefined;
-  const pressing = sheet.rules.filter(({ told }) => told !== 'fresh');
+  // Where nobody knows the past, what to do first is told as one list below.
+  const known = sheet.first_things.length === 0;
+  const pressing = sheet.rules.filter(({ told }) => told !== 'fresh' && (known || told !== 'unknown'));
   return (
     <>
       <title>{`${sheet.name}, now`}</title>
@@ -86,9 +88,11 @@ export default function NowLeaf() {
           <ReminderNote sheet={sheet} maySet={mayService} />
         </Margin>
       </Ruled>
-      <SheetHeading id="due">
-        {pressing.length > 0 ? 'What is due, nearing or not known' : 'Nothing is due'}
-      </SheetHeading>
+      {(pressing.length > 0 || known) && (
+        <SheetHeading id="due">
+          {pressing.length > 0 ? 'What is due, nearing or not known' : 'Nothing is due'}
+        </SheetHeading>
+      )}
       <RuleRows sheet={sheet} rules={pressing} />
       <FirstThings sheet={sheet} mayService={mayService} />
       <Found sheet={sheet} />

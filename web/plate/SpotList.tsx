@@ -4,7 +4,7 @@ import { within } from '../kit/format';
 import { Soft } from '../kit/Sheet';
 import { ToldStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { KIND_NAMES, KINDS, type PlateSpot, toldWords } from './looks';
+import { KIND_NAMES, KINDS, type PlateSpot } from './looks';
 import { SpotShape } from './SpotShape';
 
 const Heading = styled.h3`font: 650 15px/1.3 var(--body); color: var(--soft); padding: 12px 20px 4px; ${PHONE} { padding: 12px 14px 4px; }`;
@@ -28,11 +28,7 @@ export function SpotList({ spots, to }: Props) {
           {KIND_NAMES[kind]}, {ofKind.length}
         </Heading>
         {ofKind.map((spot) => (
-          <Row
-            key={spot.key}
-            to={to(spot)}
-            aria-label={`${[spot.name, within(spot.place)].filter(Boolean).join(', ')}: ${toldWords(spot.told)}`}
-          >
+          <Row key={spot.key} to={to(spot)}>
             <SpotShape kind={spot.kind} look={spot.told} size={22} />
             <span>
               {spot.name}
