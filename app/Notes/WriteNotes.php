@@ -35,6 +35,9 @@ final readonly class WriteNotes
     /** One batch in so many clears away the old ones. */
     private const CLEARED_EVERY = 100;
 
+    /** The one kind that tells of nothing but a meter. */
+    private const READING = 'reading';
+
     private const ENVELOPE = [
         'id',
         'kind',
@@ -65,7 +68,7 @@ final readonly class WriteNotes
         $machines = Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
         $sent = DB::table('sent_notes')->whereIn('uuid', array_column($notes, 'id'))->get()->keyBy('uuid')->all();
         $whens = $clock->read(array_column($notes, 'at'), $this->yard);
-        $results = $touched = [];
+        $results = $changed = $read = [];
         foreach ($notes as $index => $note) {
             $fingerprint = hash('sha256', "{$by->id} ".json_encode($note, JSON_THROW_ON_ERROR));
             $machine = $machines[$note['machine_id'] ?? 0] ?? null;
@@ -74,14 +77,21 @@ final readonly class WriteNotes
                 : $this->write($by, $note, $machine, $device, $whens[$index], $fingerprint);
             if ($result['status'] === 'written') {
                 $sent[$note['id']] = (object) ['fingerprint' => $fingerprint, 'result' => '{}'];
-                $touched[] = $machine?->id;
+                if ($note['kind'] === self::READING) {
+                    $read[] = $machine?->id;
+                } else {
+                    $changed[] = $machine?->id;
+                }
             }
             $results[] = ['id' => $note['id'], ...$result];
         }
         if (random_int(1, self::CLEARED_EVERY) === 1) {
             self::prune();
         }
-        event(new FactsChanged(array_values(array_unique(array_filter($touched)))));
+        $changed = array_unique(array_filter($changed));
+        event(new FactsChanged(array_values($changed)));
+        $readAlone = array_diff(array_unique(array_filter($read)), $changed);
+        event(new FactsChanged(array_values($readAlone), byReadingAlone: true));
 
         return $results;
     }

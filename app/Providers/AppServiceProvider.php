@@ -182,9 +182,12 @@ final class AppServiceProvider extends ServiceProvider
     private function followFacts(): void
     {
         Event::listen(FactsChanged::class, function (FactsChanged $changed): void {
-            if ($changed->machineIds !== []) {
+            if ($changed->machineIds === []) {
+                return;
+            }
+            YardLine::outdate($changed->machineIds);
+            if (! $changed->byReadingAlone) {
                 WalkLine::outdate($changed->machineIds);
-                YardLine::outdate($changed->machineIds);
             }
         });
         Event::listen(

@@ -890,6 +890,18 @@ final class WalkaroundTest extends WalkTestCase
         self::assertSame(['p10' => 800, 'p50' => 850, 'p90' => 900], $wear['limit_at']);
     }
 
+    public function test_a_reading_alone_leaves_what_is_kept_of_walks_as_it_is(): void
+    {
+        $machine = $this->machine();
+        $this->send([$this->look($machine, 'leaks')]);
+        $this->getJson('/api/walkaround')->assertOk();
+        $holds = fn (): bool => (bool) DB::table('walk_lines')->where('machine_id', $machine)->value('holds');
+        $this->log($machine, '3', ['at' => '2026-05-13']);
+        self::assertTrue($holds());
+        $this->send([$this->look($machine, 'engine_oil')]);
+        self::assertFalse($holds());
+    }
+
     public function test_the_list_asks_no_more_of_the_database_for_more_machines(): void
     {
         $count = function (): int {

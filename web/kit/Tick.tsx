@@ -11,12 +11,7 @@ const box = css`
     content: ''; flex: none; width: 24px; height: 24px; border: 2px solid var(--ink); border-radius: 3px;
     background: var(--sheet);
   }
-  &[data-selected]::before {
-    background: var(--hedge); border-color: var(--hedge);
-    background-image: linear-gradient(45deg, transparent 46%, var(--on-hedge) 46% 58%, transparent 58%),
-      linear-gradient(-45deg, transparent 46%, var(--on-hedge) 46% 58%, transparent 58%);
-    background-size: 7px 7px, 12px 12px; background-position: 3px 9px, 8px 4px; background-repeat: no-repeat;
-  }
+  &[data-selected]::before { background: var(--hedge); box-shadow: inset 0 0 0 4px var(--sheet); }
   &[data-focus-visible] { outline: 3px solid var(--slate); outline-offset: 2px; }
 `;
 

@@ -19,7 +19,7 @@ const Table = styled.table`
   thead th:first-child, thead th:last-child { padding: 6px 12px; }
   thead th[data-kind='first'] { color: var(--slate); }
   tbody tr:hover { background: color-mix(in srgb, var(--paper) 60%, transparent); }
-  th:first-child { position: sticky; left: 0; background: var(--sheet); z-index: 1; min-width: 250px; }
+  th:first-child { position: sticky; left: 0; background: var(--sheet); z-index: 1; min-width: 296px; }
   ${PHONE} { th:first-child { min-width: 152px; max-width: 152px; } }
   td[data-understood] { padding: 4px 12px; line-height: 1.25; min-width: 190px; }
   td button[aria-pressed] { width: 100%; height: 45px; border: 0; background: none; cursor: pointer; padding: 0; color: var(--ink); display: grid; place-items: center; }
@@ -32,7 +32,7 @@ const Name = styled.div`
   .react-aria-TextField { flex: 1; min-width: 120px; }
   input { width: 100%; min-height: 40px; border: 0; background: none; font: 650 15px/1.2 var(--body); padding: 4px; }
   input:hover, input:focus { background: var(--paper); }
-  [data-choice] { max-width: 112px; } [data-choice] button { border: 0; color: var(--soft); min-height: 40px; }
+  [data-choice] { max-width: 112px; } [data-choice] button { border: 0; font-weight: 400; color: var(--soft); min-height: 40px; }
   ${PHONE} { display: grid; grid-template-columns: 18px minmax(0, 1fr); gap: 0 6px; padding: 4px 6px; > [data-choice] { grid-column: 2; max-width: none; } }
   @media print { padding: 0 3px; input, [data-choice] button { font-size: 9.5px; min-height: 0; padding: 0; } button span:last-child { display: none; } }
 `;

@@ -65,7 +65,7 @@ final readonly class LineNote implements NoteKind
         foreach ($this->lineRead->readings($line, $machine) as [, $given]) {
             ($this->logReading)($machine, $given, $entry, $circumstances, 'text');
         }
-        event(new FactsChanged([$machine->id]));
+        event(new FactsChanged([$machine->id], byReadingAlone: true));
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
