@@ -19,8 +19,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class NewestActs
 {
-    /** @param  Collection<int, list<NewestAct>>  $acts  by spot id */
-    private function __construct(private Collection $acts)
+    /** @param  array<int, list<NewestAct>>  $acts  by spot id */
+    private function __construct(private array $acts)
     {
     }
 
@@ -46,18 +46,23 @@ final readonly class NewestActs
                 ),
         );
         $number = fn (?string $run): ?BigDecimal => $run === null ? null : BigDecimal::of($run)->stripTrailingZeros();
-
-        return new self($rows->groupBy('spot_id')->map(fn (Collection $ofSpot): array => array_values($ofSpot->map(function (object $row) use ($yard, $number): NewestAct {
-            $at = new \DateTimeImmutable($row->happened_at, new \DateTimeZone('UTC'));
-
-            return new NewestAct(
+        $utc = new \DateTimeZone('UTC');
+        $acts = $moments = [];
+        foreach ($rows as $row) {
+            [$at, $day] = $moments[$row->happened_at] ??= [
+                $moment = new \DateTimeImmutable($row->happened_at, $utc),
+                $yard->dayOf($moment),
+            ];
+            $acts[$row->spot_id][] = new NewestAct(
                 ActKind::from($row->kind),
                 $row->check_key,
                 $at,
-                new Point($number($row->hours), $number($row->km), $yard->dayOf($at)),
+                new Point($number($row->hours), $number($row->km), $day),
                 $row->fit,
             );
-        })->all())));
+        }
+
+        return new self($acts);
     }
 
     /** @return list<NewestAct> */

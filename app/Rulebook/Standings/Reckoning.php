@@ -47,6 +47,8 @@ final readonly class Reckoning
     /** @var array<int, KnownRule> by id */
     public array $rules;
 
+    private Point $now;
+
     /** The entry that stood the machine down, if it still is. */
     public ?Entry $standDown;
 
@@ -63,6 +65,7 @@ final readonly class Reckoning
         $this->standDown = $facts->standDown($machine);
         $this->hours = $this->learn($facts->history($machine, distance: false));
         $this->km = $this->learn($facts->history($machine, distance: true));
+        $this->now = new Point($this->run(distance: false), $this->run(distance: true), $today);
         $lines = self::lines($machine, $this->rules, $yard, $today);
         $judged = (new Rulebook($lines))->standings($this->facts, $this->now());
         $standings = [];
@@ -116,7 +119,7 @@ final readonly class Reckoning
 
     public function now(): Point
     {
-        return new Point($this->run(distance: false), $this->run(distance: true), $this->today);
+        return $this->now;
     }
 
     /** How the machine is used by the meter it is kept by; null where it has none or nobody can tell. */
