@@ -17,8 +17,8 @@ const Row = styled.div`
   ${PHONE} { grid-template-columns: minmax(0, 1fr); }
 `;
 const Season = styled.div`
-  display: grid; grid-template-columns: 90px 1fr 90px 1fr; gap: 10px; align-items: end;
-  ${PHONE} { grid-template-columns: 90px 1fr; }
+  display: grid; grid-template-columns: 64px 1fr 64px 1fr; gap: 10px; align-items: end; > button { grid-column: 1 / -1; }
+  ${PHONE} { grid-template-columns: 64px 1fr; }
 `;
 
 type Props = {
