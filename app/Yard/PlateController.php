@@ -31,8 +31,7 @@ final readonly class PlateController
             'class' => $machine->class->value,
             'spots' => $spots->map(fn (Spot $spot): array => [
                 ...$spot->toRecord(),
-                'told' => $told->ofSpot($spot)->value,
-                'because' => $told->because($spot),
+                ...$told->ofSpot($spot),
             ])->all(),
             'grease' => $grease,
         ]);
@@ -45,6 +44,6 @@ final readonly class PlateController
 
     private function reckoning(Machine $machine): Reckoning
     {
-        return Reckoning::of($machine->load('meters', 'rules'), $this->yard);
+        return Reckoning::of($machine->load('meters'), $this->yard);
     }
 }

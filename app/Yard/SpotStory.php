@@ -39,7 +39,7 @@ final class SpotStory
             ...$other->only('key', 'name', 'place'),
             'kind' => $other->kind->value,
             'kind_label' => $other->kind->label(),
-            'told' => $told->ofSpot($other)->value,
+            'told' => $told->ofSpot($other)['told'],
         ];
         $family = $machine->spots;
         $parent = $family->find($spot->parent_id);
@@ -51,8 +51,7 @@ final class SpotStory
             ...$spot->loadMissing('parent', 'grease')->toRecord(),
             'machine' => $machine->name,
             'today' => $reckoning->today->format('Y-m-d'),
-            'told' => $told->ofSpot($spot)->value,
-            'because' => $told->because($spot),
+            ...$told->ofSpot($spot),
             'belongs_to' => $parent === null ? null : $named($parent),
             'has' => $children->map($named)->all(),
             'rules' => $told->at($spot),

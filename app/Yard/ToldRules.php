@@ -14,16 +14,12 @@ use Core\Forecast\TaskStanding;
 use Core\Inspect\SpotState;
 use Core\Inspect\Verdict;
 use Core\Machine\TaskKind;
-use Illuminate\Support\Collection;
 
 /** A machine's rules and spots, each told by the harder of what its rules say and what was found there. */
 final readonly class ToldRules
 {
     /** @var list<FindingThread> what is open on the machine, the hardest first */
     public array $findings;
-
-    /** @var Collection<int, Rule> by id */
-    private Collection $rules;
 
     /** @var array<int, array<string, mixed>> each grease point as {@see GreaseShape} tells it, by spot id */
     private array $points;
@@ -33,7 +29,6 @@ final readonly class ToldRules
     {
         $this->points = array_column($points, null, 'id');
         $machine = $reckoning->machine;
-        $this->rules = $machine->rules->keyBy('id')->toBase();
         $this->findings = Findings::open([$machine->id])[$machine->id] ?? [];
     }
 
@@ -55,23 +50,20 @@ final readonly class ToldRules
         return $this->foundAmong([$spot->id]);
     }
 
-    /** What the rules of a spot and what was found there come to. */
-    public function ofSpot(Spot $spot): SpotState
+    /**
+     * What the rules of a spot and what was found there come to, and the finding or the task that makes it so.
+     *
+     * @return array{told: string, because: string|null} as the contract's `SpotTold`
+     */
+    public function ofSpot(Spot $spot): array
     {
-        return SpotState::hardest(...array_column($this->toldAt($spot), 0));
-    }
+        $all = $this->toldAt($spot);
+        $told = SpotState::hardest(...array_column($all, 0));
+        $because = $told === SpotState::Fresh ? null : array_column($all, 1)[
+            (int) array_search($told, array_column($all, 0), true)
+        ];
 
-    /** What of these makes the spot what it is told as, by name; null where it is fresh. */
-    public function because(Spot $spot): ?string
-    {
-        $told = $this->ofSpot($spot);
-        foreach ($told === SpotState::Fresh ? [] : $this->toldAt($spot) as [$one, $name]) {
-            if ($one === $told) {
-                return $name;
-            }
-        }
-
-        return null;
+        return ['told' => $told->value, 'because' => $because];
     }
 
     /** @return list<array{SpotState, string|null}> each with the finding or the task that tells it */
@@ -112,7 +104,7 @@ final readonly class ToldRules
         $open = $this->foundAmong($this->spotsOf($task));
 
         return [
-            ...RuleShape::of($this->rules[(int) $task->task->id], $task, $this->reckoning),
+            ...RuleShape::of($this->row($task), $task, $this->reckoning),
             'findings' => array_map(
                 fn (FindingThread $finding): array => $finding->toRecord($this->reckoning->yard),
                 $open,
@@ -122,6 +114,11 @@ final readonly class ToldRules
                 Verdict::hardest(...array_map(fn (FindingThread $finding): Verdict => $finding->verdict(), $open)),
             )->value,
         ];
+    }
+
+    private function row(TaskStanding $task): Rule
+    {
+        return $this->reckoning->machine->rules->findOrFail((int) $task->task->id);
     }
 
     /** @return list<int> */

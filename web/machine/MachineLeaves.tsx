@@ -13,6 +13,7 @@ import { usePerson } from '../shell/Shell';
 import { useKeys } from '../shell/useKeys';
 import { mayUse } from '../yard/MachineLine';
 import { useMachine } from './useMachine';
+import type { OnLeaf } from './useSheet';
 
 const LogHours = lazy(() => import('../yard/LogHours'));
 
@@ -49,6 +50,7 @@ export default function MachineLeaves() {
   const to = `/machines/${sheet.id}`;
   const [meter] = line.meters;
   const mayLog = mayUse(person, sheet.id);
+  const logHours = mayLog && meter ? () => setLogging(true) : undefined;
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
   const made = [sheet.maker, sheet.model, sheet.serial && `no. ${sheet.serial}`].filter(Boolean).join(' ');
   return (
@@ -66,7 +68,7 @@ export default function MachineLeaves() {
           </Soft>
         </Who>
         <QuietActions>
-          {mayLog && meter && <QuietButton onPress={() => setLogging(true)}>Log hours</QuietButton>}
+          {logHours && <QuietButton onPress={logHours}>Log hours</QuietButton>}
           {mayLog && !sheet.retired && <ActionLink to={`/walkaround/${sheet.id}`}>Walk round it</ActionLink>}
           {mayService && <ActionLink to={`${to}/service`}>Record service</ActionLink>}
         </QuietActions>
@@ -80,7 +82,7 @@ export default function MachineLeaves() {
       </Leaves>
       <Leaf>
         <Suspense fallback={<ReadingInSheet />}>
-          <Outlet context={sheet} />
+          <Outlet context={{ sheet, logHours } satisfies OnLeaf} />
         </Suspense>
       </Leaf>
       {logging && (

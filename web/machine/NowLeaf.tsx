@@ -1,12 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { trendsQuery, walkQuery } from '../api/queries';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay } from '../kit/format';
-import { Opening } from '../kit/Opening';
 import { Rail } from '../kit/Rail';
 import { Line, Margin, Ruled, SheetHeading, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
@@ -18,9 +17,7 @@ import { ReminderNote } from './ReminderNote';
 import { RuleRows } from './RuleRows';
 import { StandDialog } from './StandDialog';
 import { severityWords } from './severityWords';
-import { useSheet } from './useSheet';
-
-const LogHours = lazy(() => import('../yard/LogHours'));
+import { useLogHours, useSheet } from './useSheet';
 
 const ActionLink = styled(Link)`${quietLink}`;
 const Large = styled.span`font-size: 26px; font-weight: 650;`;
@@ -38,13 +35,12 @@ export default function NowLeaf() {
   const person = usePerson();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const [logging, setLogging] = useState(false);
   const [standing, setStanding] = useState(false);
   const { line } = sheet;
   const to = `/machines/${sheet.id}`;
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
   const mayLog = mayUse(person, sheet.id);
-  const logHours = mayLog && line.meters.length > 0 ? () => setLogging(true) : undefined;
+  const logHours = useLogHours();
   // Where nobody knows the past, what to do first is told as one list below.
   const known = sheet.first_things.length === 0;
   const pressing = sheet.rules.filter(({ told }) => told !== 'fresh' && (known || told !== 'unknown'));
@@ -96,11 +92,6 @@ export default function NowLeaf() {
       <RuleRows sheet={sheet} rules={pressing} />
       <FirstThings sheet={sheet} mayService={mayService} />
       <Found sheet={sheet} />
-      {logging && (
-        <Opening>
-          <LogHours line={line} onClose={() => setLogging(false)} />
-        </Opening>
-      )}
       {(standing || search.has('lift')) && (
         <StandDialog
           line={line}
