@@ -8,9 +8,9 @@ use App\Logbook\Acts\Act;
 use App\Logbook\Acts\ActWords;
 use App\Logbook\Readings\Reading;
 use Core\Inspect\RoundKind;
-use Core\Inspect\Verdict;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
+use Core\Machine\Verdict;
 use Core\Measure\Plain;
 use Illuminate\Support\Collection;
 

@@ -9,7 +9,7 @@ use Core\Inspect\CheckChange;
 use Core\Inspect\Degree;
 use Core\Inspect\Measurement;
 use Core\Inspect\RoundKind;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use Core\Schedule\YearWindow;
 use Illuminate\Database\Eloquent\Model;
 

@@ -8,7 +8,7 @@ use App\Contract\DayOfYear;
 use App\Machines\SpotRequest;
 use Core\Inspect\Measurement;
 use Core\Inspect\RoundKind;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 

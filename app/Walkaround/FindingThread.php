@@ -7,7 +7,7 @@ namespace App\Walkaround;
 use App\Logbook\Acts\Act;
 use App\Machines\Yard;
 use Core\Inspect\Finding;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 
 /** A finding with the looks that it was seen in. */
 final readonly class FindingThread

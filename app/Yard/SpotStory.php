@@ -15,9 +15,9 @@ use App\Walkaround\GreaseShape;
 use App\Walkaround\TrendShape;
 use Core\Inspect\Check;
 use Core\Inspect\CheckList;
-use Core\Inspect\Verdict;
 use Core\Machine\ActKind;
 use Core\Machine\SpotKind;
+use Core\Machine\Verdict;
 use Illuminate\Support\Collection;
 
 /** All that is known of one spot, as the contract's `SpotStory`. */

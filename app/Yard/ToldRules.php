@@ -12,8 +12,8 @@ use App\Walkaround\Findings;
 use App\Walkaround\FindingThread;
 use Core\Forecast\TaskStanding;
 use Core\Inspect\SpotState;
-use Core\Inspect\Verdict;
 use Core\Machine\TaskKind;
+use Core\Machine\Verdict;
 
 /** A machine's rules and spots, each told by the harder of what its rules say and what was found there. */
 final readonly class ToldRules

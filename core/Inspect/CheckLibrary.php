@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\Verdict;
 use Core\Schedule\YearWindow;
 
 /**

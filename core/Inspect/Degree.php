@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\Verdict;
+
 /** One of the ways in which something is not fine, in words that tell them apart. */
 final readonly class Degree
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\Verdict;
+
 /** Something to follow up: from the first look that found it until it was mended or seen no more. */
 final readonly class Finding
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\Verdict;
+
 /** What was measured, held against its limit. */
 final readonly class Judged
 {

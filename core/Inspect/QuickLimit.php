@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Inspect;
 
 use Brick\Math\RoundingMode;
+use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\Verdict;
+
 /** One look at one thing, and what it came to. */
 final readonly class Sighting
 {

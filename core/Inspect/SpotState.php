@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Inspect;
 
+use Core\Machine\Verdict;
 use Core\Schedule\State;
 
 /** What a row tells of a spot: what its task's rule says, or what was found there, whichever is the harder. */

@@ -7,6 +7,7 @@ namespace Core\Inspect;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Core\Machine\Verdict;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Fluid\Level\LevelMark;
+use Core\Fluid\Level\LevelMethod;
 use Core\Form\Fields;
 use Core\Inspect\Instrument\Level;
-use Core\Inspect\LevelMark;
-use Core\Inspect\LevelMethod;
 use Core\Measure\Unreadable;
 use Core\Measure\WrittenNumber;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Fluid\Consumption;
 use Core\Form\Fields;
 use Core\Form\Written;
-use Core\Inspect\Consumption;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;

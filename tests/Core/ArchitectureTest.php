@@ -60,6 +60,7 @@ final class ArchitectureTest extends TestCase
             'LogLine',
             'Schedule',
             'Procedure',
+            'Fluid',
             'Inspect',
             'Grease',
             'Forecast',

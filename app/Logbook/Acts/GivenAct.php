@@ -6,10 +6,10 @@ namespace App\Logbook\Acts;
 
 use App\Machines\Spot;
 use Core\Inspect\LimitSource;
-use Core\Inspect\Verdict;
 use Core\Inspect\Worn;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
+use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 
 /** An act as somebody tells of it. */

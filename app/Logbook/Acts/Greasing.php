@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Logbook\Acts;
 
 use App\Machines\Spot;
-use Core\Inspect\Verdict;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
+use Core\Machine\Verdict;
 
 /** A point that got grease, or into which it did not go: the nipple's own finding begins and ends with that. */
 final class Greasing

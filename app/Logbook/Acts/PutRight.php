@@ -8,9 +8,9 @@ use App\Contract\Refusal;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Spot;
-use Core\Inspect\Verdict;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
+use Core\Machine\Verdict;
 
 /** Something found is put right, or a part that wears is new: the finding ends, and a new line of wear begins. */
 final readonly class PutRight

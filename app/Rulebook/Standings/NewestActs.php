@@ -6,10 +6,10 @@ namespace App\Rulebook\Standings;
 
 use App\Machines\Yard;
 use Brick\Math\BigDecimal;
-use Core\Inspect\Verdict;
 use Core\Machine\ActKind;
 use Core\Machine\NewestAct;
 use Core\Machine\Point;
+use Core\Machine\Verdict;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -13,7 +13,7 @@ use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
 use Core\Inspect\OpenCircuitVoltage;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;

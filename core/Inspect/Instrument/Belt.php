@@ -12,7 +12,7 @@ use Core\Inspect\Judged;
 use Core\Inspect\JudgedQuickly;
 use Core\Inspect\Occasion;
 use Core\Inspect\QuickLimit;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;

@@ -9,7 +9,7 @@ use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 
 /** The water over the plates of a cart battery's cells, at the lowest cell. */
 final class CellWater implements Instrument

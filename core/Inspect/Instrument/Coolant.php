@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Fluid\Glycol;
 use Core\Form\Fields;
 use Core\Form\Written;
 use Core\Inspect\Ask;
-use Core\Inspect\Glycol;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;

@@ -9,7 +9,7 @@ use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use Core\Measure\Plain;
 
 /** How long a fluid that draws water has been in, whatever it looks like. */

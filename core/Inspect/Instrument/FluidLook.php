@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Fluid\Condition;
+use Core\Fluid\Seen;
 use Core\Form\Fields;
 use Core\Inspect\Ask;
-use Core\Inspect\Condition;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
-use Core\Inspect\Seen;
 use Core\Machine\CompartmentKind;
 
 /** A fluid by its look and smell, and by what hangs on the magnet. */

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Core\Inspect\Instrument;
 
+use Core\Fluid\Level\EngineState;
+use Core\Fluid\Level\LevelMark;
+use Core\Fluid\Level\LevelMethod;
+use Core\Fluid\Level\LevelProtocol;
+use Core\Fluid\Level\StickHeld;
+use Core\Fluid\Level\Warmth;
 use Core\Form\Fields;
 use Core\Form\Written;
 use Core\Inspect\Ask;
-use Core\Inspect\EngineState;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
-use Core\Inspect\LevelMark;
-use Core\Inspect\LevelMethod;
-use Core\Inspect\LevelProtocol;
 use Core\Inspect\Occasion;
-use Core\Inspect\StickHeld;
-use Core\Inspect\Warmth;
 use Core\Measure\Dimension;
 use Core\Measure\Unit;
 

@@ -11,7 +11,7 @@ use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Unit;
 

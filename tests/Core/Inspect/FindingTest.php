@@ -7,7 +7,7 @@ namespace Tests\Core\Inspect;
 use Core\Inspect\Course;
 use Core\Inspect\Finding;
 use Core\Inspect\Sighting;
-use Core\Inspect\Verdict;
+use Core\Machine\Verdict;
 use PHPUnit\Framework\TestCase;
 
 final class FindingTest extends TestCase

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Inspect;
 
 use Brick\Math\BigRational;
-use Core\Inspect\Glycol;
+use Core\Fluid\Glycol;
 use Core\Inspect\OpenCircuitVoltage;
 use PHPUnit\Framework\TestCase;
 

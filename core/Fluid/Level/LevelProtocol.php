@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid\Level;
 
 /** How a level is read, or was: always on level ground. What is null does not matter, or was not said. */
 final readonly class LevelProtocol

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid;
 
 /** Whether more or less is topped up than before. */
 enum ConsumptionTrend: string

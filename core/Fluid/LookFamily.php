@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid;
 
 use Core\Machine\CompartmentKind;
+use Core\Machine\Verdict;
 
 /** The kinds of fluid that look, smell and carry things in their own ways. */
-enum FluidKind
+enum LookFamily
 {
     case EngineOil;
     case GearOil;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Inspect;
+namespace Tests\Core\Fluid;
 
-use Core\Inspect\Condition;
-use Core\Inspect\Seen;
+use Core\Fluid\Condition;
+use Core\Fluid\Seen;
 use Core\Machine\CompartmentKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

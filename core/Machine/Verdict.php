@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Machine;
 
 /** What a check says of a machine, mildest first. */
 enum Verdict: string

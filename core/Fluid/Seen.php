@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid;
 
 /** What can be seen of a fluid and of the magnet in it. */
 enum Seen: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid\Level;
 
 /** How warm a fluid is while its level is read, the coldest first. */
 enum Warmth: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid;
 
 use Brick\Math\BigRational;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid\Level;
 
 /** Whether the engine stands or idles while a level is read. */
 enum EngineState: string

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid\Level;
 
 use Brick\Math\BigRational;
+use Core\Machine\Verdict;
 
 /** Where a fluid stands between its marks. */
 enum LevelMark: string

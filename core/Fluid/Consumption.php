@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use Core\Machine\Verdict;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
 

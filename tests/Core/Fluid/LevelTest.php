@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Inspect;
+namespace Tests\Core\Fluid;
 
+use Core\Fluid\Level\EngineState;
+use Core\Fluid\Level\LevelProtocol;
+use Core\Fluid\Level\Warmth;
 use Core\Form\BadInput;
 use Core\Inspect\Ask;
-use Core\Inspect\EngineState;
 use Core\Inspect\Instrument\Level;
-use Core\Inspect\LevelProtocol;
-use Core\Inspect\Warmth;
 use Core\Reckoner\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid\Level;
 
 /** What a level is read by, which decides what can be observed of it. */
 enum LevelMethod: string

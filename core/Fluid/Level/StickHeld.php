@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid\Level;
 
 /** How a stick is held while it is read. */
 enum StickHeld: string

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Core\Inspect;
+namespace Core\Fluid;
 
 use Core\Machine\CompartmentKind;
+use Core\Machine\Verdict;
 
 /** What the look, smell and magnet of a fluid mean. Common practice, no source. */
 final readonly class Condition
@@ -38,7 +39,7 @@ final readonly class Condition
             : array_filter($seen, fn (Seen $one): bool => ! in_array($one, [Seen::FuelSmell, Seen::Overfull], true));
         $conditions = $together === null ? [] : [$together->reading => $together];
         foreach ($alone as $one) {
-            $condition = self::alone(FluidKind::in($kind), $one, $firstService, $justFilled);
+            $condition = self::alone(LookFamily::in($kind), $one, $firstService, $justFilled);
             $conditions[$condition->reading] ??= $condition;
         }
         usort(
@@ -75,9 +76,9 @@ final readonly class Condition
             : null;
     }
 
-    private static function alone(FluidKind $fluid, Seen $seen, bool $firstService, bool $justFilled): self
+    private static function alone(LookFamily $fluid, Seen $seen, bool $firstService, bool $justFilled): self
     {
-        $isOil = in_array($fluid, [FluidKind::EngineOil, FluidKind::GearOil, FluidKind::HydraulicOil], true);
+        $isOil = in_array($fluid, [LookFamily::EngineOil, LookFamily::GearOil, LookFamily::HydraulicOil], true);
 
         return match (true) {
             $seen === Seen::Foam
