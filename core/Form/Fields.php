@@ -352,6 +352,20 @@ final class Fields
         return is_string($given) || is_int($given) || is_float($given) ? self::decimal($given) : null;
     }
 
+    /** What is given, as text; null with the fault noted where it is missing or no single value. */
+    public function text(string $name, string $what): ?string
+    {
+        if (! $this->required($name, $what)) {
+            return null;
+        }
+        $text = $this->scalar($name);
+        if ($text === null) {
+            $this->fault($name, ucfirst($what).' is text.');
+        }
+
+        return $text;
+    }
+
     /** A number without a unit, null where it has one or is none. */
     public function bareNumber(string $name): ?BigDecimal
     {
@@ -398,8 +412,11 @@ final class Fields
         return $this->inner[] = new self($given, "{$this->path}{$name}.", $this->faults);
     }
 
-    /** @return list<self> the rows of a list; empty where it is not given or at fault */
-    public function rows(string $name, string $what): array
+    /**
+     * @param  string|null  $short  the field for which a bare text or quantity stands in place of a row
+     * @return list<self> the rows of a list; empty where it is not given or at fault
+     */
+    public function rows(string $name, string $what, ?string $short = null): array
     {
         $given = $this->given($name) ?? [];
         if (! is_array($given) || ! array_is_list($given) || count($given) > 10_000) {
@@ -409,6 +426,9 @@ final class Fields
         }
         $rows = [];
         foreach ($given as $index => $row) {
+            if ($short !== null && (is_string($row) || (is_array($row) && isset($row['value'], $row['unit'])))) {
+                $row = [$short => $row];
+            }
             if (! is_array($row)) {
                 $this->fault("{$name}.{$index}", 'Each of these is a set of named values.');
             } else {

@@ -65,6 +65,8 @@ final class ArchitectureTest extends TestCase
             'Grease',
             'Forecast',
             'Chart',
+            'Fill',
+            'Supply',
             'Starter',
             'Reckoner',
         ],

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Fluid;
+
+/** One thing that speaks for or against a fluid. */
+final readonly class Reason
+{
+    private function __construct(
+        public Answer $answer,
+        public string $why,
+    ) {
+    }
+
+    public static function yes(string $why): self
+    {
+        return new self(Answer::Yes, $why);
+    }
+
+    public static function ask(string $why): self
+    {
+        return new self(Answer::Ask, $why);
+    }
+
+    public static function no(string $why): self
+    {
+        return new self(Answer::No, $why);
+    }
+}
