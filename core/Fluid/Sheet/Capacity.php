@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Fluid\Sheet;
+
+use Core\Measure\Quantity;
+
+/** How much a compartment takes, as a book writes it. */
+final readonly class Capacity
+{
+    /**
+     * @param  Quantity  $most  of one figure the figure itself
+     * @param  string  $written  as it stands in the book
+     */
+    public function __construct(
+        public CapacityKind $kind,
+        public Quantity $least,
+        public Quantity $most,
+        public string $written,
+        public Book $book = Book::Machine,
+    ) {
+    }
+
+    public function isRange(): bool
+    {
+        return $this->least->compareTo($this->most) !== 0;
+    }
+
+    /** In the other system, in small print beside what is written; empty where there is none. */
+    public function other(): string
+    {
+        $unit = $this->most->unit->counterpart();
+        if ($unit === null) {
+            return '';
+        }
+        $most = $this->most->to($unit);
+
+        return ($this->isRange() ? "{$this->least->to($unit)->rounded($unit->places())}–" : '')
+            ."{$most->rounded($unit->places())} {$unit->symbol()}";
+    }
+}

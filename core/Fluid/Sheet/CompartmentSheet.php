@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Fluid\Sheet;
+
+use Core\Fluid\Cooling;
+use Core\Fluid\Housing;
+use Core\Fluid\Specification;
+use Core\Machine\CompartmentKind;
+
+/** What is written down of a compartment: how much, of what, and how it is emptied. */
+final readonly class CompartmentSheet
+{
+    /**
+     * @param  list<Capacity>  $capacities
+     * @param  array<string, Specification>  $specifications  by {@see Book}'s value
+     * @param  string  $valve  which valve is shut first, and which way is on
+     * @param  list<string>  $putsBack  what is undone to get there, and done up again
+     * @param  string|null  $sharesWith  the compartment whose fluid this one shares
+     */
+    public function __construct(
+        public array $capacities = [],
+        public array $specifications = [],
+        public ?DrainWay $drainWay = null,
+        public string $valve = '',
+        public array $putsBack = [],
+        public ?bool $yellowMetals = null,
+        public ?Cooling $cooling = null,
+        public ?string $sharesWith = null,
+    ) {
+    }
+
+    /** The specification that judges: the machine's own book first. */
+    public function specification(): Specification
+    {
+        return $this->specifications[Book::Machine->value]
+            ?? $this->specifications[Book::Component->value]
+            ?? new Specification;
+    }
+
+    public function housing(CompartmentKind $kind): Housing
+    {
+        return new Housing($kind, $this->specification(), $this->cooling, $this->yellowMetals);
+    }
+
+    /** The capacity of the first of some kinds that is known, the machine's own book first. */
+    public function capacity(CapacityKind ...$kinds): ?Capacity
+    {
+        foreach ($kinds as $kind) {
+            foreach (Book::cases() as $book) {
+                foreach ($this->capacities as $capacity) {
+                    if ($capacity->kind === $kind && $capacity->book === $book) {
+                        return $capacity;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** What goes in at a change. */
+    public function atAChange(bool $withFilter): ?Capacity
+    {
+        return $withFilter
+            ? $this->capacity(CapacityKind::WithFilter, CapacityKind::Refill, CapacityKind::WithoutFilter, CapacityKind::PerSide, CapacityKind::Dry)
+            : $this->capacity(CapacityKind::WithoutFilter, CapacityKind::Refill, CapacityKind::PerSide, CapacityKind::WithFilter, CapacityKind::Dry);
+    }
+
+    /** The most it can hold by any figure. */
+    public function most(): ?Capacity
+    {
+        $most = null;
+        foreach ($this->capacities as $capacity) {
+            $most = $most === null || $capacity->most->compareTo($most->most) > 0 ? $capacity : $most;
+        }
+
+        return $most;
+    }
+}

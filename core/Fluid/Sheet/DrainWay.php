@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Fluid\Sheet;
+
+/** How a compartment is drained, which decides the order of the work. */
+enum DrainWay: string
+{
+    case Plug = 'plug';
+    case Filter = 'filter';
+    case Hose = 'hose';
+    case Suction = 'suction';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Plug => 'by its plug',
+            self::Filter => 'by taking the filter off',
+            self::Hose => 'by taking a hose off',
+            self::Suction => 'by suction through the stick or filler',
+        };
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Supply;
+
+/** What sort of part sits at a place. */
+enum PartKind: string
+{
+    case Filter = 'filter';
+    case Strainer = 'strainer';
+    case Ring = 'ring';
+    case Washer = 'washer';
+    case Gasket = 'gasket';
+    case Plug = 'plug';
+    case Belt = 'belt';
+    case Blade = 'blade';
+    case Impeller = 'impeller';
+    case Other = 'other';
+
+    /** Whether the old one may be used again two or three times, counted. Common practice, no source. */
+    public function isSeal(): bool
+    {
+        return in_array($this, [self::Ring, self::Washer, self::Gasket], true);
+    }
+}

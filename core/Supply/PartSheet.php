@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Supply;
+
+/** What is written down of a place where a part sits. */
+final readonly class PartSheet
+{
+    /**
+     * @param  string  $number  the maker's
+     * @param  string  $supersededBy  the maker's newer number
+     * @param  list<Equivalent>  $equivalents
+     * @param  string  $kit  the number of the kit it comes in
+     * @param  list<KitPiece>  $kitHolds
+     * @param  string  $orientation  which way round it goes
+     * @param  list<string>  $loose  pieces that come off with it and are counted
+     * @param  string  $tight  how it is tightened
+     * @param  string  $seal  what seals it, with its number; new each time
+     * @param  list<string>  $uses  what the work uses up
+     * @param  string  $onlyFor  the machine it is for, where serial number, gearbox or fuel system change it
+     */
+    public function __construct(
+        public PartKind $kind = PartKind::Other,
+        public string $number = '',
+        public string $supersededBy = '',
+        public array $equivalents = [],
+        public string $kit = '',
+        public array $kitHolds = [],
+        public string $orientation = '',
+        public array $loose = [],
+        public string $tight = '',
+        public string $seal = '',
+        public array $uses = [],
+        public string $onlyFor = '',
+    ) {
+    }
+
+    /** The number to ask for. */
+    public function toBuy(): string
+    {
+        return $this->supersededBy === '' ? $this->number : $this->supersededBy;
+    }
+
+    /** Whether a part that lies at hand, or was found fitted, will do here. */
+    public function answerFor(string $number): PartAnswer
+    {
+        $same = fn (string $other): bool => $other !== '' && self::bare($other) === self::bare($number);
+        foreach ($this->equivalents as $equivalent) {
+            if ($same($equivalent->number)) {
+                return new PartAnswer(
+                    $equivalent->willDo,
+                    $equivalent->willDo
+                        ? "{$equivalent->number} stands for {$this->number}."
+                        : "{$equivalent->number} fits but will not do: {$equivalent->because}",
+                );
+            }
+        }
+
+        return match (true) {
+            $same($this->supersededBy) => new PartAnswer(true, "{$this->supersededBy} is what the maker now sells for {$this->number}."),
+            $same($this->number) => new PartAnswer(true, $this->supersededBy === ''
+                ? "{$this->number} is the maker's number."
+                : "{$this->number} is the maker's old number; now it is {$this->supersededBy}."),
+            $this->number === '' => new PartAnswer(null, 'Nobody has written down which part belongs here.'),
+            default => new PartAnswer(null, "{$this->toBuy()} belongs here, and nobody has compared {$number} with it: height, thread, gasket, rating, flow arrow."),
+        };
+    }
+
+    private static function bare(string $number): string
+    {
+        return mb_strtolower(preg_replace('/[\s.\-\/]+/', '', $number) ?? $number);
+    }
+}
