@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
+use Core\Form\NotATable;
 use Core\Meter\MeterUnit;
 
 /** The headings of a written table, understood as far as they can be, and asked about where they cannot. */
@@ -20,13 +21,13 @@ final readonly class ChartHeadings
     /**
      * @param  MeterUnit  $unit  of bare numbers
      *
-     * @throws NotAChart if none of them says when
+     * @throws NotATable if none of them says when
      */
     public static function of(WrittenTable $table, MeterUnit $unit, Questions $questions): self
     {
         $headings = array_map(fn (string $text): Heading => Heading::read($text, $unit), $table->headings);
         if (array_filter($headings, fn (Heading $heading): bool => $heading->kind !== HeadingKind::Unknown) === []) {
-            throw new NotAChart(
+            throw new NotATable(
                 'No heading is an interval. Head the columns like 50, every 50 h, first 25 h or yearly.',
             );
         }

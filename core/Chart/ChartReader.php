@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
+use Core\Form\NotATable;
 use Core\Machine\Limit;
 use Core\Machine\TaskKind;
 use Core\Meter\MeterUnit;
@@ -36,7 +37,7 @@ final class ChartReader
     /**
      * @param  array<string, string>  $answers  by the id of their question
      *
-     * @throws NotAChart
+     * @throws NotATable
      */
     private function __construct(WrittenTable $table, array $answers, private readonly MeterUnit $unit)
     {
@@ -50,7 +51,7 @@ final class ChartReader
      * @param  array<string, string>  $answers  by the id of their question
      * @param  MeterUnit  $unit  of bare numbers in the headings
      *
-     * @throws NotAChart if no part of it can be a chart
+     * @throws NotATable if no part of it can be a chart
      */
     public static function read(
         WrittenTable $table,
@@ -62,7 +63,7 @@ final class ChartReader
             $reader->readRow($row);
         }
         if ($reader->rows === [] && $reader->questions->open() === []) {
-            throw new NotAChart('No row has a mark under a heading that is understood.');
+            throw new NotATable('No row has a mark under a heading that is understood.');
         }
 
         return new ChartReading($reader->rows, $reader->questions->open(), $reader->remarks, $reader->headings->all);

@@ -7,11 +7,11 @@ namespace Core\Reckoner;
 use Core\Chart\ChartReader;
 use Core\Chart\ChartReading;
 use Core\Chart\ChartRow;
-use Core\Chart\NotAChart;
 use Core\Chart\Question;
 use Core\Chart\WrittenRow;
 use Core\Chart\WrittenTable;
 use Core\Form\Fields;
+use Core\Form\NotATable;
 use Core\Machine\TaskKind;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
@@ -34,7 +34,7 @@ final class ReadChart implements Calculator
         $given->complete();
         try {
             $reading = ChartReader::read($grid ?? WrittenTable::parse((string) $text), $answers, $unit);
-        } catch (NotAChart $refused) {
+        } catch (NotATable $refused) {
             $given->fault('text', $refused->getMessage());
             $given->complete();
 

@@ -11,9 +11,9 @@ use Core\Chart\ChartReading;
 use Core\Chart\ChartRow;
 use Core\Chart\Column;
 use Core\Chart\ColumnChart;
-use Core\Chart\NotAChart;
 use Core\Chart\Question;
 use Core\Chart\WrittenTable;
+use Core\Form\NotATable;
 use Core\Machine\Limit;
 use Core\Machine\TaskKind;
 use Core\Meter\MeterUnit;
@@ -435,7 +435,7 @@ final class ChartTest extends TestCase
         try {
             self::read($text);
             self::fail('It should have been refused.');
-        } catch (NotAChart $refused) {
+        } catch (NotATable $refused) {
             self::assertStringContainsString($message, $refused->getMessage());
         }
     }
@@ -527,7 +527,7 @@ final class ChartTest extends TestCase
             try {
                 $reading = self::read($text, ['far_end' => 'once', 'letter:C' => 'clean']);
                 $read += count($reading->rows);
-            } catch (NotAChart $refused) {
+            } catch (NotATable $refused) {
                 self::assertNotSame('', $refused->getMessage());
             }
         }

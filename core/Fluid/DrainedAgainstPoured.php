@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Fluid;
+
+use Brick\Math\BigRational;
+use Core\Machine\ActKind;
+use Core\Measure\Quantity;
+
+/** What came out at the last draining, against what had gone in. */
+final readonly class DrainedAgainstPoured
+{
+    /** Of what went in: so much stays in the housing and in the rags. Common practice, no source. */
+    private const STAYS = '0.1';
+
+    private function __construct(
+        public Quantity $drained,
+        public Quantity $poured,
+        public string $why,
+        public bool $asks,
+    ) {
+    }
+
+    /** @param  list<FluidMove>  $moves  oldest first */
+    public static function last(array $moves): ?self
+    {
+        $drained = null;
+        $occasion = null;
+        for ($at = count($moves) - 1; $at >= 0; $at--) {
+            $move = $moves[$at];
+            if ($move->kind !== ActKind::Drained || $move->amount === null) {
+                continue;
+            }
+            $occasion ??= $move->occasion;
+            if ($move->occasion === $occasion) {
+                $drained = $drained?->plus($move->amount) ?? $move->amount;
+            }
+        }
+        if ($drained === null || $occasion === null) {
+            return null;
+        }
+        $poured = self::pouredBefore($moves, $occasion);
+
+        return $poured === null ? null : self::compare($drained, $poured);
+    }
+
+    public static function compare(Quantity $drained, Quantity $poured): self
+    {
+        $told = "{$drained->display()} came out of {$poured->display()} that had gone in";
+        $stays = $poured->si()->multipliedBy(BigRational::of(self::STAYS));
+        $lacks = $poured->si()->minus($drained->si());
+
+        return match (true) {
+            $lacks->negated()->isGreaterThan($stays) => new self($drained, $poured, "{$told}: more than it held. Is there water or fuel in it?", true),
+            $lacks->isGreaterThan($stays) => new self(
+                $drained,
+                $poured,
+                "{$told}: {$poured->minus($drained->to($poured->unit))->display()} stayed inside, ran out by the way or was used up. Is a second, low drain still shut?",
+                true,
+            ),
+            default => new self($drained, $poured, "{$told}.", false),
+        };
+    }
+
+    /**
+     * What filled it the last time before, and what was added since.
+     *
+     * @param  list<FluidMove>  $moves
+     */
+    private static function pouredBefore(array $moves, string $occasion): ?Quantity
+    {
+        $poured = null;
+        foreach ($moves as $move) {
+            if ($move->occasion === $occasion) {
+                return $poured;
+            }
+            if ($move->isNew) {
+                $poured = $move->amount;
+            } elseif ($poured !== null && $move->pours() && $move->amount !== null) {
+                $poured = $poured->plus($move->amount);
+            }
+        }
+
+        return $poured;
+    }
+}
