@@ -18,6 +18,10 @@ use App\Reckoner\ReckonController;
 use App\Rulebook\ChartController;
 use App\Rulebook\RulebookController;
 use App\Rulebook\RuleController;
+use App\Shelf\CapacitiesController;
+use App\Shelf\CompartmentController;
+use App\Shelf\SisterSheetsController;
+use App\Shelf\SupplyController;
 use App\Walkaround\CheckController;
 use App\Walkaround\FindingController;
 use App\Walkaround\GreaseController;
@@ -77,6 +81,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('machines/{machine}/spots', [SpotController::class, 'index']);
         Route::get('machines/{machine}/spots/{spot:key}', [PlateController::class, 'spot'])->scopeBindings();
         Route::get('machines/{machine}/plate', [PlateController::class, 'show']);
+        Route::get('machines/{machine}/compartments', [CompartmentController::class, 'index']);
+        Route::get('machines/{machine}/compartments/{spot:key}', [CompartmentController::class, 'show'])->scopeBindings();
+        Route::get('fluids', [SupplyController::class, 'index']);
         Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
         Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
@@ -101,6 +108,16 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('machines/{machine}/usual-spots', [SpotController::class, 'usual'])->middleware('once');
         Route::post('machines/{machine}/spot-suggestions', [SpotController::class, 'suggest']);
         Route::patch('spots/{spot}', [SpotController::class, 'update']);
+        Route::put('machines/{machine}/compartments/{spot:key}', [CompartmentController::class, 'update'])->scopeBindings();
+        Route::post('machines/{machine}/capacities', [CapacitiesController::class, 'read']);
+        Route::put('machines/{machine}/capacities', [CapacitiesController::class, 'update'])->middleware('once');
+        Route::get('machines/{machine}/sister-sheets', [SisterSheetsController::class, 'index']);
+        Route::post('machines/{machine}/sister-sheets', [SisterSheetsController::class, 'store'])->middleware('once');
+    });
+
+    Route::middleware($may('service', Machine::class))->group(function (): void {
+        Route::post('fluids', [SupplyController::class, 'store'])->middleware('once');
+        Route::patch('fluids/{supply}', [SupplyController::class, 'update']);
     });
 
     Route::middleware('once')->group(function () use ($may): void {
@@ -112,6 +129,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         'machines/{machine}/checks/{check}/verdict',
         [WalkController::class, 'verdict'],
     )->middleware($may('log', 'machine'));
+    Route::post('machines/{machine}/compartments/{spot:key}/will-it-do', [CompartmentController::class, 'willItDo'])
+        ->scopeBindings()->middleware($may('view', Machine::class));
     Route::post('log-line/preview', [LogLineController::class, 'preview'])->middleware($may('logSome', Machine::class));
     Route::get('entries', [EntryController::class, 'index'])->middleware($may('viewAny', Entry::class));
 });

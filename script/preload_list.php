@@ -22,7 +22,8 @@ if ($person !== null) {
         $ask("/api/{$page}");
     }
 }
-$classes = array_flip(array_map(realpath(...), require "{$root}/vendor/composer/autoload_classmap.php"));
+// What the map still names of a class that has gone since is no file.
+$classes = array_flip(array_filter(array_map(realpath(...), require "{$root}/vendor/composer/autoload_classmap.php")));
 foreach (get_included_files() as $file) {
     if (isset($classes[$file])) {
         echo "{$file}\n";

@@ -26,6 +26,8 @@ enum EntryKind: string
     case Found = 'found';
     /** Fluid was added by the way. */
     case ToppedUp = 'topped_up';
+    /** A compartment was drained, filled, changed or sampled outside a service. */
+    case Fluid = 'fluid';
     /** Something found was put right, or a part that wears is new. */
     case Mended = 'mended';
     /** What speaks for or against the meter of a used machine was looked at. */
@@ -41,6 +43,7 @@ enum EntryKind: string
             [
                 self::MachineAdded,
                 self::Service,
+                self::Fluid,
                 self::MeterReplaced,
                 self::MeterDoubted,
                 self::Lifted,

@@ -34,7 +34,7 @@ final class EntryWords
             EntryKind::Round => self::round($entry),
             EntryKind::Found => ($entry->acts->every('verdict', Verdict::Fit) ? 'Looked at: ' : 'Found: ')
                 .$entry->acts->map(self::found(...))->implode(', '),
-            EntryKind::ToppedUp => ucfirst($entry->acts->map(self::doneAt(...))->implode(', ')),
+            EntryKind::ToppedUp, EntryKind::Fluid => ucfirst($entry->acts->map(self::doneAt(...))->implode('. ')),
             EntryKind::Mended => 'Put right: '.$entry->acts->pluck('title')->implode(', '),
             EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at "
                 ."{$entry->detail['shown']} {$entry->detail['unit']}",
@@ -50,7 +50,7 @@ final class EntryWords
 
     private static function doneAt(Act $act): string
     {
-        return Plain::within($act->title).' '.ActWords::of($act);
+        return $act->kind === ActKind::Looked ? self::found($act) : Plain::within($act->title).' '.ActWords::of($act);
     }
 
     private static function shown(Reading $reading): string
@@ -95,7 +95,7 @@ final class EntryWords
 
         return implode(', ', array_filter([
             Plain::within($act->title).' '.$word,
-            $acts->map(fn (Act $one): ?string => $one->move?->typed)->filter()->implode(', '),
+            $acts->map(fn (Act $one): string => ActWords::moved($one->move))->filter()->implode(', '),
             $strokes === 0
                 || $act->task_id === null
                 ? ''

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Logbook\Acts\Act;
+use App\Machines\Machine;
 use App\Machines\Yard;
+use App\Notes\Circumstances;
+use Core\Machine\Verdict;
 use Illuminate\Support\Collection;
 
 /** Which machines stand down now, on whose word. */
@@ -22,6 +26,20 @@ final class StandDowns
             ->when($machineIds !== null, fn ($entries) => $entries->whereIn('machine_id', $machineIds))
             ->orderBy('happened_at')->orderBy('id')->get()->toBase()->keyBy('machine_id')
             ->filter(fn (Entry $newest): bool => $newest->kind === EntryKind::StoodDown);
+    }
+
+    /** A machine stands down where an act says so. */
+    public static function byAct(Machine $machine, Act $act, Circumstances $circumstances): void
+    {
+        if ($act->verdict === Verdict::StandDown && $act->struck_at === null) {
+            $because = implode(' ', array_filter([rtrim("{$act->title}: {$act->words}", ': .').'.', $act->note]));
+            Entry::write(
+                $machine,
+                EntryKind::StoodDown,
+                $circumstances,
+                ['note' => mb_substr($because, 0, 1000), 'detail' => ['act' => $act->uuid]],
+            );
+        }
     }
 
     /** @return array<string, mixed>|null as the contract's `StoodDown` */

@@ -28,6 +28,9 @@ final class AddSpot
         if ($kind === SpotKind::GreasePoint) {
             $spot->grease()->create([...['strokes' => 2, 'end_sign' => EndSign::Shows], ...$given['grease'] ?? []]);
         }
+        if (isset($given['sheet'])) {
+            Sheets::write($spot, $given['sheet']);
+        }
         $machine->unsetRelation('spots');
 
         return $spot;

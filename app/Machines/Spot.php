@@ -31,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int|null $parent_id
  * @property CompartmentKind|null $compartment
  * @property OpeningRole|null $role
+ * @property int|null $shares_with_id of a compartment, the one that holds the fluid of both
  * @property int $x
  * @property int $y
  * @property float $position
@@ -39,6 +40,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Machine $machine
  * @property-read Spot|null $parent
  * @property-read GreasePoint|null $grease
+ * @property-read Spot|null $holder
+ * @property-read Sheet|null $sheet what the keeper wrote down of it
  */
 final class Spot extends Model
 {
@@ -89,6 +92,18 @@ final class Spot extends Model
         return $this->hasOne(GreasePoint::class);
     }
 
+    /** @return BelongsTo<Spot, $this> the compartment whose fluid this one shares */
+    public function holder(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'shares_with_id');
+    }
+
+    /** @return HasOne<Sheet, $this> */
+    public function sheet(): HasOne
+    {
+        return $this->hasOne(Sheet::class);
+    }
+
     public function toCore(): CoreSpot
     {
         return new CoreSpot(
@@ -136,6 +151,7 @@ final class Spot extends Model
             'compartment' => $this->compartment?->value,
             'role' => $this->role?->value,
             'grease' => $this->grease?->toRecord(),
+            'sheet' => $this->sheet?->written,
         ];
     }
 }

@@ -19,7 +19,7 @@ final class SpotController
 {
     public function index(Machine $machine): JsonResponse
     {
-        $spots = $machine->spots()->with('parent:id,key', 'grease')->get();
+        $spots = $machine->spots()->with('parent:id,key', 'grease', 'sheet')->get();
 
         return new JsonResponse(['spots' => $spots->map(fn (Spot $spot): array => $spot->toRecord())->all()]);
     }
@@ -39,6 +39,9 @@ final class SpotController
             $current->fill(SpotRequest::columns($given, $current->machine));
             if ($current->kind === SpotKind::GreasePoint && isset($given['grease'])) {
                 self::changeGrease($current, $given['grease']);
+            }
+            if (isset($given['sheet'])) {
+                Sheets::write($current, $given['sheet']);
             }
         }, fn (Spot $current): array => $current->toRecord());
         event(new SpotChanged($changed));

@@ -47,6 +47,7 @@ final class SpotRequest extends FormRequest
             "{$path}grease.grease" => ['sometimes', 'required', 'string', 'max:80'],
             "{$path}grease.strokes" => ['sometimes', 'required', 'integer', 'between:1,500'],
             "{$path}grease.most" => ['sometimes', 'nullable', 'integer', 'between:1,500', "gte:{$path}grease.strokes"],
+            "{$path}sheet" => ['sometimes', 'nullable', 'array', 'max:20'],
             "{$path}grease.end_sign" => ['sometimes', 'required', Rule::enum(EndSign::class)],
         ];
     }

@@ -6,6 +6,7 @@ namespace App\Machines;
 
 use App\Contract\Versioned;
 use Carbon\CarbonImmutable;
+use Core\Fluid\FluidSchool;
 use Core\Measure\Day;
 use Core\Measure\Quantity;
 use Core\Meter\MeterUnit;
@@ -22,6 +23,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, array<string, string>>|null $severity shares that differ from the usual, by severity and
  *     subject
  * @property string|null $coldest_night as typed
+ * @property string|null $hottest_day as typed
+ * @property FluidSchool $fluid_school the keeper's way with maker's own fluids and equivalents
  * @property list<array{name: string, ten_strokes: string}>|null $grease_guns with the weight of ten strokes, as typed
  * @property int $version
  */
@@ -40,11 +43,16 @@ final class Yard extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['version' => 1];
+    protected $attributes = ['version' => 1, 'fluid_school' => 'makers_in_warranty'];
 
     protected function casts(): array
     {
-        return ['distance_unit' => MeterUnit::class, 'severity' => 'array', 'grease_guns' => 'array'];
+        return [
+            'distance_unit' => MeterUnit::class,
+            'fluid_school' => FluidSchool::class,
+            'severity' => 'array',
+            'grease_guns' => 'array',
+        ];
     }
 
     /** The present moment on the yard's own clock. */
@@ -76,6 +84,11 @@ final class Yard extends Model
         return $this->coldest_night === null ? null : Quantity::parse($this->coldest_night);
     }
 
+    public function hottestDay(): ?Quantity
+    {
+        return $this->hottest_day === null ? null : Quantity::parse($this->hottest_day);
+    }
+
     /** @return array<string, mixed> */
     public function toRecord(): array
     {
@@ -84,6 +97,8 @@ final class Yard extends Model
             'time_zone' => $this->time_zone,
             'distance_unit' => $this->distance_unit->value,
             'coldest_night' => $this->coldest_night,
+            'hottest_day' => $this->hottest_day,
+            'fluid_school' => $this->fluid_school->value,
             'grease_guns' => $this->grease_guns ?? [],
             'version' => $this->version,
         ];

@@ -10,6 +10,7 @@ use App\Logbook\Acts\GreaseIntervals;
 use App\Logbook\Acts\WhatMeets;
 use App\Logbook\Entry;
 use App\Logbook\EntryPolicy;
+use App\Logbook\Kinds\FluidNote;
 use App\Logbook\Kinds\LiftNote;
 use App\Logbook\Kinds\LineNote;
 use App\Logbook\Kinds\MeterNote;
@@ -81,6 +82,7 @@ final class AppServiceProvider extends ServiceProvider
         'reminder' => ReminderNote::class,
         'remark' => RemarkNote::class,
         'top_up' => TopUpNote::class,
+        'fluid' => FluidNote::class,
         'strike' => StrikeNote::class,
         'service' => ServiceNote::class,
         'correction' => CorrectionNote::class,

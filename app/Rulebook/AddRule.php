@@ -81,7 +81,7 @@ final readonly class AddRule
             self::TAKEN_OVER,
             $told->confirmedBecause,
         );
-        $acts = $this->recordService->acts($machine, ['tasks' => [$task->id]]);
+        $acts = $this->recordService->acts($machine, ['tasks' => [$task->id]], $then);
         $entry = Entry::write($machine, EntryKind::Service, $then);
         foreach (GivenReading::each($lastDone) as $reading) {
             ($this->logReading)(

@@ -8,20 +8,22 @@ use App\Contract\Refusal;
 use App\Logbook\Acts\GivenAct;
 use App\Logbook\Acts\Greasing;
 use App\Logbook\Acts\PutRight;
+use App\Logbook\Fluids\FluidActs;
+use App\Logbook\Fluids\GivenFluid;
 use App\Machines\Machine;
 use App\Machines\Spot;
+use App\Notes\Circumstances;
 use App\Rulebook\Standings\KnownRules;
 use Core\Machine\ActKind;
 use Core\Machine\Meets;
 use Core\Machine\TaskKind;
-use Core\Measure\Quantity;
-use Core\Measure\Unit;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Str;
 
 /** The acts of a service, from the tasks that were ticked and what else was done. */
 final readonly class RecordService
 {
-    public function __construct(private PutRight $putRight)
+    public function __construct(private PutRight $putRight, private FluidActs $fluidActs)
     {
     }
 
@@ -32,14 +34,14 @@ final readonly class RecordService
      *
      * @throws Refusal if a task, a spot or a finding is none of this machine's
      */
-    public function acts(Machine $machine, array $done): array
+    public function acts(Machine $machine, array $done, Circumstances $circumstances): array
     {
         $acts = [];
         foreach ($this->tasks($machine, $done['tasks'] ?? []) as $task) {
             $acts = [...$acts, ...$this->ofTask($machine, $task, $done['greased'] ?? [])];
         }
         foreach ($done['other'] ?? [] as $index => $other) {
-            $acts[] = $this->other($machine, $other, "other.{$index}.");
+            $acts = [...$acts, ...$this->other($machine, $other, $circumstances, "other.{$index}.")];
         }
         foreach ($done['puts_right'] ?? [] as $index => $check) {
             $acts[] = $this->putRight->act($machine, $check, field: "puts_right.{$index}");
@@ -104,8 +106,11 @@ final readonly class RecordService
             : Spot::query()->whereKey($points)->with('grease')->orderBy('position')->get()->toBase();
     }
 
-    /** @param  array<string, mixed>  $other */
-    private function other(Machine $machine, array $other, string $path): GivenAct
+    /**
+     * @param  array<string, mixed>  $other
+     * @return non-empty-list<GivenAct>
+     */
+    private function other(Machine $machine, array $other, Circumstances $circumstances, string $path): array
     {
         $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $other['spot']])->first()
             ?? throw Refusal::field("{$path}spot", "{$machine->name} has no such spot.");
@@ -113,22 +118,25 @@ final readonly class RecordService
         if (! in_array($kind, ActKind::at($spot->kind), true)) {
             throw Refusal::field("{$path}act", "{$spot->name} is not {$kind->word()}.");
         }
-        $amount = $other['amount'] ?? null;
-        if ($amount !== null && ! $kind->movesFluid()) {
+        $told = GivenFluid::of($other);
+        if ($kind->movesFluid() || $kind === ActKind::Sampled) {
+            $spot->loadMissing('parent.holder.sheet', 'parent.sheet', 'holder.sheet', 'sheet');
+
+            return $this->fluidActs->of($machine, $spot, $kind, $told, $circumstances, (string) Str::uuid(), path: $path);
+        }
+        if ($told->amount !== null) {
             throw Refusal::field("{$path}amount", 'Only what is poured or drained has an amount.');
         }
 
-        return $kind === ActKind::Lubricated ? Greasing::act($spot, true, $other['strokes'] ?? null) : new GivenAct(
+        return [$kind === ActKind::Lubricated ? Greasing::act($spot, true, $other['strokes'] ?? null) : new GivenAct(
             $spot,
             $kind,
             $spot->name,
             words: $other['words'] ?? null,
-            poured: $amount === null ? null : Quantity::parse($amount, Unit::Litre),
-            pouredTyped: $amount,
             fitting: array_intersect_key(
                 $other,
                 array_flip(['number', 'found', 'seal', 'reused', 'torque', 'by_feel']),
             ),
-        );
+        )];
     }
 }

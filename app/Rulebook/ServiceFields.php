@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Rulebook;
 
 use App\Contract\TypedNumber;
-use App\Contract\TypedVolume;
+use App\Logbook\Fluids\GivenFluid;
 use App\Logbook\Readings\MeterKind;
 use App\Machines\Machine;
 use App\Machines\Meter;
@@ -26,11 +26,11 @@ final class ServiceFields
             'tasks' => ['required_without_all:other,puts_right', 'array', 'max:200'],
             'tasks.*' => ['integer', 'distinct'],
             'other' => ['sometimes', 'array', 'list', 'max:100'],
-            'other.*' => ['array:spot,act,words,amount,strokes,number,found,seal,reused,torque,by_feel'],
+            'other.*' => ['array:spot,act,words,amount,fluid,seen,first_service,strokes,number,found,seal,reused,torque,by_feel'],
             'other.*.spot' => ['required', 'string', 'max:40'],
             'other.*.act' => ['required', Rule::enum(ActKind::class)],
             'other.*.words' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'other.*.amount' => ['sometimes', 'nullable', 'string', 'max:40', new TypedVolume],
+            ...GivenFluid::rules('other.*.'),
             'other.*.strokes' => ['sometimes', 'nullable', 'integer', 'between:1,500'],
             'other.*.number' => ['sometimes', 'nullable', 'string', 'max:80'],
             'other.*.found' => ['sometimes', 'nullable', 'string', 'max:200'],

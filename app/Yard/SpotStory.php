@@ -9,6 +9,8 @@ use App\Logbook\Acts\ActWords;
 use App\Logbook\Photo;
 use App\Machines\Spot;
 use App\Rulebook\Standings\Reckoning;
+use App\Shelf\CompartmentShape;
+use App\Shelf\SpotHolds;
 use App\Walkaround\CheckShape;
 use App\Walkaround\FindingThread;
 use App\Walkaround\GreaseShape;
@@ -30,7 +32,7 @@ final class SpotStory
     private const FINE_LOOKS = 3;
 
     /** @return array<string, mixed> */
-    public static function of(Spot $spot, Reckoning $reckoning, CheckList $list): array
+    public static function of(Spot $spot, Reckoning $reckoning, CheckList $list, CompartmentShape $shape): array
     {
         $machine = $reckoning->machine;
         $grease = $spot->kind === SpotKind::GreasePoint ? GreaseShape::of($machine, $reckoning)['points'] : [];
@@ -70,6 +72,7 @@ final class SpotStory
                 fn (Act $act): array => [...$act->toRecord(), 'in_words' => ActWords::of($act)],
             )->all(),
             'photos' => self::photos($spot),
+            ...SpotHolds::of($spot, $machine, $reckoning->now()->hours, $shape),
         ];
     }
 

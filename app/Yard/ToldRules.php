@@ -47,7 +47,7 @@ final readonly class ToldRules
     /** @return list<FindingThread> what is open at a spot, the hardest first */
     public function foundAt(Spot $spot): array
     {
-        return $this->foundAmong([$spot->id]);
+        return $this->foundAmong([$spot->id, $spot->shares_with_id ?? $spot->id]);
     }
 
     /**
@@ -89,7 +89,7 @@ final readonly class ToldRules
     {
         return array_values(array_filter(
             $this->reckoning->outlook->tasks,
-            fn (TaskStanding $task): bool => in_array($spot->id, $this->spotsOf($task), true)
+            fn (TaskStanding $task): bool => in_array($spot->shares_with_id ?? $spot->id, $this->spotsOf($task), true)
                 && ($task->task->kind !== TaskKind::Lubricate || ! isset($this->points[$spot->id])),
         ));
     }

@@ -64,8 +64,10 @@ final readonly class YardController
                 $given['severity'],
             );
         }
-        if (isset($given['coldest_night'])) {
-            $given['coldest_night'] = Quantity::parse($given['coldest_night'], Unit::DegreeCelsius)->inWords();
+        foreach (['coldest_night', 'hottest_day'] as $extreme) {
+            if (isset($given[$extreme])) {
+                $given[$extreme] = Quantity::parse($given[$extreme], Unit::DegreeCelsius)->inWords();
+            }
         }
         $yard = $this->yard->changeAsSeen(
             $request,

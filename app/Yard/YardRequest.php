@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Contract\TypedQuantity;
+use Core\Fluid\FluidSchool;
 use Core\Machine\Subject;
 use Core\Measure\Dimension;
 use Core\Measure\Unit;
 use Core\Schedule\Severity;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** The yard's own settings as a keeper gives them. */
 final class YardRequest extends FormRequest
@@ -29,6 +31,12 @@ final class YardRequest extends FormRequest
                 'nullable',
                 new TypedQuantity('The coldest night', Dimension::Temperature, Unit::DegreeCelsius, most: 90),
             ],
+            'hottest_day' => [
+                'sometimes',
+                'nullable',
+                new TypedQuantity('The hottest day', Dimension::Temperature, Unit::DegreeCelsius, most: 90),
+            ],
+            'fluid_school' => ['sometimes', 'required', Rule::enum(FluidSchool::class)],
             'grease_guns' => ['sometimes', 'array', 'list', 'max:20'],
             'grease_guns.*.name' => ['required', 'string', 'max:40'],
             'grease_guns.*.ten_strokes' => [

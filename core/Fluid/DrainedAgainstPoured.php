@@ -70,15 +70,18 @@ final readonly class DrainedAgainstPoured
      */
     private static function pouredBefore(array $moves, string $occasion): ?Quantity
     {
+        $news = array_column(array_filter($moves, fn (FluidMove $move): bool => $move->isNew), 'occasion');
+        $began = null;
         $poured = null;
         foreach ($moves as $move) {
             if ($move->occasion === $occasion) {
-                return $poured;
+                break;
             }
-            if ($move->isNew) {
-                $poured = $move->amount;
-            } elseif ($poured !== null && $move->pours() && $move->amount !== null) {
-                $poured = $poured->plus($move->amount);
+            if ($move->occasion !== $began && in_array($move->occasion, $news, true)) {
+                [$began, $poured] = [$move->occasion, null];
+            }
+            if ($began !== null && $move->pours() && $move->amount !== null) {
+                $poured = $poured?->plus($move->amount) ?? $move->amount;
             }
         }
 

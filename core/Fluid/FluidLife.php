@@ -34,8 +34,9 @@ final readonly class FluidLife
      * @param  list<FluidMove>  $moves  oldest first
      * @param  BigDecimal|null  $now  hours run by now
      * @param  Quantity|null  $most  that it can hold
+     * @param  Unit  $unit  in which amounts are told
      */
-    public static function of(array $moves, ?BigDecimal $now, ?Quantity $most = null): self
+    public static function of(array $moves, ?BigDecimal $now, ?Quantity $most = null, Unit $unit = Unit::Litre): self
     {
         $since = null;
         foreach ($moves as $at => $move) {
@@ -46,14 +47,13 @@ final readonly class FluidLife
         $after = $since === null ? $moves : array_slice($moves, $since + 1);
         $new = $since === null ? null : $moves[$since];
         $topUps = array_values(array_filter($after, fn (FluidMove $move): bool => $move->kind === ActKind::ToppedUp));
-        $added = self::sum($topUps, $most->unit ?? $new->amount->unit ?? $topUps[0]->amount->unit ?? Unit::Litre);
-        [$missing, $why] = self::missing($moves, $now, $most);
+        [$missing, $why] = self::missing($moves, $now, $most, $unit);
 
         return new self(
             $new,
             self::named($new, $moves),
             $new?->hours === null || $now === null || $now->isLessThan($new->hours) ? null : $now->minus($new->hours),
-            $added,
+            self::sum($topUps)->to($unit),
             $missing,
             $why,
             DrainedAgainstPoured::last($moves),
@@ -66,7 +66,7 @@ final readonly class FluidLife
      * @param  list<FluidMove>  $moves
      * @return array{Quantity|null, string}
      */
-    private static function missing(array $moves, ?BigDecimal $now, ?Quantity $most): array
+    private static function missing(array $moves, ?BigDecimal $now, ?Quantity $most, Unit $unit): array
     {
         $known = array_values(array_filter($moves, fn (FluidMove $move): bool => $move->hours !== null));
         $full = array_values(array_filter($known, fn (FluidMove $move): bool => $move->pours() || $move->readsFull));
@@ -84,7 +84,7 @@ final readonly class FluidLife
         if ($ran->isNegative()) {
             return [null, 'The meter stands below what it showed when this was last full.'];
         }
-        $used = self::sum($topUps, $topUps[0]->amount->unit ?? Unit::Litre);
+        $used = self::sum($topUps)->to($unit);
         $rate = $used->value->dividedBy($last->minus($first));
         $missing = Quantity::of($rate->multipliedBy($ran), $used->unit);
         if ($most !== null && $missing->compareTo($most) > 0) {
@@ -105,8 +105,8 @@ final readonly class FluidLife
      */
     private static function named(?FluidMove $new, array $moves): ?string
     {
-        foreach ($new === null ? [] : array_reverse($moves) as $move) {
-            if ($move->fluid !== null && $move->occasion === $new->occasion) {
+        foreach (array_reverse($moves) as $move) {
+            if ($move->fluid !== null && $move->occasion === $new?->occasion) {
                 return $move->fluid;
             }
         }
@@ -115,12 +115,12 @@ final readonly class FluidLife
     }
 
     /** @param  list<FluidMove>  $moves */
-    private static function sum(array $moves, Unit $unit): Quantity
+    private static function sum(array $moves): Quantity
     {
         return array_reduce(
             $moves,
             fn (Quantity $sum, FluidMove $move): Quantity => $move->amount === null ? $sum : $sum->plus($move->amount),
-            Quantity::of(0, $unit),
+            Quantity::of(0, Unit::Litre),
         );
     }
 }

@@ -16,6 +16,8 @@ return new class extends TablesMadeWhole
             $table->string('distance_unit', 2)->default('km');
             $table->json('severity')->nullable()->comment('shares that differ from the usual, by severity and subject');
             $table->string('coldest_night', 20)->nullable()->comment('as typed');
+            $table->string('hottest_day', 20)->nullable()->comment('as typed');
+            $table->string('fluid_school', 20)->default('makers_in_warranty');
             $table->json('grease_guns')->nullable()->comment('name and the weight of ten strokes of each');
             $table->boolean('is_demo')->default(false)->comment('an invented estate, which may be thrown away');
             $table->unsignedInteger('version')->default(1);
@@ -95,6 +97,10 @@ return new class extends TablesMadeWhole
                 ->comment('the compartment that it belongs to');
             $table->string('compartment', 20)->nullable()->comment('of a compartment: what kind of housing');
             $table->string('role', 12)->nullable()->comment('of an opening: what is done through it');
+            $table->foreignId('shares_with_id')
+                ->nullable()
+                ->constrained('spots')
+                ->comment('of a compartment: the one that holds the fluid of both');
             $table->unsignedTinyInteger('x')->default(50);
             $table->unsignedTinyInteger('y')->default(50);
             $table->double('position')->comment('in walking order');
@@ -109,6 +115,19 @@ return new class extends TablesMadeWhole
             $table->unsignedSmallInteger('strokes');
             $table->unsignedSmallInteger('most')->nullable();
             $table->string('end_sign', 12);
+        });
+
+        $this->make('sheets', function (Blueprint $table): void {
+            $table->foreignId('spot_id')->primary()->constrained()->cascadeOnDelete();
+            $table->json('written')->comment('what the keeper wrote down, by the kind of spot, as typed');
+        });
+
+        $this->make('supplies', function (Blueprint $table): void {
+            $table->id();
+            $table->string('name', 80)->unique();
+            $table->json('label')->comment('what stands on the bottle');
+            $table->boolean('retired')->default(false);
+            $table->unsignedInteger('version')->default(1);
         });
 
         $this->make('changed_checks', function (Blueprint $table): void {

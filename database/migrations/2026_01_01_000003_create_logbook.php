@@ -115,8 +115,10 @@ return new class extends TablesMadeWhole
                 ->nullable()
                 ->constrained('spots')
                 ->comment('the compartment that it was poured into');
-            $table->decimal('litres', 14, 6);
-            $table->string('typed', 40);
+            $table->decimal('litres', 14, 6)->nullable()->comment('null where nobody measured it');
+            $table->string('typed', 40)->nullable();
+            $table->foreignId('supply_id')->nullable()->constrained('supplies');
+            $table->string('fluid', 80)->nullable()->comment('what it was called then');
         });
 
         $this->make('fittings', function (Blueprint $table): void {

@@ -78,6 +78,7 @@ final class ArchitectureTest extends TestCase
             'Logbook',
             'Rulebook',
             'Walkaround',
+            'Shelf',
             'Yard',
             'Calendar',
             'Reckoner',

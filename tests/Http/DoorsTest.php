@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Logbook\Fluids\Supply;
 use App\Machines\Spot;
 use App\Notes\NoteKinds;
 use App\People\Person;
@@ -73,6 +74,17 @@ final class DoorsTest extends TestCase
         'GET /machines/{machine}/spots' => self::ALL,
         'GET /machines/{machine}/spots/{spot}' => self::ALL,
         'GET /machines/{machine}/plate' => self::ALL,
+        'GET /machines/{machine}/compartments' => self::ALL,
+        'GET /machines/{machine}/compartments/{spot}' => self::ALL,
+        'POST /machines/{machine}/compartments/{spot}/will-it-do' => self::ALL,
+        'PUT /machines/{machine}/compartments/{spot}' => self::KEEPER,
+        'POST /machines/{machine}/capacities' => self::KEEPER,
+        'PUT /machines/{machine}/capacities' => self::KEEPER,
+        'GET /machines/{machine}/sister-sheets' => self::KEEPER,
+        'POST /machines/{machine}/sister-sheets' => self::KEEPER,
+        'GET /fluids' => self::ALL,
+        'POST /fluids' => self::SERVICE,
+        'PATCH /fluids/{supply}' => self::SERVICE,
         'GET /machines/{machine}/findings/{check}' => self::ALL,
         'GET /machines/{machine}/trends' => self::ALL,
         'GET /machines/{machine}/grease' => self::ALL,
@@ -121,7 +133,10 @@ final class DoorsTest extends TestCase
                     '{name}' => 'convert',
                     '{feed}' => 1,
                     '{check}' => 'leaks',
-                    '{spot}' => Spot::query()->where('machine_id', $machine)->value('id'),
+                    '{supply}' => Supply::query()->firstOrCreate(['name' => 'Oil'], ['label' => ['kind' => 'engine_oil']])->id,
+                    '{spot}' => str_starts_with($path, '/machines')
+                        ? 'engine_oil'
+                        : Spot::query()->where('machine_id', $machine)->value('id'),
                     '{photo}' => '00000000-0000-4000-8000-000000000000',
                 ],
             );
@@ -163,6 +178,7 @@ final class DoorsTest extends TestCase
         'service' => self::SERVICE,
         'skip' => self::SERVICE,
         'mended' => self::SERVICE,
+        'fluid' => self::SERVICE,
     ];
 
     public function test_a_lesser_role_is_turned_away_with_every_kind_of_note_that_is_not_his_to_tell(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Logbook\Fluids\Supply;
 use App\Machines\Spot;
 use App\People\Person;
 use App\People\Role;
@@ -38,7 +39,9 @@ final class FuzzTest extends TestCase
         ];
         $this->postJson('/api/notes', ['notes' => [$look]])->assertJsonPath('results.0.status', 'written');
         $this->known = ['machine' => (string) $machine, 'entry' => (string) $entry, 'rule' => (string) $this->ruleId($machine), 'person' => (string) $this->person(Role::Mechanic)->id, 'name' => 'reading', 'check' => 'leaks', 'task' => (string) $this->taskId($machine),
-            'spot' => (string) Spot::query()->where('machine_id', $machine)->value('id'),
+            'spot_id' => (string) Spot::query()->where('machine_id', $machine)->value('id'),
+            'spot_key' => 'engine_oil',
+            'supply' => (string) Supply::query()->create(['name' => 'Oil', 'label' => ['kind' => 'engine_oil']])->id,
             'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(),
             'feed' => '1',
             'photo' => (string) Str::uuid()];
@@ -60,6 +63,7 @@ final class FuzzTest extends TestCase
         for ($number = 0; $number < self::REQUESTS; $number++) {
             $operation = $operations[$number % count($operations)];
             $this->known['name'] = $fuzz->oneOf($calculators);
+            $this->known['spot'] = $this->known[str_contains($operation, '{machine}') ? 'spot_key' : 'spot_id'];
             DB::beginTransaction();
             $wrote = false;
             $answer = $this->sendMadeUp($fuzz, $operation, $sent);

@@ -15,10 +15,16 @@ final class ActWords
     {
         return implode(', ', array_filter([
             self::done($act),
-            $act->move?->typed,
+            self::moved($act->move),
             $act->strokes === null ? null : Plain::count($act->strokes, 'stroke'),
             ...self::fitted($act->fitting),
         ]));
+    }
+
+    /** `0.3 qt of 10W-30` */
+    public static function moved(?Move $move): string
+    {
+        return implode(' of ', array_filter([$move?->typed, $move?->fluid]));
     }
 
     private static function done(Act $act): string

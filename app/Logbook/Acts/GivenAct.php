@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Acts;
 
+use App\Logbook\Fluids\Supply;
 use App\Machines\Spot;
 use Core\Inspect\LimitSource;
 use Core\Inspect\Worn;
@@ -20,6 +21,7 @@ final readonly class GivenAct
      * @param  array<string, mixed>|null  $typed  what was entered
      * @param  Quantity|null  $poured  what went in or out
      * @param  string|null  $pouredTyped  the same as it was written
+     * @param  Supply|null  $fluid  what it was
      * @param  array<string, mixed>  $fitting  the columns of {@see Fitting}
      * @param  string|null  $uuid  as its device named it
      * @param  string|null  $replaces  what the same person said before
@@ -40,6 +42,7 @@ final readonly class GivenAct
         public ?Worn $worn = null,
         public ?Quantity $poured = null,
         public ?string $pouredTyped = null,
+        public ?Supply $fluid = null,
         public ?int $strokes = null,
         public bool $signSeen = false,
         public array $fitting = [],
@@ -48,5 +51,11 @@ final readonly class GivenAct
         public ?string $replaces = null,
         public ?string $with = null,
     ) {
+    }
+
+    /** The same, done at another spot. */
+    public function at(Spot $spot): self
+    {
+        return new self(...['spot' => $spot] + get_object_vars($this));
     }
 }

@@ -36,7 +36,7 @@ final class WriteActs
         $at = $circumstances->when->end;
         $place = [...Placing::of($machine)->columns($at), ...$this->ownReadings($machine, $entry)];
         $written = $replaced = [];
-        foreach ($acts as $given) {
+        foreach (Sharing::atHolders($acts) as $given) {
             $act = new Act([
                 ...$place,
                 'uuid' => $given->uuid
@@ -148,18 +148,20 @@ final class WriteActs
         if ($given->worn !== null) {
             $act->measure()->create(self::measured($given->worn));
         }
-        if ($given->poured !== null) {
-            $isOut = $given->kind === ActKind::Drained;
+        if ($given->poured !== null || $given->fluid !== null) {
+            $isOut = ! in_array($given->kind, [ActKind::ToppedUp, ActKind::Filled, ActKind::Changed], true);
             $compartment = $given->spot->parent_id ?? $given->spot->id;
+            $litres = $given->poured?->to(Unit::Litre)->rounded();
             $act->move()->create([
-                'entry_id' => $act->entry_id, 'from_id' => $isOut
-                    ? $compartment
-                    : null, 'to_id' => $isOut
+                'entry_id' => $act->entry_id,
+                'from_id' => $isOut ? $compartment : null,
+                'to_id' => $isOut ? null : $compartment,
+                'litres' => $litres === null ? null : (string) $litres,
+                'typed' => $given->poured === null
                     ? null
-                    : $compartment,
-                'litres' => (string) $given->poured
-                    ->to(Unit::Litre)
-                    ->rounded(), 'typed' => mb_substr($given->pouredTyped ?? $given->poured->inWords(), 0, 40),
+                    : mb_substr($given->pouredTyped ?? $given->poured->inWords(), 0, 40),
+                'supply_id' => $given->fluid?->id,
+                'fluid' => $given->fluid?->name,
             ]);
         }
         if (array_filter($given->fitting) !== []) {

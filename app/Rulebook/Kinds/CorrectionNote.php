@@ -146,7 +146,7 @@ final readonly class CorrectionNote implements NoteKind
     /** @return list<GivenAct> the tasks as corrected, and all else that the entry told of */
     private function acts(Machine $machine, Note $note, Entry $wrong): array
     {
-        $old = $wrong->acts()->standing()->with('spot.grease', 'move', 'fitting')->get();
+        $old = $wrong->acts()->standing()->with('spot.grease', 'move.supply', 'fitting')->get();
         $known = $old->pluck('task_id')->filter()->unique();
         $tasks = collect($note->given['tasks'] ?? $known->all());
         $spokenOf = array_intersect_key($note->given, array_flip(['other', 'puts_right']));
@@ -163,6 +163,7 @@ final readonly class CorrectionNote implements NoteKind
                     'greased' => $note->given['greased'] ?? [],
                     'tasks' => $tasks->diff($known)->values()->all(),
                 ],
+                $note->circumstances,
             ),
         ];
     }
@@ -181,8 +182,9 @@ final readonly class CorrectionNote implements NoteKind
             $act->advice,
             $act->limit_source,
             $act->typed,
-            poured: $act->move === null ? null : Quantity::parse("{$act->move->litres} L", Unit::Litre),
+            poured: $act->move?->litres === null ? null : Quantity::parse("{$act->move->litres} L", Unit::Litre),
             pouredTyped: $act->move?->typed,
+            fluid: $act->move?->supply,
             strokes: $act->strokes,
             signSeen: $act->sign_seen,
             fitting: $act->fitting?->only('number', 'found', 'seal', 'reused', 'torque', 'by_feel') ?? [],

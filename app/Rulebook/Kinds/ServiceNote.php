@@ -10,6 +10,7 @@ use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
+use App\Logbook\StandDowns;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
@@ -47,7 +48,7 @@ final readonly class ServiceNote implements NoteKind
     public function write(Note $note): Written
     {
         $machine = $note->machine();
-        $acts = $this->recordService->acts($machine, $note->given);
+        $acts = $this->recordService->acts($machine, $note->given, $note->circumstances);
         $entry = Entry::write(
             $machine,
             EntryKind::Service,
@@ -63,7 +64,9 @@ final readonly class ServiceNote implements NoteKind
                 $reading->distance ? 'distance' : 'hours',
             );
         }
-        ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
+        foreach (($this->writeActs)($machine, $entry, $acts, $note->circumstances) as $act) {
+            StandDowns::byAct($machine, $act, $note->circumstances);
+        }
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);

@@ -168,7 +168,10 @@ final class KnownRules
     /** @param  list<int>  $machineIds */
     private function readPlaces(array $machineIds): void
     {
-        $spots = DB::table('spots')->join('task_spots', 'task_spots.spot_id', '=', 'spots.id')
+        // Where compartments share their fluid, acts stand at the one that holds it.
+        $spots = DB::table('task_spots')
+            ->join('spots as named', 'named.id', '=', 'task_spots.spot_id')
+            ->join('spots', 'spots.id', '=', DB::raw('coalesce(named.shares_with_id, named.id)'))
             ->orderBy('task_spots.position');
         foreach (self::ofMachines($spots, $machineIds, 'task_spots.task_id') as $row) {
             $this->places[$row->task_id][$row->id] = self::spot($row);

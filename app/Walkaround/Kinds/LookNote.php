@@ -8,9 +8,9 @@ use App\Contract\Refusal;
 use App\Logbook\Acts\GivenAct;
 use App\Logbook\Acts\PutRight;
 use App\Logbook\Acts\WriteActs;
-use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\OccasionOf;
+use App\Logbook\StandDowns;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Spot;
@@ -82,16 +82,7 @@ final readonly class LookNote implements NoteKind
         $acts = $this->acts($note, $said, $check, $judged);
         $entry = $this->occasion->entry($note, EntryKind::Found);
         [$act] = ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
-        if ($act->verdict === Verdict::StandDown && $act->struck_at === null) {
-            $because = implode(' ', array_filter([rtrim("{$act->title}: {$act->words}", ': .').'.', $act->note]));
-            Entry::write(
-                $machine,
-                EntryKind::StoodDown,
-                $note->circumstances,
-                ['note' => mb_substr($because, 0, 1000), 'detail' => ['act' => $act->uuid]],
-            );
-        }
-
+        StandDowns::byAct($machine, $act, $note->circumstances);
         $act->load('photos')->setRelation('person', $note->circumstances->by);
 
         return new Written($entry->id, ['act' => $act->toRecord()]);

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook\Fluids;
+
+use App\Contract\TypedVolume;
+use Core\Fluid\Seen;
+use Illuminate\Validation\Rule;
+
+/** What is told of a fluid that went in or out: how much, which, and what it looked like. */
+final readonly class GivenFluid
+{
+    /** @param  list<Seen>  $seen */
+    public function __construct(
+        public ?string $amount = null,
+        public ?int $supply = null,
+        public array $seen = [],
+        public bool $firstService = false,
+    ) {
+    }
+
+    /** @param  array<string, mixed>  $given  as {@see self::rules()} validates it */
+    public static function of(array $given): self
+    {
+        return new self(
+            $given['amount'] ?? null,
+            $given['fluid'] ?? null,
+            array_map(Seen::from(...), $given['seen'] ?? []),
+            $given['first_service'] ?? false,
+        );
+    }
+
+    /**
+     * @param  string  $path  before each field's name, as in `other.*.`
+     * @return array<string, array<mixed>>
+     */
+    public static function rules(string $path = ''): array
+    {
+        return [
+            "{$path}amount" => ['sometimes', 'nullable', 'string', 'max:40', new TypedVolume],
+            "{$path}fluid" => ['sometimes', 'nullable', 'integer'],
+            "{$path}seen" => ['sometimes', 'array', 'list', 'max:14'],
+            "{$path}seen.*" => ['distinct', Rule::enum(Seen::class)],
+            "{$path}first_service" => ['sometimes', 'boolean'],
+        ];
+    }
+}

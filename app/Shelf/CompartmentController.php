@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use App\Logbook\Acts\Placing;
+use App\Logbook\Fluids\FluidFit;
+use App\Machines\FactsChanged;
+use App\Machines\Machine;
+use App\Machines\Sheets;
+use App\Machines\Spot;
+use Carbon\CarbonImmutable;
+use Core\Fluid\FluidFields;
+use Core\Form\Fields;
+use Core\Machine\SpotKind;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** A machine's compartments: how much, of what, what is in them, and whether a bottle will do. */
+final readonly class CompartmentController
+{
+    public function __construct(private CompartmentShape $shape)
+    {
+    }
+
+    public function index(Machine $machine): JsonResponse
+    {
+        $spots = $machine->spots()->where('retired', false)->with('sheet')->get();
+
+        $fitted = Fitted::at($spots->pluck('id')->all());
+
+        return new JsonResponse([
+            ...$machine->only('id', 'name'),
+            'compartments' => $spots->where('kind', SpotKind::Compartment)
+                ->map(fn (Spot $spot): array => $this->shape->of($machine, $spot, $spots))->values()->all(),
+            'parts' => PartShape::all($spots, $fitted),
+            'tasks' => (new TakenByTasks($machine, $spots, $fitted))->all(),
+        ]);
+    }
+
+    public function show(Machine $machine, Spot $spot): JsonResponse
+    {
+        $this->refuseOther($spot);
+        $spots = Spot::query()->with('sheet')
+            ->where(fn (Builder $spots) => $spots->whereIn('id', [$spot->id, $spot->shares_with_id])
+                ->orWhereIn('parent_id', [$spot->id, $spot->shares_with_id])
+                ->orWhere('shares_with_id', $spot->id))
+            ->orderBy('position')->get();
+        $own = $spots->find($spot->id) ?? $spot;
+        $life = LifeShape::of(
+            $spots->find($spot->shares_with_id) ?? $own,
+            $spots,
+            Placing::of($machine)->run(CarbonImmutable::now(), distance: false),
+        );
+
+        return $spot->respond([
+            ...$this->shape->of($machine, $own, $spots),
+            'machine_id' => $machine->id,
+            'machine' => $machine->name,
+            'life' => $life->told(),
+            'drawn' => $life->drawn(),
+            'lately' => $life->lately(),
+        ]);
+    }
+
+    public function update(Request $request, Machine $machine, Spot $spot): JsonResponse
+    {
+        $this->refuseOther($spot);
+        $given = $request->validate(['sheet' => ['required', 'array', 'max:20']]);
+        $changed = $spot->changeAsSeen(
+            $request,
+            fn (Spot $current) => Sheets::write($current, $given['sheet']),
+            fn (Spot $current): array => $current->toRecord(),
+        );
+        event(new FactsChanged([$machine->id]));
+
+        return $changed->respond($changed->refresh()->load('sheet')->toRecord());
+    }
+
+    public function willItDo(Request $request, Machine $machine, Spot $spot, FluidFit $fit): JsonResponse
+    {
+        $this->refuseOther($spot);
+        $fields = new Fields($request->validate(['fluid' => ['required', 'array', 'max:10']]));
+        $bottle = FluidFields::bottle($fields->within('fluid', 'the fluid'));
+        $fields->refuseUnknown();
+        $judged = $fit->judge($bottle, $machine, $spot->holder ?? $spot);
+
+        return new JsonResponse([
+            'will_it' => $judged->answer->value,
+            'reasons' => array_column($judged->reasons, 'why'),
+            'label' => $bottle->inWords(),
+        ]);
+    }
+
+    private function refuseOther(Spot $spot): void
+    {
+        abort_unless($spot->kind === SpotKind::Compartment, 404);
+    }
+}

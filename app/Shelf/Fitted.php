@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use Core\Machine\ActKind;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What was fitted or closed at some spots, and how often in a row the old seal was used again. */
+final readonly class Fitted
+{
+    /** @param  Collection<int, Collection<int, object>>  $bySpot  newest first */
+    private function __construct(private Collection $bySpot)
+    {
+    }
+
+    /** @param  list<int>  $spots */
+    public static function at(array $spots): self
+    {
+        return new self(DB::table('acts')->join('fittings', 'fittings.act_id', '=', 'acts.id')
+            ->whereIn('acts.spot_id', $spots)->whereNull('acts.struck_at')
+            ->whereIn('acts.kind', [ActKind::Replaced, ActKind::Closed])
+            ->orderByDesc('acts.happened_at')->orderByDesc('acts.id')
+            ->get(['acts.spot_id', 'acts.happened_at', 'fittings.number', 'fittings.found', 'fittings.seal', 'fittings.reused'])
+            ->groupBy('spot_id'));
+    }
+
+    /** The last one of a spot: `happened_at`, `number`, `found`, `seal`, `reused`. */
+    public function last(int $spot): ?object
+    {
+        return $this->bySpot->get($spot)?->first();
+    }
+
+    /** How often in a row, up to now, its old seal was used again. */
+    public function timesReused(int $spot): int
+    {
+        $since = $this->bySpot->get($spot)?->takeWhile(fn (object $fitting): bool => (bool) $fitting->reused);
+
+        return $since?->count() ?? 0;
+    }
+}
