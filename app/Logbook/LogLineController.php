@@ -12,6 +12,8 @@ use App\Machines\Meter;
 use App\Machines\Yard;
 use App\Notes\When;
 use Brick\Math\BigDecimal;
+use Core\LogLine\LoggedPour;
+use Core\LogLine\LogLine;
 use Core\LogLine\NotUnderstood;
 use Core\Measure\Plain;
 use Core\Meter\Judgement;
@@ -34,6 +36,9 @@ final readonly class LogLineController
             return $this->notUnderstood($not->getMessage(), $not->suggestions);
         }
         $machine = Machine::query()->with('meters')->findOrFail($line->machineId);
+        if ($line->pour !== null) {
+            return $this->pour($line, $line->pour, $machine);
+        }
         try {
             $readings = $this->lineRead->readings($line, $machine);
         } catch (Refusal $refusal) {
@@ -73,6 +78,27 @@ final readonly class LogLineController
         ]);
     }
 
+    private function pour(LogLine $line, LoggedPour $pour, Machine $machine): JsonResponse
+    {
+        try {
+            $compartment = $this->lineRead->compartment($line, $pour, $machine);
+        } catch (NotUnderstood $not) {
+            return $this->notUnderstood($not->getMessage(), $not->suggestions);
+        }
+        $name = Plain::within($compartment->name);
+        $day = $line->day === null ? '' : ' on '.Plain::day($line->day);
+
+        return new JsonResponse([
+            'understood' => true,
+            'sentence' => $pour->isOut
+                ? "{$pour->amount->display()} drained from {$machine->name}'s {$name}{$day}."
+                : "{$machine->name}'s {$name} topped up with {$pour->amount->display()}{$day}.",
+            'suggestions' => [],
+            'machine_id' => $machine->id,
+            'asks' => false,
+        ]);
+    }
+
     /** @param  list<string>  $suggestions */
     private function notUnderstood(string $sentence, array $suggestions = []): JsonResponse
     {
@@ -90,7 +116,7 @@ final readonly class LogLineController
     /**
      * The line with one of its values as it was probably meant.
      *
-     * @param  non-empty-list<array{Meter, GivenReading}>  $readings
+     * @param  list<array{Meter, GivenReading}>  $readings
      */
     private function lineWith(
         Machine $machine,

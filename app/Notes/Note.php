@@ -31,6 +31,16 @@ final readonly class Note
     ) {
     }
 
+    /**
+     * The same, with the fields of its kind as they were understood.
+     *
+     * @param  array<string, mixed>  $given
+     */
+    public function with(array $given): self
+    {
+        return new self(...['given' => $given] + get_object_vars($this));
+    }
+
     public function machine(): Machine
     {
         return $this->machine ?? throw Refusal::field('machine_id', 'Say which machine.');

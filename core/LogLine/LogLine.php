@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Core\LogLine;
 
-/** What a typed log line means: readings of one machine's meters, or what was gained since the last. */
+/**
+ * What a typed log line means: readings of one machine's meters, what was gained since the last, or fluid that went in or
+ * out.
+ */
 final readonly class LogLine
 {
     /**
-     * @param  non-empty-list<LoggedValue>  $values  one for each meter
+     * @param  list<LoggedValue>  $values  one for each meter; none where fluid is told of
      * @param  \DateTimeImmutable|null  $day  null for now
      * @param  string  $dayWords  the day as it was written
      */
@@ -17,6 +20,7 @@ final readonly class LogLine
         public array $values,
         public ?\DateTimeImmutable $day,
         public string $dayWords = '',
+        public ?LoggedPour $pour = null,
     ) {
     }
 }

@@ -31,7 +31,7 @@ final readonly class Parser
         'miles' => MeterUnit::Miles,
     ];
 
-    private const FILLERS = ['at', 'on', 'is', 'now', 'shows', 'read'];
+    private const FILLERS = ['at', 'on', 'is', 'now', 'shows', 'read', 'in', 'into', 'of', 'to', 'from', 'the'];
 
     /**
      * @param  array<string, string>  $names  machine id => name
@@ -51,11 +51,16 @@ final readonly class Parser
             throw new NotUnderstood('Write a machine and what its meter shows, like heron 412.6.');
         }
         [$machineId, $words] = $this->takeMachine($words);
-        [$day, $dayWords, $words] = (new DayWords($this->today))->take($words);
+        $pour = PourWords::take($words);
+        [$day, $dayWords, $words] = (new DayWords($this->today))->take($pour[3] ?? $words);
+        if ($pour !== null) {
+            [$amount, $typed, $isOut] = $pour;
+            $where = $this->where($words, $this->names[$machineId], ($isOut ? '-' : '+').$typed);
+
+            return new LogLine($machineId, [], $day, $dayWords, new LoggedPour($amount, $typed, $isOut, $where));
+        }
         [$written, $words] = $this->takeValues($words);
-        $words = array_values(
-            array_filter($words, fn (string $word): bool => ! in_array(mb_strtolower($word), self::FILLERS, true)),
-        );
+        $words = self::withoutFillers($words);
         $name = $this->names[$machineId];
         $line = fn (string $value): string => implode(' ', array_filter([mb_strtolower($name), $value, $dayWords]));
         if ($words !== []) {
@@ -68,6 +73,31 @@ final readonly class Parser
         }
 
         return new LogLine($machineId, $this->values($written, $line), $day, $dayWords);
+    }
+
+    /**
+     * The words for the compartment of a pour.
+     *
+     * @param  list<string>  $words
+     *
+     * @throws NotUnderstood if there are none
+     */
+    private function where(array $words, string $name, string $amount): string
+    {
+        return implode(' ', self::withoutFillers($words)) ?: throw new NotUnderstood(
+            "What of {$name} was it? Add the fluid, like ".mb_strtolower($name)." {$amount} hydraulic.",
+        );
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<string>
+     */
+    private static function withoutFillers(array $words): array
+    {
+        return array_values(
+            array_filter($words, fn (string $word): bool => ! in_array(mb_strtolower($word), self::FILLERS, true)),
+        );
     }
 
     /**
