@@ -12,6 +12,11 @@ const MachineLeaves = lazy(() => import('./machine/MachineLeaves'));
 const NowLeaf = lazy(() => import('./machine/NowLeaf'));
 const PlateLeaf = lazy(() => import('./plate/PlateLeaf'));
 const RulebookLeaf = lazy(() => import('./machine/RulebookLeaf'));
+const FluidsLeaf = lazy(() => import('./fluids/FluidsLeaf'));
+const CompartmentLeaf = lazy(() => import('./fluids/CompartmentLeaf'));
+const CompartmentBookPage = lazy(() => import('./fluids/CompartmentBookPage'));
+const PastePage = lazy(() => import('./fluids/PastePage'));
+const SisterPage = lazy(() => import('./fluids/SisterPage'));
 const BookLeaf = lazy(() => import('./machine/BookLeaf'));
 const AddMachinePage = lazy(() => import('./machine/AddMachinePage'));
 const EditMachinePage = lazy(() => import('./machine/EditMachinePage'));
@@ -62,9 +67,14 @@ export function App() {
         <Route path="/machines/:machine" element={<MachineLeaves />}>
           <Route index element={<NowLeaf />} />
           <Route path="plate/:spot?" element={<PlateLeaf />} />
+          <Route path="fluids" element={<FluidsLeaf />} />
+          <Route path="fluids/:spot" element={<CompartmentLeaf />} />
           <Route path="rulebook" element={<RulebookLeaf />} />
           <Route path="book" element={<BookLeaf />} />
         </Route>
+        <Route path="/machines/:machine/fluids/paste" element={<PastePage />} />
+        <Route path="/machines/:machine/fluids/sister" element={<SisterPage />} />
+        <Route path="/machines/:machine/fluids/:spot/book" element={<CompartmentBookPage />} />
         <Route path="/machines/:machine/edit" element={<EditMachinePage />} />
         <Route path="/machines/:machine/service" element={<ServicePage />} />
         <Route path="/machines/:machine/meter" element={<MeterPage />} />

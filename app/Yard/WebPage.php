@@ -25,6 +25,7 @@ final class WebPage
         '~^walkaround$~' => ['web/walkaround/WalkaroundPage.tsx'],
         '~^yard$~' => ['web/yard/YardPage.tsx'],
         '~^machines/\d+$~' => ['web/machine/MachineLeaves.tsx', 'web/machine/NowLeaf.tsx'],
+        '~^machines/\d+/fluids$~' => ['web/machine/MachineLeaves.tsx', 'web/fluids/FluidsLeaf.tsx'],
         '~^machines/\d+/plate~' => ['web/machine/MachineLeaves.tsx', 'web/plate/PlateLeaf.tsx'],
     ];
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Logbook\EntryKind;
+use App\Logbook\Fluids\Supply;
 use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Spot;
@@ -24,7 +25,7 @@ final class DemoBook
     private const ROWS_AT_ONCE = 100;
 
     /** @var array<string, list<array<string, mixed>>> rows by table */
-    private array $rows = ['rounds' => [], 'entries' => [], 'readings' => [], 'acts' => []];
+    private array $rows = ['rounds' => [], 'entries' => [], 'readings' => [], 'acts' => [], 'moves' => [], 'fittings' => []];
 
     /** @var array<string, int> round id by machine, day and kind */
     private array $rounds = [];
@@ -97,7 +98,10 @@ final class DemoBook
         return $this->entry($machine, EntryKind::Round, $at, $by, ['round_id' => $round]);
     }
 
-    /** @param  array<string, mixed>  $columns */
+    /**
+     * @param  array<string, mixed>  $columns
+     * @return int its id
+     */
     public function act(
         int $entry,
         Spot $spot,
@@ -106,8 +110,10 @@ final class DemoBook
         \DateTimeInterface $at,
         string $by,
         array $columns = [],
-    ): void {
+    ): int {
+        $id = count($this->rows['acts']) + 1;
         $this->rows['acts'][] = [
+            'id' => $id,
             'uuid' => $this->uuid(),
             'entry_id' => $entry,
             'machine_id' => $spot->machine_id,
@@ -123,6 +129,37 @@ final class DemoBook
             'happened_at' => self::utc($at),
             'person_id' => $this->people[$by],
             'device' => 'demo',
+            ...$columns,
+        ];
+
+        return $id;
+    }
+
+    /** What an act poured into a compartment; what ran out where it names no fluid. */
+    public function move(int $entry, int $act, Spot $spot, string $typed, string $litres, ?Supply $fluid): void
+    {
+        $this->rows['moves'][] = [
+            'entry_id' => $entry,
+            'act_id' => $act,
+            'from_id' => $fluid === null ? $spot->id : null,
+            'to_id' => $fluid === null ? null : $spot->id,
+            'litres' => $litres,
+            'typed' => $typed,
+            'supply_id' => $fluid?->id,
+            'fluid' => $fluid?->name,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    public function fitting(int $act, array $columns): void
+    {
+        $this->rows['fittings'][] = [
+            'act_id' => $act,
+            'number' => null,
+            'found' => null,
+            'seal' => null,
+            'reused' => false,
+            'torque' => null,
             ...$columns,
         ];
     }

@@ -55,11 +55,13 @@ final class LoadDemo extends Command
         'task_spots',
         'tasks',
         'grease_points',
+        'sheets',
         'spots',
         'meters',
         'machine_operator',
         'machines',
         'shared_rulebooks',
+        'supplies',
         'idempotency_keys', 'personal_access_tokens', 'people', 'yard',
     ];
 
@@ -74,6 +76,8 @@ final class LoadDemo extends Command
     private array $fittedBy = [];
 
     private DemoBook $book;
+
+    private DemoFluids $fluids;
 
     public function handle(): int
     {
@@ -126,7 +130,8 @@ final class LoadDemo extends Command
             'time_zone' => Coldbrook::TIME_ZONE,
             'distance_unit' => 'km',
             'is_demo' => true,
-            'coldest_night' => '-14 °C',
+            'coldest_night' => DemoFluids::COLDEST,
+            'hottest_day' => DemoFluids::HOTTEST,
             'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']],
         ]);
         foreach (DemoPeople::ALL as $person) {
@@ -135,6 +140,7 @@ final class LoadDemo extends Command
                     'may_use_all_machines' => ! isset(DemoPeople::RESTRICTED[$person['sign_in_name']])])->id;
         }
         $this->book = new DemoBook($this->people);
+        $this->fluids = new DemoFluids($this->book);
         $today = CarbonImmutable::now(Coldbrook::TIME_ZONE)->startOfDay();
         foreach (Coldbrook::machines() as $index => $machine) {
             $this->addMachine(new DemoLife($machine, $today, self::SEED + $index));
@@ -167,6 +173,7 @@ final class LoadDemo extends Command
             ...DemoParticulars::record($demo->name, $life->today),
         ]);
         UsualSpots::begin($machine);
+        $this->fluids->open($machine, $demo);
         $meters = $this->fitMeters($machine, $life);
         $this->writeRules($machine, $life);
         $rules = $machine->load('rules')->rules->keyBy(
@@ -198,6 +205,7 @@ final class LoadDemo extends Command
                 $service['note'],
             );
         }
+        $this->fluids->toppedUp($machine, $life);
         $this->particulars($machine, $life, $meters);
         $this->happenings($machine, $life->readings[array_key_last($life->readings)]['at']);
     }
@@ -234,7 +242,7 @@ final class LoadDemo extends Command
                         'strokes' => $spot->greasePoint()->strokes,
                     ]
                     : [];
-                $this->book->act(
+                $act = $this->book->act(
                     $entry,
                     $spot,
                     $kind,
@@ -243,6 +251,7 @@ final class LoadDemo extends Command
                     $by,
                     ['check_key' => $check, 'task_id' => $rule->task_id, ...$grease],
                 );
+                $this->fluids->serviced($entry, $act, $spot, $kind, $at, $by);
             }
         }
     }

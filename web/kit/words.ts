@@ -35,6 +35,7 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   round: 'Round',
   found: 'Found',
   topped_up: 'Top-up',
+  fluid: 'Fluid',
   mended: 'Put right',
   meter_doubted: 'Meter',
   remark: 'Remark',
@@ -82,6 +83,29 @@ export const SUBJECT_WORDS: Record<Schemas['Subject'], string> = {
   battery: 'battery',
   safety: 'switches and guards',
   other: 'something else',
+};
+
+export const COMPARTMENT_WORDS: Record<Schemas['CompartmentKind'], string> = {
+  engine: 'engine oil',
+  transmission: 'a transmission',
+  transfer: 'a transfer case',
+  hydraulic: 'hydraulics',
+  hydrostatic: 'a hydrostatic drive',
+  front_differential: 'a front differential',
+  rear_differential: 'a rear differential',
+  wet_brake_axle: 'an axle with wet brakes',
+  final_drive: 'a final drive',
+  gearbox: 'a gearbox',
+  reduction_gear: 'a reduction gear',
+  pto: 'a PTO housing',
+  torque_converter: 'a torque converter',
+  chaincase: 'a chaincase',
+  pivot_shaft: 'a pivot shaft',
+  coolant: 'coolant',
+  brake: 'brake fluid',
+  oil_bath: 'an oil-bath cleaner',
+  fuel: 'fuel',
+  battery_cells: 'battery cells',
 };
 
 export const ROLE_OF_OPENING: Record<Schemas['OpeningRole'], string> = {

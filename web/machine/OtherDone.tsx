@@ -1,13 +1,27 @@
+import { useQuery } from '@tanstack/react-query';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { fluidsQuery } from '../fluids/queries';
 import { QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
+import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 
-export type Other = { spot: string; act: Schemas['ActKind'] | ''; more: string };
+export type Other = {
+  spot: string;
+  act: Schemas['ActKind'] | '';
+  more: string;
+  /** Which of the fluids that are kept went in. */
+  fluid?: string;
+  /** The old washer or ring was used again. */
+  reused?: boolean;
+};
 
 const NOTHING: Other = { spot: '', act: '', more: '' };
+
+const POURS: readonly string[] = ['topped_up', 'filled', 'changed'];
+const SEALED: readonly string[] = ['closed', 'replaced'];
 
 const Rows = styled.div`
   display: flex; flex-direction: column; gap: 14px; padding: 14px 20px; border-bottom: 1px solid var(--rule);
@@ -30,6 +44,7 @@ type Props = {
 
 /** What was done that no task of the rulebook asks for: where, what, and what more there is to say of it. */
 export function OtherDone({ spots, done, errors, onChange }: Props) {
+  const fluids = useQuery(fluidsQuery).data?.fluids ?? [];
   const change = (index: number, part: Partial<Other>) =>
     onChange(done.map((one, at) => (at === index ? { ...one, ...part } : one)));
   return (
@@ -70,6 +85,23 @@ export function OtherDone({ spots, done, errors, onChange }: Props) {
             ) : (
               <span />
             )}
+            {POURS.includes(one.act) && (
+              <Choice
+                label="Of what"
+                value={one.fluid ?? ''}
+                onChange={(fluid) => change(index, { fluid })}
+                options={[
+                  { value: '', label: 'not said' },
+                  ...fluids.map(({ id, name }) => ({ value: String(id), label: name })),
+                ]}
+                error={error('fluid')}
+              />
+            )}
+            {SEALED.includes(one.act) && (
+              <Tick checked={one.reused ?? false} onChange={(reused) => change(index, { reused })}>
+                Old seal used again
+              </Tick>
+            )}
             <QuietButton
               aria-label={`Leave out what was done in row ${index + 1}`}
               onPress={() => onChange(done.filter((_, at) => at !== index))}
@@ -91,7 +123,7 @@ export function toldOthers(
   done: Other[],
   spots: Schemas['Walk']['spots'],
 ): NonNullable<Schemas['ServiceDone']['other']> {
-  return done.map(({ spot, act, more }) => {
+  return done.map(({ spot, act, more, fluid, reused }) => {
     const asks = spots.find(({ key }) => key === spot)?.acts.find((one) => one.act === act)?.asks;
     const said = more.trim();
     return {
@@ -100,6 +132,8 @@ export function toldOthers(
       ...(asks === 'amount' && said && { amount: said }),
       ...(asks === 'strokes' && said && { strokes: Number(said) }),
       ...(asks === 'part' && said && { number: said }),
+      ...(POURS.includes(act) && fluid && { fluid: Number(fluid) }),
+      ...(SEALED.includes(act) && reused && { reused }),
     };
   });
 }

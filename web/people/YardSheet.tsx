@@ -11,7 +11,16 @@ import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
 
-type Settings = Pick<Schemas['YardRecord'], 'name' | 'time_zone' | 'distance_unit' | 'coldest_night' | 'grease_guns'>;
+type Settings = Pick<
+  Schemas['YardRecord'],
+  'name' | 'time_zone' | 'distance_unit' | 'coldest_night' | 'hottest_day' | 'fluid_school' | 'grease_guns'
+>;
+
+const SCHOOLS: { value: Schemas['FluidSchool']; label: string }[] = [
+  { value: 'makers_in_warranty', label: "the maker's own while the warranty runs, equivalents after" },
+  { value: 'makers', label: "always the maker's own" },
+  { value: 'equivalents', label: 'always equivalents that meet the specification' },
+];
 
 /** The yard's own name, clock and measure of distance. */
 export function YardSheet() {
@@ -26,6 +35,7 @@ export function YardSheet() {
           <Soft>
             {yard.data.machines} machines, clock of {yard.data.time_zone}, distances in {yard.data.distance_unit}
             {yard.data.coldest_night && `, coldest night ${yard.data.coldest_night}`}
+            {yard.data.hottest_day && `, hottest day ${yard.data.hottest_day}`}
           </Soft>
         </Line>
         <Margin>
@@ -45,6 +55,8 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
     time_zone: yard.time_zone,
     distance_unit: yard.distance_unit,
     coldest_night: yard.coldest_night,
+    hottest_day: yard.hottest_day,
+    fluid_school: yard.fluid_school,
     grease_guns: yard.grease_guns,
   };
   const [draft, setDraft] = useState(before);
@@ -96,7 +108,19 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
         value={draft.coldest_night ?? ''}
         onChange={(night) => setDraft({ ...draft, coldest_night: night || null })}
         error={save.fields.coldest_night}
-        help="Coolant must stand it."
+        help="Coolant must stand it, and oil must let an engine be cranked."
+      />
+      <Field
+        label="Hottest day here, °C unless you say otherwise"
+        value={draft.hottest_day ?? ''}
+        onChange={(day) => setDraft({ ...draft, hottest_day: day || null })}
+        error={save.fields.hottest_day}
+      />
+      <Choice
+        label="Fluids and filters"
+        value={draft.fluid_school}
+        onChange={(fluid_school) => setDraft({ ...draft, fluid_school })}
+        options={SCHOOLS}
       />
       {[...draft.grease_guns, { name: '', ten_strokes: '' }].slice(0, 3).map((gun, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: guns keep their places while they are typed

@@ -6,9 +6,11 @@ import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
-import { ROLE_OF_OPENING, SUBJECT_WORDS } from '../kit/words';
+import { COMPARTMENT_WORDS, ROLE_OF_OPENING, SUBJECT_WORDS } from '../kit/words';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { PlacePicker } from './PlacePicker';
+import { OpeningFields, PartFields } from './SheetFields';
+import { openingSheet, partSheet, type SheetDraft, sheetDraft } from './sheetDraft';
 
 type Spot = Schemas['Spot'];
 
@@ -30,6 +32,11 @@ const END_SIGNS: { value: Schemas['EndSign']; label: string }[] = [
   { value: 'strokes', label: 'by strokes counted' },
   { value: 'resistance', label: 'until it resists' },
 ];
+
+const COMPARTMENTS = Object.entries(COMPARTMENT_WORDS).map(([value, label]) => ({
+  value: value as Schemas['CompartmentKind'],
+  label,
+}));
 
 const SUBJECTS = Object.entries(SUBJECT_WORDS).map(([value, label]) => ({ value: value as Schemas['Subject'], label }));
 
@@ -60,7 +67,10 @@ export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }
     most: spot?.grease?.most?.toString() ?? '',
     end_sign: spot?.grease?.end_sign ?? ('shows' as const),
     grease: spot?.grease?.grease ?? 'NLGI 2, lithium complex',
+    compartment: spot?.compartment ?? ('gearbox' as const),
   });
+  const [sheet, setSheet] = useState(sheetDraft(spot?.sheet));
+  const changeSheet = (part: Partial<SheetDraft>) => setSheet((before) => ({ ...before, ...part }));
   const change = (part: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...part }));
   const write = useWrite(
     (header, body: Schemas['SpotChange'] & Pick<Schemas['NewSpot'], 'name' | 'kind'>) =>
@@ -86,7 +96,9 @@ export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }
     reach: draft.reach,
     trick: draft.trick,
     parent: draft.parent || null,
-    ...(draft.kind === 'opening' && { role: draft.role || null }),
+    ...(draft.kind === 'compartment' && { compartment: draft.compartment }),
+    ...(draft.kind === 'opening' && { role: draft.role || null, sheet: openingSheet(sheet) }),
+    ...(draft.kind === 'part' && { sheet: partSheet(sheet) }),
     x: draft.x,
     y: draft.y,
     ...(isPoint && {
@@ -135,6 +147,15 @@ export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }
           error={write.fields.subject}
         />
       )}
+      {draft.kind === 'compartment' && (
+        <Choice
+          label="It holds"
+          value={draft.compartment}
+          onChange={(compartment) => change({ compartment })}
+          options={COMPARTMENTS}
+          error={write.fields.compartment}
+        />
+      )}
       {(draft.kind === 'opening' || draft.kind === 'part') && (
         <Fields $columns={2}>
           <Choice
@@ -155,6 +176,8 @@ export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }
           )}
         </Fields>
       )}
+      {draft.kind === 'opening' && <OpeningFields draft={sheet} onChange={changeSheet} fields={write.fields} />}
+      {draft.kind === 'part' && <PartFields draft={sheet} onChange={changeSheet} fields={write.fields} />}
       {isPoint && (
         <>
           <Fields $columns={2}>
@@ -174,7 +197,11 @@ export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }
       <PlacePicker of={of} kind={draft.kind} x={draft.x} y={draft.y} onPlace={(x, y) => change({ x, y })} />
       <Refusal
         refused={write.refused}
-        besides={[...Object.keys(draft), ...Object.keys(draft).map((field) => `grease.${field}`)]}
+        besides={[
+          ...Object.keys(draft),
+          ...Object.keys(draft).map((field) => `grease.${field}`),
+          ...Object.keys(write.fields).filter((field) => field.startsWith('sheet.')),
+        ]}
       />
       <Actions>
         <MainButton isDisabled={write.busy} onPress={() => write.send(body())}>

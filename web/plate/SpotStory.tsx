@@ -2,8 +2,10 @@ import { type ReactNode, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { FluidDialog } from '../fluids/FluidDialog';
+import { Capacities, Takes } from '../fluids/FluidsLeaf';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
-import { instant, within } from '../kit/format';
+import { count, instant, within } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Soft } from '../kit/Sheet';
 import { ToldStamp, VerdictStamp } from '../kit/Stamp';
@@ -16,7 +18,6 @@ import { WearChart } from '../walkaround/WearChart';
 import { mayUse } from '../yard/MachineLine';
 import { GreaseDialog } from './GreaseDialog';
 import { toldWords } from './looks';
-import { TopUpDialog } from './TopUpDialog';
 
 type Story = Schemas['SpotStory'];
 
@@ -89,6 +90,9 @@ export function SpotStory({ story, onChange }: Props) {
             <Soft>{story.grease.grease}</Soft>
           </Row>
         )}
+        {story.fluid && <FluidRows fluid={story.fluid} machine={story.machine_id} />}
+        {story.part_place && <PartRows of={story.part_place} />}
+        {story.role && story.sheet && <OpeningRows sheet={story.sheet} />}
         {(story.rules.length > 0 || story.point) && (
           <Row name="Due">
             {story.point && (
@@ -129,6 +133,15 @@ export function SpotStory({ story, onChange }: Props) {
         {story.has.length > 0 && (
           <Row name="Has">
             <Kin machine={story.machine_id} kin={story.has} />
+          </Row>
+        )}
+        {story.takes.length > 0 && (
+          <Row name="The job takes">
+            {story.takes.map((task) => (
+              <span key={task.rule_id}>
+                <Takes of={task} />
+              </span>
+            ))}
           </Row>
         )}
         {story.role && <Row name="It is for">{ROLE_OF_OPENING[story.role]}</Row>}
@@ -177,7 +190,15 @@ export function SpotStory({ story, onChange }: Props) {
         {mayService && <ActionLink to={`${machine}/service?spot=${story.key}`}>Record what was done here</ActionLink>}
         {person.role === 'keeper' && <QuietButton onPress={onChange}>Change this spot</QuietButton>}
       </QuietActions>
-      {doing === 'top_up' && <TopUpDialog story={story} onClose={() => setDoing(null)} />}
+      {doing === 'top_up' && (
+        <FluidDialog
+          machine={story.machine_id}
+          machineName={story.machine}
+          spot={story.key}
+          name={story.name}
+          onClose={() => setDoing(null)}
+        />
+      )}
       {doing === 'grease' && story.grease && (
         <GreaseDialog story={story} grease={story.grease} onClose={() => setDoing(null)} />
       )}
@@ -191,6 +212,95 @@ function Row({ name, children }: { name: string; children: ReactNode }) {
       <dt>{name}</dt>
       <dd>{children}</dd>
     </div>
+  );
+}
+
+/** What a compartment holds, and what is in it. */
+function FluidRows({ fluid, machine }: { fluid: NonNullable<Story['fluid']>; machine: number }) {
+  const { life } = fluid;
+  return (
+    <>
+      <Row name="Takes">
+        <Capacities of={fluid} />
+        {fluid.takes.map(({ book, in_words: words }) => (
+          <span key={book}>
+            {words}
+            {fluid.takes.length > 1 && <Soft> {book}</Soft>}
+          </span>
+        ))}
+        {fluid.shares_with && <span>It shares its fluid with the {within(fluid.shares_with.name)}.</span>}
+      </Row>
+      <Row name="In it">
+        <span>
+          {life.fluid ?? 'Nobody has said what.'}
+          {life.since && `, since ${instant(life.since, true)}`}
+          {life.hours !== null && `, ${count(life.hours)} h`}
+          {life.missing && (
+            <>
+              . Probably <strong>{life.missing.display}</strong> missing
+            </>
+          )}
+        </span>
+        <Link to={`/machines/${machine}/fluids/${fluid.key}`}>Its life, its openings, will this bottle do</Link>
+      </Row>
+    </>
+  );
+}
+
+/** What belongs at a part's place, and what was fitted. */
+function PartRows({ of }: { of: NonNullable<Story['part_place']> }) {
+  const { sheet, fitted } = of;
+  const besides = [sheet?.tight, sheet?.orientation, sheet?.loose?.length ? `count ${sheet.loose.join(', ')}` : ''];
+  return (
+    <>
+      {of.to_buy && (
+        <Row name="Part">
+          <span>
+            <strong>{of.to_buy}</strong>
+            {sheet?.superseded_by && `, instead of ${sheet.number}`}
+            {sheet?.seal && `, with ${sheet.seal}`}
+          </span>
+          {(sheet?.equivalents ?? []).map(({ number, will_do: willDo, because }) => (
+            <Soft key={number}>{willDo ? `or ${number}` : `${number} fits but will not do: ${because}`}</Soft>
+          ))}
+          {besides.filter(Boolean).length > 0 && <Soft>{besides.filter(Boolean).join('. ')}</Soft>}
+          {sheet?.only_for && <Soft>Only for {sheet.only_for}</Soft>}
+        </Row>
+      )}
+      {fitted?.number && (
+        <Row name="Fitted">
+          <span>
+            {fitted.number}, {instant(fitted.at, true)}
+          </span>
+          {fitted.will_do === true ? <Soft>{fitted.why}</Soft> : <strong>{fitted.why}</strong>}
+        </Row>
+      )}
+      {of.times_reused > 0 && (
+        <Row name="Seal">
+          The old one was used again {of.times_reused === 1 ? 'the last time' : `${of.times_reused} times`}: a new one
+          is on the next list.
+        </Row>
+      )}
+    </>
+  );
+}
+
+/** What it takes to open and shut an opening. */
+function OpeningRows({ sheet }: { sheet: NonNullable<Story['sheet']> }) {
+  const told = [sheet.side, sheet.tool, sheet.seal, sheet.sealant, sheet.magnet ? 'with a magnet' : ''].filter(Boolean);
+  return (
+    <>
+      {told.length > 0 && <Row name="Opened with">{told.join(', ')}</Row>}
+      {sheet.torque && (
+        <Row name="Tight">
+          <span>
+            <strong>{sheet.torque}</strong> <Soft>by hand first</Soft>
+          </span>
+        </Row>
+      )}
+      {sheet.comes_off && <Row name="First off">{sheet.comes_off}</Row>}
+      {(sheet.loose ?? []).length > 0 && <Row name="Count">{sheet.loose?.join(', ')}</Row>}
+    </>
   );
 }
 

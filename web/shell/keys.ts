@@ -13,6 +13,7 @@ export const PLACES = [
 export const LEAF_KEYS = [
   { key: 'n', does: 'Now', leaf: '' },
   { key: 'p', does: 'Plate', leaf: '/plate' },
+  { key: 'f', does: 'Fluids', leaf: '/fluids' },
   { key: 'r', does: 'Rulebook', leaf: '/rulebook' },
   { key: 'b', does: 'Book', leaf: '/book' },
 ] as const;

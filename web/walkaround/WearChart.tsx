@@ -2,6 +2,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { count, instant } from '../kit/format';
 import { VerdictStamp } from '../kit/Stamp';
+import { ticks } from '../kit/ticks';
 
 type Wear = Schemas['Trends']['wear'][number];
 
@@ -104,13 +105,4 @@ export function WearChart({ wear }: { wear: Wear }) {
       </Behind>
     </Figure>
   );
-}
-
-/** A few round numbers of hours along the foot. */
-function ticks(from: number, to: number): number[] {
-  const rough = (to - from) / 5 || 1;
-  const size = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 5, 10].map((times) => times * size).find((candidate) => candidate >= rough) ?? rough;
-  const first = Math.ceil(from / step);
-  return Array.from({ length: Math.max(1, Math.floor(to / step) - first + 1) }, (_, index) => (first + index) * step);
 }

@@ -1,0 +1,88 @@
+import type { Schemas } from '../api/client';
+
+const options = <T extends string>(words: Record<T, string>) =>
+  (Object.entries(words) as [T, string][]).map(([value, label]) => ({ value, label }));
+
+export const FLUID_WORDS: Record<Schemas['FluidKind'], string> = {
+  engine_oil: 'engine oil',
+  gear_oil: 'gear oil',
+  hydraulic_oil: 'hydraulic oil',
+  hydrostatic_oil: 'hydrostatic oil',
+  wet_brake_oil: 'wet-brake oil',
+  tractor_fluid: 'tractor fluid',
+  coolant: 'coolant',
+  brake_fluid: 'brake fluid',
+  fuel: 'fuel',
+  distilled_water: 'distilled water',
+};
+export const FLUIDS = options(FLUID_WORDS);
+
+export const CHEMISTRIES: { value: Schemas['Chemistry'] | ''; label: string }[] = [
+  { value: '', label: 'not said' },
+  ...options<Schemas['Chemistry']>({
+    iat: 'IAT, inorganic',
+    oat: 'OAT, organic acid',
+    hoat: 'HOAT, hybrid',
+    glycol: 'glycol (DOT 3, 4, 5.1)',
+    silicone: 'silicone (DOT 5)',
+  }),
+];
+
+export const CAPACITY_KINDS = options<Schemas['CapacityKind']>({
+  refill: 'at a change',
+  with_filter: 'with filter',
+  without_filter: 'without filter',
+  dry: 'dry',
+  per_side: 'each side',
+  filters_only: 'filters only',
+});
+
+export const BOOKS = options<Schemas['Book']>({
+  machine: "the machine's book",
+  component: "the component maker's",
+});
+
+export const PART_KINDS = options<Schemas['PartKind']>({
+  filter: 'filter',
+  strainer: 'strainer or screen',
+  ring: 'ring',
+  washer: 'washer',
+  gasket: 'gasket',
+  plug: 'spark plug',
+  belt: 'belt',
+  blade: 'blade',
+  impeller: 'impeller',
+  other: 'something else',
+});
+
+export const DRAIN_WAYS: { value: 'plug' | 'filter' | 'hose' | 'suction' | ''; label: string }[] = [
+  { value: '', label: 'not said' },
+  { value: 'plug', label: 'by its plug' },
+  { value: 'filter', label: 'by taking the filter off' },
+  { value: 'hose', label: 'by taking a hose off' },
+  { value: 'suction', label: 'by suction' },
+];
+
+export const SEEN = options<Schemas['Seen']>({
+  clear: 'clear, amber to brown',
+  dark: 'dark',
+  black: 'black',
+  grey: 'grey shimmer',
+  milky: 'milky',
+  water_drops: 'drops of water',
+  foam: 'beige foam',
+  burnt_smell: 'burnt smell',
+  fuel_smell: 'smells of fuel',
+  fuzz: 'fine fuzz on the magnet',
+  slivers: 'slivers',
+  chips: 'chips or flakes',
+  overfull: 'far over full',
+  low: 'low',
+});
+
+/** What one types in one field, several things parted by commas. */
+export const listed = (text: string): string[] =>
+  text
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean);
