@@ -85,9 +85,10 @@ final readonly class CompartmentShape
 
     private static function told(Check $check): string
     {
-        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
+        $method = LevelMethod::tryFrom($check->limits['method'] ?? '');
+        $protocol = Level::protocol(new Fields($check->limits), $method ?? LevelMethod::Stick)->inWords();
 
-        return "by {$method->word()}, ".Level::protocol(new Fields($check->limits), $method)->inWords();
+        return $method === null ? $protocol : "by {$method->word()}, {$protocol}";
     }
 
     /** @return array<string, mixed> */

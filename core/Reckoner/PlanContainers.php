@@ -26,11 +26,12 @@ final class PlanContainers implements Calculator
         $sizes = $this->sizes($given);
         $have = $this->have($given);
         $tolerance = $given->optionalNumber('tolerance', 'the tolerance');
-        if ($needs === []) {
-            $given->fault('needs', 'Say what is needed.');
-        }
         if ($tolerance?->isGreaterThanOrEqualTo(1)) {
             $given->fault('tolerance', 'The tolerance is a share, under 1.');
+        }
+        $given->complete();
+        if ($needs === []) {
+            $given->fault('needs', 'Say what is needed.');
         }
         $given->complete();
         $plans = [];

@@ -42,6 +42,7 @@ final class PlanPans implements Calculator
         if ($margin?->isGreaterThanOrEqualTo(1)) {
             $given->fault('margin', 'What is left free of a pan is a share of it, under 1.');
         }
+        $given->complete();
         foreach (['comes_out' => [$drains, self::MOST_DRAINS], 'pans' => [$pans, self::MOST_PANS]] as $name => [$list, $most]) {
             if ($list === [] || count($list) > $most) {
                 $given->fault($name, $list === [] ? 'Say how much; at least one is needed.' : "At most {$most} at once.");

@@ -66,8 +66,8 @@ final class DemoFluids
     /** Of a hundred services, in how many the old washer was used again. */
     private const REUSED = 12;
 
-    /** Weeks between two top-ups of an engine. */
-    private const TOPPED_UP_EVERY = [5, 11];
+    /** Hours between two top-ups of an engine. */
+    private const TOPPED_UP_EVERY = [18, 40];
 
     /** @var list<Supply> */
     private array $supplies = [];
@@ -148,7 +148,7 @@ final class DemoFluids
         }
     }
 
-    /** Engines that use a little: topped up every few weeks. */
+    /** Engines that use a little. */
     public function toppedUp(Machine $machine, DemoLife $life): void
     {
         $engine = Spot::query()->where(['machine_id' => $machine->id, 'compartment' => CompartmentKind::Engine])->first();
@@ -157,14 +157,15 @@ final class DemoFluids
         if ($engine === null || $fluid === null || $amount === null || $life->machine->unknownHistory) {
             return;
         }
-        $weeks = 0;
+        $last = null;
         $next = $this->chance->getInt(...self::TOPPED_UP_EVERY);
-        foreach ($life->readings as $index => $reading) {
-            if (++$weeks < $next || $index === array_key_last($life->readings)) {
+        foreach ($life->readings as $reading) {
+            $last ??= $reading['hours'];
+            if ($reading['hours'] === null || $next > $reading['hours'] - $last) {
                 continue;
             }
-            [$weeks, $next] = [0, $this->chance->getInt(...self::TOPPED_UP_EVERY)];
-            $share = $this->chance->getInt(3, 7);
+            [$last, $next] = [$reading['hours'], $this->chance->getInt(...self::TOPPED_UP_EVERY)];
+            $share = $this->chance->getInt(2, 4);
             $poured = Quantity::of($amount->value->multipliedBy($share)->dividedBy(100)->toScale($amount->unit === Unit::Millilitre ? 0 : 2, \Brick\Math\RoundingMode::HALF_UP), $amount->unit);
             $at = $reading['at']->addMinutes(10);
             $entry = $this->book->entry($machine, EntryKind::ToppedUp, $at, $reading['by']);

@@ -88,7 +88,7 @@ final class DemoSheets
             ...$this->gears('pto_housing', '4.2 qt', '80W-90', 'GL-4', yellow: true),
             'coolant' => $this->coolant('6.6 gal', 'hoat'),
             'fuel' => $this->fuel('9.5 gal', 'diesel', 'Valve below the tank: lever in line with the pipe is on'),
-            'fuel_filter' => $this->filter('22-006', uses: ['fuel to fill the tank before the purge', 'rag']),
+            'fuel_filter' => $this->inline('22-006', uses: ['fuel to fill the tank before the purge', 'rag']),
             'water_separator' => $this->part('other', '22-019', seal: "{$this->mark} 22-020 ring", loose: ['float', 'spring']),
             'air_cleaner' => $this->part('filter', '11-330'),
             'inner_element' => $this->part('filter', '11-331'),
@@ -107,7 +107,7 @@ final class DemoSheets
             'hydrostatic_filter_left' => $this->filter('9-052', finer: true),
             'hydrostatic_filter_right' => $this->filter('9-052', finer: true),
             'fuel' => $this->fuel('5.2 gal', 'petrol', 'Valve under the tank: across the line is shut', draw: true),
-            'fuel_filter' => $this->filter('4-160', uses: ['rag']),
+            'fuel_filter' => $this->inline('4-160', uses: ['rag']),
             'pre_cleaner' => $this->part('filter', '4-131'),
             'air_cleaner' => $this->part('filter', '4-130'),
             'deck_belt' => $this->part('belt', '7-210'),
@@ -132,7 +132,7 @@ final class DemoSheets
                 ],
             ],
             'fuel' => $this->fuel('2.9 gal', 'petrol', '', draw: true),
-            'fuel_filter' => $this->filter('160', uses: ['rag']),
+            'fuel_filter' => $this->inline('160', uses: ['rag']),
             'pre_cleaner' => $this->part('filter', '131'),
             'air_cleaner' => $this->part('filter', '130'),
             'deck_belt' => $this->part('belt', '410'),
@@ -154,7 +154,7 @@ final class DemoSheets
             ...$this->gears('deck_gearbox', '0.35 L', '80W-90', 'GL-4', yellow: true),
             'coolant' => $this->coolant('4.6 L', 'oat'),
             'fuel' => $this->fuel('38 L', 'diesel', 'Lever at the filter: up is on'),
-            'fuel_filter' => $this->filter('622', seal: "{$this->mark} 623 ring", uses: ['fuel to fill the tank before the purge']),
+            'fuel_filter' => $this->inline('622', seal: "{$this->mark} 623 ring", uses: ['fuel to fill the tank before the purge']),
             'air_cleaner' => $this->part('filter', '630'),
             'inner_element' => $this->part('filter', '631'),
             'alternator_belt' => $this->part('belt', '650'),
@@ -181,7 +181,7 @@ final class DemoSheets
             'coolant' => $this->coolant('4.1 qt', 'hoat'),
             'brake_fluid' => $this->brakes('DOT 4'),
             'fuel' => $this->fuel('9 gal', 'petrol', '', draw: true),
-            'fuel_filter' => $this->filter('2610'),
+            'fuel_filter' => $this->inline('2610'),
             'air_cleaner' => $this->part('filter', '2540', superseded: '2541'),
             'cvt_belt' => $this->part('belt', '4102', orientation: 'Print readable from above'),
             'cvt_gasket' => $this->part('gasket', '4110'),
@@ -201,7 +201,7 @@ final class DemoSheets
             ...$this->gears('transmission', '0.7 L', '75W-90', 'GL-4', yellow: true, seal: "{$this->mark} 1905 washer"),
             'brake_fluid' => $this->brakes('DOT 4'),
             'fuel' => $this->fuel('4.4 gal', 'petrol', 'Cock on the left: down is on', draw: true),
-            'fuel_filter' => $this->filter('1830'),
+            'fuel_filter' => $this->inline('1830'),
             'air_cleaner' => $this->part('filter', '1840'),
             'cvt_belt' => $this->part('belt', '1950', orientation: 'Arrow forward'),
             'cvt_gasket' => $this->part('gasket', '1951'),
@@ -222,7 +222,7 @@ final class DemoSheets
             'coolant' => $this->coolant('4.2 L', 'oat'),
             'brake_fluid' => $this->brakes('DOT 3'),
             'fuel' => $this->fuel('36 L', 'petrol', ''),
-            'fuel_filter' => $this->filter('90-31'),
+            'fuel_filter' => $this->inline('90-31'),
             'air_cleaner' => $this->part('filter', '90-20'),
             'alternator_belt' => $this->part('belt', '90-52'),
             'pads' => $this->part('other', '90-71'),
@@ -237,7 +237,7 @@ final class DemoSheets
             ...$this->engine('engine_oil', '1.1 qt', ['API SJ'], kind: 'refill', cooling: 'air', drain: '17 mm spanner', torque: '18 ft-lb', grades: self::SMALL_ENGINE),
             ...$this->gears('rear_axle', '1.25 L', '80W-90', 'GL-5'),
             'fuel' => $this->fuel('5.5 gal', 'petrol', 'Lever under the seat: to the front is on', draw: true),
-            'fuel_filter' => $this->filter('S-14'),
+            'fuel_filter' => $this->inline('S-14'),
             'air_cleaner' => $this->part('filter', 'S-20'),
             'drive_belt' => $this->part('belt', 'S-41'),
             'starter_belt' => $this->part('belt', 'S-42'),
@@ -274,8 +274,8 @@ final class DemoSheets
             'impeller_gasket' => $this->part('gasket', '1-131'),
             'sea_strainer' => $this->strainer('1-140'),
             'fuel' => $this->fuel('90 L', 'diesel', 'Lever on top of the tank: along the pipe is on'),
-            'fuel_filter' => $this->filter('1-080', seal: "{$this->mark} 1-081 ring", uses: ['fuel to fill the tank before the purge', 'rag']),
-            'inline_fuel_filter' => [...$this->filter('1-083'), 'orientation' => 'Arrow toward the engine'],
+            'fuel_filter' => $this->inline('1-080', seal: "{$this->mark} 1-081 ring", uses: ['fuel to fill the tank before the purge', 'rag']),
+            'inline_fuel_filter' => $this->inline('1-083'),
             'water_separator' => $this->part('other', '1-090', seal: "{$this->mark} 1-091 ring"),
             'alternator_belt' => $this->part('belt', '1-200'),
             'air_cleaner' => $this->part('filter', '1-110'),
@@ -289,7 +289,7 @@ final class DemoSheets
             ...$this->engine('engine_oil', '1.15 L', ['API SJ'], kind: 'refill', cooling: 'air', drain: '12 mm socket', torque: '14 ft-lb', grades: self::SMALL_ENGINE),
             ...$this->gears('drive_oil', '0.8 L', '80W-90', 'GL-4', yellow: true),
             'fuel' => $this->fuel('1.6 gal', 'petrol', 'Slide under the air cleaner: right is on', draw: true),
-            'fuel_filter' => $this->filter('P-16'),
+            'fuel_filter' => $this->inline('P-16'),
             'pre_cleaner' => $this->part('filter', 'P-13'),
             'air_cleaner' => $this->part('filter', 'P-12'),
             'drive_belt' => $this->part('belt', 'P-40'),
@@ -323,7 +323,7 @@ final class DemoSheets
             ...$final('left'),
             ...$final('right'),
             'fuel' => $this->fuel('31 gal', 'diesel', 'Tap under the tank: handle along the pipe is on'),
-            'fuel_filter' => $this->filter('77-070', seal: "{$this->mark} 77-071 ring", uses: ['fuel to fill the tank before the purge', 'rag']),
+            'fuel_filter' => $this->inline('77-070', seal: "{$this->mark} 77-071 ring", uses: ['fuel to fill the tank before the purge', 'rag']),
             'sediment_bowl' => $this->part('other', '77-075', seal: "{$this->mark} 77-076 gasket"),
             'fan_belt' => $this->part('belt', '77-090'),
         ];
@@ -487,6 +487,15 @@ final class DemoSheets
                 'because' => 'it screws on, but filters too coarsely for a drive.',
             ]]] : ['equivalents' => [['number' => "Wyndle {$number}", 'will_do' => true, 'because' => '']]],
         ];
+    }
+
+    /**
+     * @param  list<string>  $uses
+     * @return array<string, mixed>
+     */
+    private function inline(string $number, string $seal = '', array $uses = ['rag']): array
+    {
+        return $this->part('filter', $number, seal: $seal, orientation: 'Arrow toward the engine', uses: $uses);
     }
 
     /** @return array<string, mixed> */

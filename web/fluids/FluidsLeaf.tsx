@@ -18,17 +18,16 @@ const Head = styled.div`
   ${PHONE} { padding: 10px 14px; }
 `;
 const Table = styled.table`
-  width: 100%; border-collapse: collapse; font-size: 16px;
+  width: 100%; border-collapse: collapse; font-size: 16px; table-layout: fixed;
   th, td { text-align: left; vertical-align: top; padding: 9px 12px; border-bottom: 1px solid var(--rule); font-weight: 450; }
   thead th { font-size: 15px; color: var(--soft); padding-top: 7px; padding-bottom: 7px; }
   th:first-child, td:first-child { padding-left: 20px; }
-  tbody th { width: 27%; } tbody th a { font-weight: 650; }
-  td.amount { width: 21%; white-space: nowrap; }
+  tbody th a { font-weight: 650; }
+  thead th:nth-child(1) { width: 25%; } thead th:nth-child(2) { width: 22%; } thead th:nth-child(4) { width: 22%; }
   span { display: block; line-height: 1.3; }
   ${PHONE} {
     thead { display: none; } tr { display: block; padding: 10px 14px; border-bottom: 1px solid var(--rule); }
     th, td, th:first-child, td:first-child { display: block; width: auto; padding: 1px 0; border: 0; }
-    td.amount { width: auto; }
   }
 `;
 const Strong = styled.strong`font-weight: 700;`;
@@ -129,7 +128,7 @@ function Compartment({ of, to }: { of: Schemas['Compartment']; to: string }) {
         )}
         {of.shared_by.length > 0 && <Soft>also in the {of.shared_by.map(({ name }) => within(name)).join(', ')}</Soft>}
       </th>
-      <td className="amount">
+      <td>
         <Capacities of={of} />
       </td>
       <td>
@@ -156,7 +155,7 @@ export function Capacities({ of }: { of: Schemas['Compartment'] }) {
   }
   return of.capacities.map(({ kind, written, other, book }) => (
     <span key={`${kind} ${book}`}>
-      <Strong>{written}</Strong> <Soft as="i">{other}</Soft>
+      <Strong>{written}</Strong> <Soft as="i">{other}</Soft>{' '}
       <Soft>
         {kind}
         {book === 'component' && ', by the component maker'}

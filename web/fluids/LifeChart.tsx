@@ -1,13 +1,15 @@
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { count, instant } from '../kit/format';
+import { Soft } from '../kit/Sheet';
 import { ticks } from '../kit/ticks';
+import { usePhone } from '../kit/usePhone';
 
 type Drawn = Schemas['FluidDrawn'];
 
 const Figure = styled.figure`padding: 4px 0; svg { width: 100%; height: auto; max-height: 250px; display: block; }`;
 
-const WIDTH = 860;
+const WIDTH = { desk: 860, phone: 390 };
 const HEIGHT = 200;
 const LEFT = 56;
 const FOOT = 30;
@@ -17,10 +19,11 @@ const HEAD = 22;
 export function LifeChart({ drawn, name }: { drawn: Drawn; name: string }) {
   const { points, changes, unit } = drawn;
   const along = [...points.map(({ hours }) => hours), ...(drawn.now === null ? [] : [drawn.now])];
-  if (points.length < 2) return null;
+  const width = usePhone() ? WIDTH.phone : WIDTH.desk;
+  if (points.every(({ added }) => added === 0)) return null;
   const [from, to] = [Math.min(...along), Math.max(...along)];
   const top = Math.max(...points.map(({ added }) => added), 0.1);
-  const x = (hours: number) => LEFT + ((hours - from) / (to - from || 1)) * (WIDTH - LEFT - 20);
+  const x = (hours: number) => LEFT + ((hours - from) / (to - from || 1)) * (width - LEFT - 20);
   const y = (added: number) => HEIGHT - FOOT - (added / top) * (HEIGHT - FOOT - HEAD);
   const end = { hours: to, added: points[points.length - 1]?.added ?? 0 };
   const path = [...points, end]
@@ -32,7 +35,7 @@ export function LifeChart({ drawn, name }: { drawn: Drawn; name: string }) {
   return (
     <Figure>
       <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-label={`${name}: added since it was new, in ${unit}, over the hours. ${
           last ? `Changed ${changes.length} times, last ${instant(last.at, true)}.` : 'Never changed.'
@@ -40,12 +43,12 @@ export function LifeChart({ drawn, name }: { drawn: Drawn; name: string }) {
         fontSize="13"
         fill="var(--ink)"
       >
-        <line x1={LEFT} x2={WIDTH - 10} y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="var(--line)" />
-        <line x1={LEFT} x2={WIDTH - 10} y1={y(top)} y2={y(top)} stroke="var(--rule)" />
+        <line x1={LEFT} x2={width - 10} y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="var(--line)" />
+        <line x1={LEFT} x2={width - 10} y1={y(top)} y2={y(top)} stroke="var(--rule)" />
         <text x={LEFT - 6} y={y(top) + 4} textAnchor="end">
           {count(top)} {unit}
         </text>
-        {ticks(from, to).map((hours) => (
+        {ticks(from, to, width === WIDTH.phone ? 3 : 5).map((hours) => (
           <g key={hours}>
             <line x1={x(hours)} x2={x(hours)} y1={HEIGHT - FOOT} y2={HEIGHT - FOOT + 6} stroke="var(--line)" />
             <text x={x(hours)} y={HEIGHT - 8} textAnchor="middle">
@@ -61,6 +64,9 @@ export function LifeChart({ drawn, name }: { drawn: Drawn; name: string }) {
         ))}
         <path d={path} fill="none" stroke="var(--ink)" strokeWidth="2" />
       </svg>
+      <figcaption>
+        <Soft>Added since it was new. A drop stands where it was changed.</Soft>
+      </figcaption>
     </Figure>
   );
 }

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Fluid;
+
+use Brick\Math\BigDecimal;
+use Core\Fluid\Designation;
+use Core\Fluid\Grade\EngineGrade;
+use Core\Fluid\Grade\GearGrade;
+use Core\Fluid\Grade\GreaseGrade;
+use Core\Fluid\Grade\IsoGrade;
+use Core\Fluid\Grade\Multigrade;
+use Core\Measure\Unreadable;
+use Core\Reckoner\Catalogue;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Tests\Reference\Table;
+
+/** Grades and designations against the published tables. */
+final class GradesTest extends TestCase
+{
+    public function test_engine_oils_are_those_of_sae_j300(): void
+    {
+        $rows = array_column(Table::rows('sae-j300'), null, 'grade');
+        self::assertSame(
+            array_map('strval', array_keys($rows)),
+            [...array_map(fn (int $w): string => "{$w}W", array_keys(EngineGrade::winterTable())), ...array_map('strval', array_keys(EngineGrade::hotTable()))],
+        );
+        foreach (EngineGrade::winterTable() as $winter => [$cranking, $pumping, $least]) {
+            $row = $rows["{$winter}W"];
+            self::assertSame([$row['cranking'], $row['pumping'], $row['from']], [(string) $cranking, (string) $pumping, $least]);
+            self::assertSame($row['cranking'], (string) EngineGrade::parse("{$winter}W-30")->lowestCranking()?->rounded());
+        }
+        foreach (EngineGrade::hotTable() as $hot => [$from, $below]) {
+            self::assertSame([$rows[$hot]['from'], $rows[$hot]['below']], [$from, $below]);
+        }
+    }
+
+    public function test_gear_oils_are_those_of_sae_j306(): void
+    {
+        $rows = array_column(Table::rows('sae-j306'), null, 'grade');
+        foreach (GearGrade::winterTable() as $winter => [$lowest, $least]) {
+            self::assertSame([$rows["{$winter}W"]['lowest'], $rows["{$winter}W"]['from']], [(string) $lowest, $least]);
+        }
+        foreach (GearGrade::hotTable() as $hot => [$from, $below]) {
+            self::assertSame([$rows[$hot]['from'], $rows[$hot]['below']], [$from, (string) $below]);
+        }
+        self::assertCount(count($rows), [...GearGrade::winterTable(), ...GearGrade::hotTable()]);
+        self::assertSame('-26', (string) GearGrade::parse('80w90')->lowest()?->rounded());
+    }
+
+    public function test_industrial_grades_are_those_of_iso_3448(): void
+    {
+        foreach (Table::rows('iso-3448') as $row) {
+            [$least, $most] = IsoGrade::parse($row['grade'])->range();
+            self::assertTrue($least->isEqualTo($row['least']), $row['grade']);
+            self::assertTrue($most->isEqualTo($row['most']), $row['grade']);
+        }
+        $this->expectException(Unreadable::class);
+        IsoGrade::parse('ISO VG 40');
+    }
+
+    public function test_greases_are_those_of_nlgi(): void
+    {
+        $rows = Table::rows('nlgi');
+        self::assertCount(count(GreaseGrade::cases()), $rows);
+        foreach ($rows as $row) {
+            self::assertSame([(int) $row['least'], (int) $row['most']], GreaseGrade::from($row['grade'])->penetration());
+        }
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function covers(): iterable
+    {
+        foreach (Table::rows('what-covers-what') as $row) {
+            yield "{$row['has']} for {$row['needs']}" => [$row['has'], $row['needs'], $row['covers']];
+        }
+    }
+
+    #[DataProvider('covers')]
+    public function test_what_a_label_covers(string $has, string $needs, string $covers): void
+    {
+        $answer = Catalogue::reckon('covers', ['has' => $has, 'needs' => $needs], new \DateTimeImmutable);
+
+        self::assertSame($covers, $answer['covers'], $answer['why']);
+    }
+
+    public function test_newer_of_one_row_covers_every_older_and_never_the_other_way_round(): void
+    {
+        $rows = [['SC', 'SD', 'SE', 'SF', 'SG', 'SH', 'SJ', 'SL', 'SM', 'SN', 'SP'], ['CF-4', 'CG-4', 'CH-4', 'CI-4', 'CJ-4', 'CK-4']];
+        foreach ($rows as $row) {
+            foreach ($row as $at => $one) {
+                foreach ($row as $than => $other) {
+                    $answer = Designation::of($one)->covers(Designation::of($other))->answer->value;
+                    self::assertSame($at >= $than ? 'yes' : 'no', $answer, "{$one} for {$other}");
+                }
+            }
+        }
+    }
+
+    #[TestWith(['10W-30', '10W30'])]
+    #[TestWith(['SAE 10W-30', '10w/30'])]
+    #[TestWith(['SAE 30', '30'])]
+    #[TestWith(['ISO VG 4600', 'vg 4600'])]
+    public function test_a_grade_is_the_same_however_it_is_written(string $one, string $other): void
+    {
+        self::assertSame(Multigrade::canonical($one), Multigrade::canonical($other));
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, array<string, mixed>}> */
+    public static function judged(): iterable
+    {
+        yield 'a car\'s oil in the cold' => ['engine-grade', ['grade' => '5W-30', 'coldest' => '-20 °C'], ['valid' => true, 'verdict' => 'fit']];
+        yield 'just at its limit' => ['engine-grade', ['grade' => '10W-30', 'coldest' => '-25'], ['valid' => true, 'verdict' => 'fit']];
+        yield 'colder than it cranks' => ['engine-grade', ['grade' => '15W-40', 'coldest' => '-5 °F'], ['valid' => true, 'verdict' => 'act']];
+        yield 'no W in frost' => ['engine-grade', ['grade' => 'SAE 30', 'coldest' => '-8 °C'], ['valid' => true, 'lowest_cranking' => null, 'verdict' => 'act']];
+        yield 'no W in summer' => ['engine-grade', ['grade' => '30', 'coldest' => '12 °C'], ['valid' => true, 'verdict' => 'fit']];
+        yield 'thin in great heat' => ['engine-grade', ['grade' => '0W-20', 'coldest' => '5', 'hottest' => '41'], ['valid' => true, 'verdict' => 'watch']];
+        yield 'read backwards' => ['engine-grade', ['grade' => '30W-5', 'coldest' => '5'], ['valid' => false, 'verdict' => null]];
+        yield 'no oil is both' => ['engine-grade', ['grade' => '25W-20', 'coldest' => '5'], ['valid' => false, 'verdict' => null]];
+        yield 'gear oil' => ['gear-grade', ['grade' => '80W-90', 'coldest' => '-20 °C'], ['valid' => true, 'verdict' => 'fit']];
+        yield 'gear oil too thick' => ['gear-grade', ['grade' => '85W-140', 'coldest' => '-20 °C'], ['valid' => true, 'verdict' => 'act']];
+        yield 'an engine grade is none' => ['gear-grade', ['grade' => '10W-30', 'coldest' => '0'], ['valid' => false, 'lowest' => null]];
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @param  array<string, mixed>  $expected
+     */
+    #[DataProvider('judged')]
+    public function test_a_grade_against_the_season(string $name, array $given, array $expected): void
+    {
+        $answer = Catalogue::reckon($name, $given, new \DateTimeImmutable);
+
+        self::assertSame($expected, array_intersect_key($answer, $expected), $answer['why']);
+        self::assertStringContainsString('from memory', $answer['sources'][0]);
+    }
+
+    public function test_every_possible_multigrade_lies_within_both_its_limits(): void
+    {
+        foreach (EngineGrade::winterTable() as $winter => [, , $least]) {
+            foreach (EngineGrade::hotTable() as $hot => [, $below]) {
+                try {
+                    EngineGrade::parse("{$winter}W-{$hot}");
+                    $isPossible = true;
+                } catch (Unreadable) {
+                    $isPossible = false;
+                }
+                self::assertSame(BigDecimal::of($below)->isGreaterThan($least), $isPossible, "{$winter}W-{$hot}");
+            }
+        }
+    }
+}

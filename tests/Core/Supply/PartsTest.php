@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Supply;
+
+use Core\Fluid\Sheet\OpeningSheet;
+use Core\Fluid\Sheet\SheetFields;
+use Core\Form\BadInput;
+use Core\Form\Fields;
+use Core\Machine\OpeningRole;
+use Core\Machine\Spot;
+use Core\Machine\SpotKind;
+use Core\Machine\Subject;
+use Core\Machine\TaskKind;
+use Core\Supply\PartFields;
+use Core\Supply\PartSheet;
+use Core\Supply\TakenByTask;
+use Core\Supply\TaskPlace;
+use PHPUnit\Framework\TestCase;
+
+/** What belongs at a place, and what a task takes by construction. Numbers are invented. */
+final class PartsTest extends TestCase
+{
+    /** Row 26: a filter that screws on but filters too coarsely. */
+    public function test_what_fits_and_what_will_do_are_two_things(): void
+    {
+        $place = self::part([
+            'kind' => 'filter',
+            'number' => 'WD 331',
+            'superseded_by' => 'WD 332',
+            'equivalents' => [
+                ['number' => 'Wyndle 31-H', 'will_do' => true],
+                ['number' => 'Wyndle 20', 'will_do' => false, 'because' => 'it filters too coarsely for a drive.'],
+            ],
+        ]);
+
+        self::assertSame('WD 332', $place->toBuy());
+        self::assertFalse($place->answerFor('wyndle-20')->willDo);
+        self::assertStringContainsString('fits but will not do: it filters too coarsely', $place->answerFor('Wyndle 20')->why);
+        self::assertTrue($place->answerFor('Wyndle 31H')->willDo);
+        self::assertTrue($place->answerFor('WD332')->willDo);
+        self::assertNull($place->answerFor('Gant 7')->willDo);
+        self::assertStringContainsString('nobody has compared', $place->answerFor('Gant 7')->why);
+    }
+
+    public function test_an_equivalent_that_will_not_do_says_why(): void
+    {
+        $fields = new Fields(['number' => '', 'superseded_by' => 'X', 'equivalents' => [['number' => 'Y', 'will_do' => false]]]);
+        PartFields::read($fields);
+        try {
+            $fields->complete();
+            self::fail('it was taken');
+        } catch (BadInput $bad) {
+            self::assertEqualsCanonicalizing(['equivalents.0.because', 'number'], array_keys($bad->errors));
+        }
+    }
+
+    public function test_an_opening_takes_a_washer_or_sealant_never_both(): void
+    {
+        $fields = new Fields(['seal' => 'WD 12 washer', 'sealant' => 'thread tape', 'torque' => '24 qt']);
+        OpeningSheet::read($fields);
+        try {
+            $fields->complete();
+            self::fail('it was taken');
+        } catch (BadInput $bad) {
+            self::assertEqualsCanonicalizing(['sealant', 'torque'], array_keys($bad->errors));
+        }
+    }
+
+    /** Row 6: washer, cover ring, cap gasket not bought; the old one used again. */
+    public function test_a_change_brings_the_seal_of_every_opening_the_filter_and_what_it_uses_up_and_what_was_reused(): void
+    {
+        $taken = TakenByTask::of(TaskKind::Replace, [
+            self::compartment('plug', reused: 2),
+            new TaskPlace(self::spot('filter', SpotKind::Part), part: self::part(['kind' => 'filter', 'number' => 'WD 15', 'seal' => 'WD 16 ring', 'uses' => ['rag', 'cleaner']])),
+        ]);
+
+        self::assertSame('4.2 qt', $taken->fluids[0]['amount']?->written, 'with its filter');
+        self::assertSame(
+            ['WD 20 cap gasket' => '', 'WD 12 washer' => 'the old one was used again 2 times', 'WD 15' => '', 'WD 16 ring' => ''],
+            array_column($taken->parts, 'again', 'name'),
+        );
+        self::assertSame(['19 mm socket'], array_column($taken->tools, 'tool'));
+        self::assertSame(['rag', 'cleaner'], $taken->uses);
+    }
+
+    public function test_what_is_drawn_out_through_the_stick_takes_no_drain_washer(): void
+    {
+        $taken = TakenByTask::of(TaskKind::Replace, [self::compartment('suction')]);
+
+        self::assertSame(['WD 20 cap gasket'], array_column($taken->parts, 'name'));
+        self::assertSame('3.8 qt', $taken->fluids[0]['amount']?->written, 'without a filter');
+    }
+
+    /** Row 22: a filters-only change that drinks far more than the pan showed. */
+    public function test_filters_only_takes_what_runs_out_with_them(): void
+    {
+        $filters = new TaskPlace(self::spot('filter', SpotKind::Part), part: self::part(['kind' => 'filter', 'number' => 'WD 38']));
+
+        self::assertSame(['1.75 gal to pour back what runs out with the filters'], TakenByTask::of(TaskKind::Replace, [$filters], '1.75 gal')->uses);
+    }
+
+    /** Row 7: a kit no longer holds the gasket it used to hold. */
+    public function test_what_a_task_needs_and_its_kit_lacks_is_bought_beside_it(): void
+    {
+        $place = fn (array $holds): TaskPlace => new TaskPlace(self::spot('cvt', SpotKind::Part), part: self::part([
+            'number' => 'WD 41',
+            'seal' => 'WD 42 gasket',
+            'kit' => 'WD 40 kit',
+            'kit_holds' => $holds,
+        ]));
+        $parts = fn (TaskPlace $place): array => array_column(TakenByTask::of(TaskKind::Replace, [$place])->parts, 'name');
+
+        self::assertSame(['WD 41'], $parts($place([['name' => 'belt'], ['name' => 'WD 42 gasket']])));
+        self::assertSame(['WD 41', 'WD 42 gasket'], $parts($place([['name' => 'belt']])));
+    }
+
+    /** Row 38: strainers, screens and breathers that nobody knows of are places of their own, cleaned with their ring. */
+    public function test_cleaning_a_strainer_takes_its_ring_and_no_new_strainer(): void
+    {
+        $strainer = new TaskPlace(self::spot('screen', SpotKind::Part), part: self::part(['kind' => 'strainer', 'number' => 'WD 118', 'seal' => 'WD 119 ring', 'uses' => ['cleaner']]));
+
+        self::assertSame(['WD 119 ring'], array_column(TakenByTask::of(TaskKind::Clean, [$strainer])->parts, 'name'));
+    }
+
+    private static function compartment(string $way, int $reused = 0): TaskPlace
+    {
+        return new TaskPlace(
+            self::spot('oil', SpotKind::Compartment),
+            SheetFields::read(new Fields(['capacities' => [['amount' => '3.8/4.2 qt']], 'drain_way' => $way])),
+            [
+                [self::spot('fill', SpotKind::Opening, OpeningRole::Fill), OpeningSheet::read(new Fields(['seal' => 'WD 20 cap gasket'])), 0],
+                [self::spot('drain', SpotKind::Opening, OpeningRole::Drain), OpeningSheet::read(new Fields(['seal' => 'WD 12 washer', 'tool' => '19 mm socket'])), $reused],
+                [self::spot('stick', SpotKind::Opening, OpeningRole::Level), OpeningSheet::read(new Fields([])), 0],
+            ],
+        );
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private static function part(array $given): PartSheet
+    {
+        return PartFields::read(new Fields($given));
+    }
+
+    private static function spot(string $key, SpotKind $kind, ?OpeningRole $role = null): Spot
+    {
+        return new Spot($key, $kind, Subject::EngineOil, $key, role: $role);
+    }
+}
