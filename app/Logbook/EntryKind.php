@@ -30,6 +30,8 @@ enum EntryKind: string
     case Fluid = 'fluid';
     /** Something found was put right, or a part that wears is new. */
     case Mended = 'mended';
+    /** Something found is known and lived with. */
+    case Accepted = 'accepted';
     /** What speaks for or against the meter of a used machine was looked at. */
     case MeterDoubted = 'meter_doubted';
     /** Something worth keeping that is none of the others. */
@@ -51,6 +53,7 @@ enum EntryKind: string
                 self::Skipped,
                 self::ReminderSet,
                 self::Mended,
+                self::Accepted,
             ],
             true,
         );

@@ -36,6 +36,7 @@ final class EntryWords
                 .$entry->acts->map(self::found(...))->implode(', '),
             EntryKind::ToppedUp, EntryKind::Fluid => ucfirst($entry->acts->map(self::doneAt(...))->implode('. ')),
             EntryKind::Mended => 'Put right: '.$entry->acts->pluck('title')->implode(', '),
+            EntryKind::Accepted => 'Accepted as it is: '.$entry->acts->map(self::found(...))->implode(', '),
             EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at "
                 ."{$entry->detail['shown']} {$entry->detail['unit']}",
             EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",

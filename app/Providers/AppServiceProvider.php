@@ -46,6 +46,7 @@ use App\Rulebook\SharedRulebook;
 use App\Rulebook\Standings\ClassSeason;
 use App\Rulebook\Standings\GreaseAnew;
 use App\Rulebook\Standings\RuleIntervals;
+use App\Walkaround\Kinds\AcceptNote;
 use App\Walkaround\Kinds\EndNote;
 use App\Walkaround\Kinds\GreaseNote;
 use App\Walkaround\Kinds\LookNote;
@@ -90,6 +91,7 @@ final class AppServiceProvider extends ServiceProvider
         'call' => CallNote::class,
         'look' => LookNote::class,
         'mended' => MendedNote::class,
+        'accept' => AcceptNote::class,
         'grease' => GreaseNote::class,
         'end' => EndNote::class,
     ];

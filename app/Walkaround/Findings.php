@@ -34,6 +34,7 @@ final class Findings
     public static function open(array $machineIds): array
     {
         $open = [];
+        $accepted = self::accepted($machineIds);
         foreach (self::everNotFit($machineIds) as $wrong) {
             ['machine_id' => $machine, 'spot_id' => $spot, 'check' => $check, 'latest' => $latest] = $wrong;
             $closed = self::lastClosed($spot, $check);
@@ -41,8 +42,8 @@ final class Findings
                 continue;
             }
             $acts = self::telling($spot, $check)->when(
-                $closed,
-                fn ($query, string $closed) => $query->where('happened_at', '>=', $closed),
+                $accepted["{$spot} {$check}"] ?? $closed,
+                fn ($query, string $since) => $query->where('happened_at', '>=', $since),
             )
                 ->orderBy('happened_at')->orderBy('id')->get()->toBase();
             $open[$machine] = [
@@ -151,6 +152,23 @@ final class Findings
                     'latest' => (string) $row->latest,
                 ],
             )->all());
+    }
+
+    /**
+     * @param  list<int>  $machineIds
+     * @return array<string, string> by spot and check, when somebody last said that what is found there may stay
+     */
+    private static function accepted(array $machineIds): array
+    {
+        return DB::table('acts')
+            ->whereIn('machine_id', $machineIds)
+            ->whereIn('verdict', self::NOT_FIT)
+            ->where('outcome', Outcome::Accepted)
+            ->whereNull('struck_at')
+            ->groupBy('spot_id', 'check_key')
+            ->get(['spot_id', 'check_key', DB::raw('max(happened_at) as latest')])
+            ->mapWithKeys(fn (object $row): array => ["{$row->spot_id} {$row->check_key}" => (string) $row->latest])
+            ->all();
     }
 
     /**

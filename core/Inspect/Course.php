@@ -13,6 +13,7 @@ enum Course: string
     case Better = 'better';
     case Mended = 'mended';
     case Gone = 'gone';
+    case Accepted = 'accepted';
 
     public function label(): string
     {
@@ -23,6 +24,7 @@ enum Course: string
             self::Better => 'better',
             self::Mended => 'mended',
             self::Gone => 'seen no more',
+            self::Accepted => 'accepted and watched',
         };
     }
 }

@@ -17,7 +17,8 @@ final readonly class Finding
     }
 
     /**
-     * The findings of one thing, oldest first, from every look at it in whatever order they were written down.
+     * The findings of one thing, oldest first, from every look at it in whatever order they were written down. What was
+     * accepted speaks again only when it is worse than it was then.
      *
      * @param  list<Sighting>  $sightings
      * @return list<self>
@@ -30,11 +31,17 @@ final readonly class Finding
         );
         $findings = [];
         $seen = [];
+        $tolerated = null;
         foreach ($sightings as $sighting) {
-            $isSound = $sighting->mended || $sighting->verdict === Verdict::Fit;
-            if (! $isSound) {
+            $ends = $sighting->mended || $sighting->accepted || $sighting->verdict === Verdict::Fit;
+            $tolerated = match (true) {
+                $sighting->mended => null,
+                $sighting->accepted => $sighting->verdict,
+                default => $tolerated,
+            };
+            if (! $ends && ($seen !== [] || $sighting->verdict->isWorseThan($tolerated))) {
                 $seen[] = $sighting;
-            } elseif ($seen !== []) {
+            } elseif ($ends && $seen !== []) {
                 $findings[] = new self($seen, $sighting);
                 $seen = [];
             }
@@ -57,7 +64,11 @@ final readonly class Finding
     public function course(): Course
     {
         if ($this->closedBy !== null) {
-            return $this->closedBy->mended ? Course::Mended : Course::Gone;
+            return match (true) {
+                $this->closedBy->accepted => Course::Accepted,
+                $this->closedBy->mended => Course::Mended,
+                default => Course::Gone,
+            };
         }
         $before = $this->sightings[count($this->sightings) - 2] ?? null;
 

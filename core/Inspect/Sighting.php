@@ -13,12 +13,14 @@ final readonly class Sighting
      * @param  string  $id  orders sightings of the same instant
      * @param  Verdict  $verdict  fit where nothing is wrong, or no longer
      * @param  bool  $mended  whether it was put right by a job
+     * @param  bool  $accepted  whether somebody said that it may stay as it is
      */
     public function __construct(
         public string $id,
         public \DateTimeImmutable $at,
         public Verdict $verdict,
         public bool $mended = false,
+        public bool $accepted = false,
     ) {
     }
 }

@@ -14,4 +14,6 @@ enum Outcome: string
     case Unusable = 'unusable';
     /** What was wrong there was put right by a job. */
     case PutRight = 'put_right';
+    /** What was found there is known, and lived with. */
+    case Accepted = 'accepted';
 }

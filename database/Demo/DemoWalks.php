@@ -166,6 +166,15 @@ final class DemoWalks
                 $measured(['rest' => '1 3/4', 'pressed' => '1 3/8', 'force' => '15 lbf'], 'weekly'),
             ],
             ['Godwit', 30, 'tamsin', 'coolant_protection', $measured(['protects_to' => '-31'])],
+            ['Merganser', 320, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop', 'Old track-side seal, left.')],
+            [
+                'Merganser',
+                318,
+                'rosa',
+                'leaks',
+                ['kind' => 'accept', 'note' => 'As old as the machine; the seal is not to be had.', 'loses' => '0.5 qt'],
+            ],
+            ['Merganser', 26, 'otis', 'leaks', $found('watch', 'Weeping: damp, no drop')],
             ['Grebe', 5, 'piet', 'cell_water', $measured(['water' => 'just'], 'weekly')],
             ['Bittern', 210, 'ilse', 'seat_switch', $found('act', 'Stopped the blades late')],
             [

@@ -179,6 +179,7 @@ final class DoorsTest extends TestCase
         'skip' => self::SERVICE,
         'mended' => self::SERVICE,
         'fluid' => self::SERVICE,
+        'accept' => self::KEEPER,
     ];
 
     public function test_a_lesser_role_is_turned_away_with_every_kind_of_note_that_is_not_his_to_tell(): void

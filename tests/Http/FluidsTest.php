@@ -284,6 +284,26 @@ final class FluidsTest extends WalkTestCase
         self::assertSame('0', $this->life('engine_oil')['added']['value']);
     }
 
+    public function test_an_accepted_seep_stays_silent_until_it_is_worse(): void
+    {
+        $seen = fn (string $day, string $said, ?string $verdict = null): TestResponse => $this->as(Role::Keeper)->tell($this->machine, 'look', ['on' => $day, 'check' => 'leaks', 'said' => $said, ...$verdict === null ? [] : ['verdict' => $verdict]])->assertCreated();
+        $open = fn (): array => array_column($this->getJson("/api/machines/{$this->machine}/spots/leaks")->json('findings'), 'verdict');
+        $accept = fn (array $more): TestResponse => $this->tell($this->machine, 'accept', ['on' => '2026-03-02', 'check' => 'leaks', ...$more]);
+        $seen('2026-03-01', 'not_fine', 'watch');
+        self::assertSame(['note'], array_keys($accept([])->assertUnprocessable()->json('errors')));
+        $accept(['note' => 'Old seal', 'loses' => '5 psi'])->assertUnprocessable();
+        $accept(['note' => 'Old seal', 'loses' => '0.5 qt'])->assertCreated();
+        self::assertSame([], $open());
+        $accept(['note' => 'Again'])->assertUnprocessable();
+        $seen('2026-04-01', 'fine');
+        $seen('2026-04-10', 'not_fine', 'watch');
+        self::assertSame([], $open(), 'no worse than it was accepted');
+        $seen('2026-05-01', 'not_fine', 'act');
+        self::assertSame(['act'], $open());
+        $history = $this->getJson("/api/machines/{$this->machine}/findings/leaks")->assertOk()->json('findings');
+        self::assertContains('accepted', array_column($history, 'course'));
+    }
+
     public function test_a_bottle_is_kept_once_by_its_name_and_its_label_is_read(): void
     {
         $id = $this->bottle('Orchard', ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['API SN']]);

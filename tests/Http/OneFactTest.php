@@ -465,6 +465,7 @@ final class OneFactTest extends WalkTestCase
         yield 'skip' => ['skip', ['tasks' => ['{task}'], 'note' => 'To be sold']];
         yield 'call' => ['call', ['tasks' => ['{task}'], 'note' => 'Seen']];
         yield 'look' => ['look', ['check' => 'lights', 'said' => 'fine']];
+        yield 'accept' => ['accept', ['check' => 'leaks', 'note' => 'Known for years', 'loses' => '0.5 qt']];
         yield 'mended' => ['mended', ['check' => 'leaks', 'note' => 'New seal']];
         yield 'grease' => ['grease', ['spot' => 'prop_shaft_joints', 'strokes' => 2]];
         yield 'end' => ['end', ['round' => ['kind' => 'daily', 'started_at' => '2026-05-14T08:50:00Z']]];

@@ -37,6 +37,7 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   topped_up: 'Top-up',
   fluid: 'Fluid',
   mended: 'Put right',
+  accepted: 'Accepted',
   meter_doubted: 'Meter',
   remark: 'Remark',
 };

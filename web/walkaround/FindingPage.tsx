@@ -28,6 +28,7 @@ export default function FindingPage() {
   const trends = useQuery(trendsQuery(machine));
   const person = usePerson();
   const [mending, setMending] = useState(false);
+  const [accepting, setAccepting] = useState(false);
   if (!asked.data) return <Reading title={known} error={asked.error} />;
   const thing = asked.data;
   const wear = trends.data?.wear.find((line) => line.check === check);
@@ -47,6 +48,9 @@ export default function FindingPage() {
         <QuietActions>
           {mayService && (open || wear) && (
             <QuietButton onPress={() => setMending(true)}>{open ? 'It is put right' : 'The part is new'}</QuietButton>
+          )}
+          {person.role === 'keeper' && open && open.verdict !== 'stand_down' && (
+            <QuietButton onPress={() => setAccepting(true)}>It may stay as it is</QuietButton>
           )}
           {mayService && open && <BackLink to={`/machines/${machine}/service`}>Record service</BackLink>}
           {person.role !== 'reader' && <BackLink to={`/walkaround/${machine}`}>Walk round it</BackLink>}
@@ -73,7 +77,9 @@ export default function FindingPage() {
           <Ruled key={look.id}>
             <Line>
               <span>
-                {look.verdict && look.verdict !== 'fit' ? (
+                {look.outcome === 'accepted' ? (
+                  'Accepted as it is'
+                ) : look.verdict && look.verdict !== 'fit' ? (
                   <VerdictStamp verdict={look.verdict} />
                 ) : look.outcome === 'put_right' ? (
                   'Put right'
@@ -91,18 +97,24 @@ export default function FindingPage() {
           </Ruled>
         ))}
       </Sheet>
+      {accepting && <AcceptDialog machine={machine} thing={thing} onClose={() => setAccepting(false)} />}
       {mending && <MendDialog machine={machine} thing={thing} onClose={() => setMending(false)} />}
     </Page>
   );
 }
+
+const ENDED: Partial<Record<Schemas['Finding']['course'], string>> = {
+  mended: 'put right',
+  gone: 'seen no more',
+  accepted: 'accepted and watched',
+};
 
 function FindingLine({ finding }: { finding: Schemas['Finding'] }) {
   return (
     <Ruled>
       <Line style={{ gap: 6 }}>
         <span>
-          <VerdictStamp verdict={finding.verdict} />{' '}
-          {finding.open ? '' : finding.course === 'mended' ? 'put right' : 'seen no more'}
+          <VerdictStamp verdict={finding.verdict} /> {finding.open ? '' : ENDED[finding.course]}
         </span>
         <span>
           {finding.why} {finding.do}
@@ -154,6 +166,40 @@ function MendDialog({
       <Actions>
         <MainButton isDisabled={write.busy} onPress={mend}>
           It is put right
+        </MainButton>
+        <PlainButton onPress={onClose}>Leave it</PlainButton>
+      </Actions>
+    </Dialog>
+  );
+}
+
+function AcceptDialog({ machine, thing, onClose }: Parameters<typeof MendDialog>[0]) {
+  const [note, setNote] = useState('');
+  const [loses, setLoses] = useState('');
+  const write = useNote(() => `${thing.title}: accepted as it is.`, onClose);
+  return (
+    <Dialog title={`${thing.title}: it may stay as it is`} isOpen onClose={onClose}>
+      <p>It is watched on, and speaks again only when it is worse than now. Your name stands beside it.</p>
+      <Field label="Why it may stay" lines value={note} onChange={setNote} error={write.fields.note} autoFocus />
+      <Field
+        label="What it usually loses a year"
+        value={loses}
+        onChange={setLoses}
+        error={write.fields.loses ?? write.fields.check}
+        placeholder="0.5 qt"
+      />
+      <Refusal refused={write.refused} besides={['note', 'loses', 'check']} />
+      <Actions>
+        <MainButton
+          isDisabled={write.busy}
+          onPress={() =>
+            write.tell(
+              { kind: 'accept', machine_id: machine, check: thing.check, note, loses: loses || null },
+              `${thing.machine}: ${thing.title} accepted as it is`,
+            )
+          }
+        >
+          It may stay
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>

@@ -147,6 +147,7 @@ final class Act extends Model
             $this->happened_at,
             $this->verdict ?? Verdict::Fit,
             $this->putsRight(),
+            $this->outcome === Outcome::Accepted,
         );
     }
 

@@ -31,6 +31,7 @@ final class ActWords
     {
         return match ($act->outcome) {
             Outcome::PutRight => 'put right',
+            Outcome::Accepted => 'accepted as it is',
             Outcome::Unusable => 'read, but it is no reading',
             Outcome::NotDone => $act->kind === ActKind::Lubricated ? 'the grease did not go in' : 'not looked at',
             Outcome::Done => $act->kind->word().($act->verdict === null || ! $act->kind->isLook()

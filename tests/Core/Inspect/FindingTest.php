@@ -68,6 +68,20 @@ final class FindingTest extends TestCase
         }
     }
 
+    public function test_an_accepted_seep_speaks_again_only_when_it_is_worse_and_no_more_once_it_was_mended(): void
+    {
+        $accepted = new Sighting('2', new \DateTimeImmutable('2026-05-02T08:00:00Z'), Verdict::Watch, accepted: true);
+        $known = [self::seen(1, Verdict::Watch), $accepted, self::seen(3, Verdict::Fit), self::seen(4, Verdict::Watch)];
+        [$only] = Finding::ofOneThing($known);
+        self::assertCount(1, Finding::ofOneThing($known));
+        self::assertSame([false, Course::Accepted], [$only->isOpen(), $only->course()]);
+
+        $worse = Finding::ofOneThing([...$known, self::seen(5, Verdict::Act)]);
+        self::assertTrue($worse[1]->isOpen());
+        $mended = Finding::ofOneThing([...$known, self::seen(5, Verdict::Fit, mended: true), self::seen(6, Verdict::Watch)]);
+        self::assertTrue($mended[1]->isOpen(), 'after it was mended a weep is new');
+    }
+
     public function test_nothing_wrong_is_no_finding(): void
     {
         self::assertSame([], Finding::ofOneThing([self::seen(1, Verdict::Fit), self::seen(2, Verdict::Fit)]));

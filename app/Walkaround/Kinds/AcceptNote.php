@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walkaround\Kinds;
+
+use App\Contract\Refusal;
+use App\Contract\TypedVolume;
+use App\Logbook\Acts\GivenAct;
+use App\Logbook\Acts\WriteActs;
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Logbook\EntryShape;
+use App\Machines\Machine;
+use App\Notes\Note;
+use App\Notes\NoteKind;
+use App\Notes\Written;
+use App\Walkaround\Findings;
+use App\Walkaround\FindingThread;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Core\Machine\Verdict;
+
+/** Something found is known and lived with, like an old seep: it speaks again only when it is worse. */
+final readonly class AcceptNote implements NoteKind
+{
+    public function __construct(private WriteActs $writeActs)
+    {
+    }
+
+    public function rules(?Machine $machine): array
+    {
+        return [
+            'check' => ['required', 'string', 'max:40'],
+            'note' => ['required', 'string', 'max:1000'],
+            'loses' => ['sometimes', 'nullable', 'string', 'max:40', new TypedVolume],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return ['note.required' => 'Say why it may stay as it is.'];
+    }
+
+    public function ability(): string
+    {
+        return 'keep';
+    }
+
+    public function write(Note $note): Written
+    {
+        $machine = $note->machine();
+        $check = $note->given['check'];
+        $open = array_values(array_filter(
+            Findings::open([$machine->id])[$machine->id] ?? [],
+            fn (FindingThread $finding): bool => $finding->latest()->check_key === $check,
+        ))[0] ?? throw Refusal::field('check', "Nothing of that name is open on {$machine->name}.");
+        if ($open->verdict() === Verdict::StandDown) {
+            throw Refusal::field('check', 'What stands a machine down is mended, never accepted.');
+        }
+        $latest = $open->latest();
+        $loses = $note->given['loses'] ?? null;
+        $entry = Entry::write($machine, EntryKind::Accepted, $note->circumstances, ['job_id' => $note->job]);
+        ($this->writeActs)($machine, $entry, [new GivenAct(
+            $latest->spot,
+            ActKind::Looked,
+            $latest->title,
+            Outcome::Accepted,
+            $check,
+            $open->verdict(),
+            words: $loses === null ? $latest->words : "Loses {$loses} a year.",
+            typed: $loses === null ? null : ['loses_a_year' => $loses],
+            note: $note->circumstances->note,
+            uuid: $note->id,
+        )], $note->circumstances);
+
+        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+}
