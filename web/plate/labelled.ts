@@ -11,7 +11,7 @@ const overlap = (one: Box, other: Box): number =>
   Math.max(0, Math.min(one.top + one.height, other.top + other.height) - Math.max(one.top, other.top));
 
 const beyond = (box: Box, width: number, height: number): number =>
-  overlap(box, { left: 0, top: 0, width, height }) < box.width * box.height ? 10_000 : 0;
+  box.left < 0 || box.top < 0 || box.left + box.width > width || box.top + box.height > height ? 10_000 : 0;
 
 /** Where the names of some marks are written: below, above or beside each, wherever they hide least. */
 export function labelled(
