@@ -15,8 +15,10 @@ use Core\Fluid\FluidFields;
 use Core\Form\Fields;
 use Core\Machine\SpotKind;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cache;
 
 /** A machine's compartments: how much, of what, what is in them, and whether a bottle will do. */
 final readonly class CompartmentController
@@ -49,19 +51,12 @@ final readonly class CompartmentController
                 ->orWhere('shares_with_id', $spot->id))
             ->orderBy('position')->get();
         $own = $spots->find($spot->id) ?? $spot;
-        $life = LifeShape::of(
-            $spots->find($spot->shares_with_id) ?? $own,
-            $spots,
-            Placing::of($machine)->run(CarbonImmutable::now(), distance: false),
-        );
 
         return $spot->respond([
             ...$this->shape->of($machine, $own, $spots),
             'machine_id' => $machine->id,
             'machine' => $machine->name,
-            'life' => $life->told(),
-            'drawn' => $life->drawn(),
-            'lately' => $life->lately(),
+            ...self::life($machine, $spots->find($spot->shares_with_id) ?? $own, $spots),
         ]);
     }
 
@@ -92,6 +87,28 @@ final readonly class CompartmentController
             'reasons' => array_column($judged->reasons, 'why'),
             'label' => $bottle->inWords(),
         ]);
+    }
+
+    /**
+     * Kept until the machine's facts change.
+     *
+     * @param  Collection<int, Spot>  $spots
+     * @return array<string, mixed> `life`, `drawn` and `lately`
+     */
+    private static function life(Machine $machine, Spot $compartment, Collection $spots): array
+    {
+        $kept = Cache::get("life {$compartment->id}");
+        if ($kept === null || $kept['facts_version'] !== $machine->facts_version) {
+            $now = Placing::of($machine)->run(CarbonImmutable::now(), distance: false);
+            $life = LifeShape::of($compartment, $spots, $now);
+            $kept = [
+                'facts_version' => $machine->facts_version,
+                'told' => ['life' => $life->told(), 'drawn' => $life->drawn(), 'lately' => $life->lately()],
+            ];
+            Cache::forever("life {$compartment->id}", $kept);
+        }
+
+        return $kept['told'];
     }
 
     private function refuseOther(Spot $spot): void

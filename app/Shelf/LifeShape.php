@@ -25,7 +25,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class LifeShape
 {
     /** Of what went in and out, so much is told in words; all of it is drawn. */
-    private const LATELY = 30;
+    private const LATELY = 12;
 
     /** Decimals of what is drawn. */
     private const PLACES = 3;
@@ -40,11 +40,13 @@ final readonly class LifeShape
 
     /**
      * @param  list<FluidMove>  $moves  oldest first
-     * @param  list<int>  $places  the compartment and its openings
+     * @param  Collection<int, Spot>  $places  the compartment and its openings, by id
+     * @param  list<int>  $lately  the ids of the last acts
      */
     private function __construct(
         private array $moves,
-        private array $places,
+        private Collection $places,
+        private array $lately,
         private ?Quantity $most,
         private Unit $unit,
         private ?BigDecimal $now,
@@ -61,9 +63,13 @@ final readonly class LifeShape
         $places = [$compartment->id, ...$spots->where('parent_id', $compartment->id)->modelKeys()];
         $rows = self::rows($compartment, $places);
 
+        $jobs = DB::table('entries')->where('machine_id', $compartment->machine_id)->whereNotNull('job_id')
+            ->pluck('job_id', 'id')->all();
+
         return new self(
-            array_map(self::move(...), $rows),
-            $places,
+            array_map(fn (object $row): FluidMove => self::move($row, $jobs), $rows),
+            $spots->whereIn('id', $places)->keyBy('id'),
+            array_column(array_slice($rows, -self::LATELY), 'id'),
             $most,
             $most->unit ?? self::lastUnit($rows) ?? Unit::Litre,
             $now,
@@ -89,48 +95,42 @@ final readonly class LifeShape
     }
 
     /**
-     * Everything that went in or out, and the levels that were read at full, oldest first.
+     * Everything that went in or out, oldest first, and the last level that was read at full since.
      *
      * @param  list<int>  $places
      * @return list<object>
      */
     private static function rows(Spot $compartment, array $places): array
     {
-        return DB::table('acts')
+        $acts = DB::table('acts')->whereNull('acts.struck_at')->orderBy('acts.happened_at')->orderBy('acts.id');
+        $moved = $acts->clone()
             ->leftJoin('moves', 'moves.act_id', '=', 'acts.id')
-            ->join('entries', 'entries.id', '=', 'acts.entry_id')
-            ->whereIn('acts.spot_id', $places)->whereNull('acts.struck_at')
-            ->where(fn (Builder $acts) => $acts->whereIn('acts.kind', self::FLUID_ACTS)->orWhere(
-                fn (Builder $acts) => $acts
-                    ->where(['acts.kind' => ActKind::Measured, 'acts.outcome' => Outcome::Done])
-                    ->whereRaw("json_value(acts.typed, '$.observed') = ?", [LevelMark::Full->value]),
-            ))
-            ->orderBy('acts.happened_at')->orderBy('acts.id')
-            ->get([
-                'acts.kind',
-                'acts.meets',
-                'acts.happened_at',
-                'acts.hours',
-                'acts.entry_id',
-                'entries.job_id',
-                'moves.litres',
-                'moves.typed',
-                'moves.fluid',
-            ])->all();
+            ->whereIn('acts.spot_id', $places)->whereIn('acts.kind', self::FLUID_ACTS)
+            ->get(['acts.id', 'kind', 'meets', 'happened_at', 'hours', 'acts.entry_id', 'litres', 'moves.typed', 'fluid'])
+            ->all();
+        $since = $moved === [] ? null : $moved[count($moved) - 1]->happened_at;
+        $full = $acts->where(['spot_id' => $compartment->id, 'kind' => ActKind::Measured, 'outcome' => Outcome::Done])
+            ->when($since, fn (Builder $acts, string $since) => $acts->where('happened_at', '>', $since))
+            ->whereRaw("json_value(typed, '$.observed') = ?", [LevelMark::Full->value])
+            ->get(['id', 'kind', 'meets', 'happened_at', 'hours', 'entry_id'])
+            ->last();
+
+        return $full === null ? $moved : [...$moved, $full];
     }
 
-    private static function move(object $row): FluidMove
+    /** @param  array<int, string>  $jobs  by entry, where it belongs to one */
+    private static function move(object $row, array $jobs): FluidMove
     {
         $kind = ActKind::from($row->kind);
 
         return new FluidMove(
             $kind,
-            $row->job_id ?? (string) $row->entry_id,
+            $jobs[$row->entry_id] ?? (string) $row->entry_id,
             new \DateTimeImmutable($row->happened_at),
             $row->hours === null ? null : BigDecimal::of($row->hours),
-            $row->litres === null ? null : Quantity::of($row->litres, Unit::Litre),
-            $row->fluid,
-            isNew: (bool) $row->meets && in_array($kind, [ActKind::Changed, ActKind::Filled], true),
+            isset($row->litres) ? BigDecimal::of($row->litres) : null,
+            $row->fluid ?? null,
+            isNew: $row->meets && in_array($kind, [ActKind::Changed, ActKind::Filled], true),
             readsFull: $kind === ActKind::Measured,
         );
     }
@@ -139,7 +139,7 @@ final readonly class LifeShape
     private static function lastUnit(array $rows): ?Unit
     {
         foreach (array_reverse($rows) as $row) {
-            if ($row->typed !== null) {
+            if (isset($row->typed)) {
                 return Quantity::parse($row->typed, Unit::Litre)->unit;
             }
         }
@@ -154,20 +154,21 @@ final readonly class LifeShape
      */
     public function drawn(): array
     {
-        $added = BigDecimal::zero();
+        $litres = Quantity::of(1, $this->unit)->to(Unit::Litre)->value->toFloat();
+        $added = 0.0;
         $points = $changes = [];
         foreach ($this->moves as $move) {
-            $hours = Written::number($move->hours);
-            if ($hours === null || $move->readsFull) {
+            if ($move->hours === null || $move->readsFull) {
                 continue;
             }
+            $hours = round($move->hours->toFloat(), self::PLACES);
             if ($move->isNew) {
-                $added = BigDecimal::zero();
+                $added = 0.0;
                 $changes[] = ['hours' => $hours, 'at' => $move->at->format(DATE_ATOM)];
-            } elseif ($move->kind === ActKind::ToppedUp && $move->amount !== null) {
-                $added = $added->plus($move->amount->to($this->unit)->rounded(self::PLACES));
+            } elseif ($move->kind === ActKind::ToppedUp && $move->litres !== null) {
+                $added += $move->litres->toFloat() / $litres;
             }
-            $points[] = ['hours' => $hours, 'added' => $added->toFloat()];
+            $points[] = ['hours' => $hours, 'added' => round($added, self::PLACES)];
         }
 
         return [
@@ -181,10 +182,18 @@ final readonly class LifeShape
     /** @return list<array<string, mixed>> what went in and out lately, in words, newest first */
     public function lately(): array
     {
-        return array_values(Act::query()->standing()
-            ->whereIn('spot_id', $this->places)->whereIn('kind', self::FLUID_ACTS)
-            ->with('spot', 'person:id,name', 'photos', 'move', 'fitting')
-            ->latest('happened_at')->latest('id')->limit(self::LATELY)->get()
-            ->map(fn (Act $act): array => [...$act->toRecord(), 'in_words' => ActWords::of($act)])->all());
+        $acts = Act::query()->whereKey($this->lately)->whereIn('kind', self::FLUID_ACTS)
+            ->with('person:id,name', 'move', 'fitting')
+            ->latest('happened_at')->latest('id')->get();
+
+        return array_values($acts->map(fn (Act $act): array => [
+            'id' => $act->uuid,
+            'spot' => $this->places[$act->spot_id]->key,
+            'title' => $act->title,
+            'in_words' => ActWords::of($act),
+            'why' => $act->words ?? '',
+            'at' => $act->happened_at->toAtomString(),
+            'by' => $act->person?->name,
+        ])->all());
     }
 }

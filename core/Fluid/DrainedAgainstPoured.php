@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Core\Fluid;
 
+use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Core\Machine\ActKind;
 use Core\Measure\Quantity;
+use Core\Measure\Unit;
 
 /** What came out at the last draining, against what had gone in. */
 final readonly class DrainedAgainstPoured
@@ -22,19 +24,22 @@ final readonly class DrainedAgainstPoured
     ) {
     }
 
-    /** @param  list<FluidMove>  $moves  oldest first */
-    public static function last(array $moves): ?self
+    /**
+     * @param  list<FluidMove>  $moves  oldest first
+     * @param  Unit  $unit  in which it is told
+     */
+    public static function last(array $moves, Unit $unit): ?self
     {
         $drained = null;
         $occasion = null;
         for ($at = count($moves) - 1; $at >= 0; $at--) {
             $move = $moves[$at];
-            if ($move->kind !== ActKind::Drained || $move->amount === null) {
+            if ($move->kind !== ActKind::Drained || $move->litres === null) {
                 continue;
             }
             $occasion ??= $move->occasion;
             if ($move->occasion === $occasion) {
-                $drained = $drained?->plus($move->amount) ?? $move->amount;
+                $drained = $drained?->plus($move->litres) ?? $move->litres;
             }
         }
         if ($drained === null || $occasion === null) {
@@ -42,7 +47,10 @@ final readonly class DrainedAgainstPoured
         }
         $poured = self::pouredBefore($moves, $occasion);
 
-        return $poured === null ? null : self::compare($drained, $poured);
+        return $poured === null ? null : self::compare(
+            Quantity::of($drained, Unit::Litre)->to($unit),
+            Quantity::of($poured, Unit::Litre)->to($unit),
+        );
     }
 
     public static function compare(Quantity $drained, Quantity $poured): self
@@ -68,7 +76,7 @@ final readonly class DrainedAgainstPoured
      *
      * @param  list<FluidMove>  $moves
      */
-    private static function pouredBefore(array $moves, string $occasion): ?Quantity
+    private static function pouredBefore(array $moves, string $occasion): ?BigDecimal
     {
         $news = array_column(array_filter($moves, fn (FluidMove $move): bool => $move->isNew), 'occasion');
         $began = null;
@@ -80,8 +88,8 @@ final readonly class DrainedAgainstPoured
             if ($move->occasion !== $began && in_array($move->occasion, $news, true)) {
                 [$began, $poured] = [$move->occasion, null];
             }
-            if ($began !== null && $move->pours() && $move->amount !== null) {
-                $poured = $poured?->plus($move->amount) ?? $move->amount;
+            if ($began !== null && $move->pours() && $move->litres !== null) {
+                $poured = $poured?->plus($move->litres) ?? $move->litres;
             }
         }
 

@@ -56,7 +56,7 @@ final readonly class FluidLife
             self::sum($topUps)->to($unit),
             $missing,
             $why,
-            DrainedAgainstPoured::last($moves),
+            DrainedAgainstPoured::last($moves, $unit),
         );
     }
 
@@ -72,7 +72,7 @@ final readonly class FluidLife
         $full = array_values(array_filter($known, fn (FluidMove $move): bool => $move->pours() || $move->readsFull));
         $topUps = array_values(array_filter(
             $known,
-            fn (FluidMove $move): bool => $move->kind === ActKind::ToppedUp && $move->amount !== null,
+            fn (FluidMove $move): bool => $move->kind === ActKind::ToppedUp && $move->litres !== null,
         ));
         $first = $known[0]->hours ?? null;
         $last = $topUps === [] ? null : $topUps[count($topUps) - 1]->hours;
@@ -117,10 +117,10 @@ final readonly class FluidLife
     /** @param  list<FluidMove>  $moves */
     private static function sum(array $moves): Quantity
     {
-        return array_reduce(
+        return Quantity::of(array_reduce(
             $moves,
-            fn (Quantity $sum, FluidMove $move): Quantity => $move->amount === null ? $sum : $sum->plus($move->amount),
-            Quantity::of(0, Unit::Litre),
-        );
+            fn (BigDecimal $sum, FluidMove $move): BigDecimal => $move->litres === null ? $sum : $sum->plus($move->litres),
+            BigDecimal::zero(),
+        ), Unit::Litre);
     }
 }

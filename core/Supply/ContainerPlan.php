@@ -67,8 +67,7 @@ final readonly class ContainerPlan
         $target = max(0, $whole->count($need->si()) - $whole->count($open->si()));
         $spared = $whole->floor($need->si()->multipliedBy($tolerance));
         $isPriced = array_filter(array_column($sizes, 'price')) !== [];
-        // Without prices what is not poured costs as much as what is bought, so that a shortfall is no gain.
-        $counts = Cover::of($target, min($spared, $target), $containers, costOfShort: $isPriced ? 0 : 1);
+        $counts = Cover::of($target, min($spared, $target), $containers, $isPriced);
         $all = [...$have, ...$sizes];
         $unit = $need->unit;
         $opened = $open->to($unit);

@@ -27,27 +27,55 @@ final class Cover
     /** @var array<int, array<int, int>> by sum: by item how many are taken of those that are counted */
     private array $counted = [];
 
-    /** @param  list<CoverItem>  $items */
-    private function __construct(private readonly int $target, private readonly array $items)
-    {
+    /** The least cost of a way that covers it, as far as is known. */
+    private float $leastCost = INF;
+
+    /** Whether a way was given up because it had too many containers. */
+    private bool $gaveUp = false;
+
+    /**
+     * @param  int  $covered  from where the target counts as covered
+     * @param  list<CoverItem>  $items
+     * @param  int  $costOfShort  of each unit below the target
+     */
+    private function __construct(
+        private readonly int $target,
+        private readonly int $covered,
+        private readonly array $items,
+        private readonly int $costOfShort,
+    ) {
     }
 
     /**
+     * Without prices a unit costs one, and so does a unit that is short: most ways cost the same then, and the fewest
+     * containers are looked for first.
+     *
      * @param  int  $target  0 or more, whole units
      * @param  int  $spared  how far below the target still covers it
      * @param  list<CoverItem>  $items
-     * @param  int  $costOfShort  of each unit below the target
+     * @param  bool  $isPriced  whether costs are prices; else volumes
      * @return list<int> how many of each item; where they cannot cover it, as much of it as they can
      *
      * @throws \OverflowException where there are too many ways
      */
-    public static function of(int $target, int $spared, array $items, int $costOfShort): array
+    public static function of(int $target, int $spared, array $items, bool $isPriced): array
     {
-        $cover = new self($target, $items);
-        $cover->takeCounted();
-        $cover->addAny();
+        $counted = new self($target, $target - $spared, $items, $isPriced ? 0 : 1);
+        $counted->takeCounted();
+        if ($isPriced) {
+            $counted->addAny(PHP_INT_MAX);
 
-        return $cover->items($cover->best($spared, $costOfShort));
+            return $counted->items($counted->best()[1]);
+        }
+        $least = max(0, $target - max(0, ...array_filter(array_keys($counted->costs), fn (int $sum): bool => $sum <= $target)));
+        for ($more = 0; ; $more = 2 * $more + 1) {
+            $cover = clone $counted;
+            $cover->addAny($counted->fewest() + $more);
+            [$rank, $sum] = $cover->best();
+            if (! $cover->gaveUp || ($rank !== null && $rank[0] <= $least && $rank[1] === 0)) {
+                return $cover->items($sum);
+            }
+        }
     }
 
     /** All sums of those that are counted. */
@@ -79,10 +107,14 @@ final class Cover
         }
     }
 
-    private function addAny(): void
+    /** @param  int  $most  containers in all */
+    private function addAny(int $most): void
     {
         $free = array_filter($this->items, fn (CoverItem $item): bool => $item->most === null);
         uasort($free, fn (CoverItem $one, CoverItem $other): int => $one->volume <=> $other->volume);
+        $largest = max([0, ...array_column($free, 'volume')]);
+        $cheapest = min([INF, ...array_map(fn (CoverItem $item): float => $item->cost / $item->volume, $free)]);
+        $this->leastCost = $this->costOfOneSize($free);
         /** @var \SplMinHeap<int> $open */
         $open = new \SplMinHeap;
         foreach (array_keys($this->costs) as $sum) {
@@ -90,6 +122,16 @@ final class Cover
         }
         while (! $open->isEmpty() && ($sum = $open->extract()) < $this->target) {
             [$from, $of] = [$this->costs[$sum], $this->counts[$sum] + 1];
+            $lacks = max(0, $this->covered - $sum);
+            // A little is allowed for what floating point loses: only what is surely dearer is given up.
+            if ($largest === 0 || $from + $lacks * $cheapest > $this->leastCost * (1 + 1e-9) + 1e-9) {
+                continue;
+            }
+            if ($of - 1 + intdiv($lacks + $largest - 1, $largest) > $most) {
+                $this->gaveUp = true;
+
+                continue;
+            }
             foreach ($free as $index => $item) {
                 $reached = $sum + $item->volume;
                 $cost = $from + $item->cost;
@@ -100,9 +142,39 @@ final class Cover
                     continue;
                 }
                 [$this->costs[$reached], $this->counts[$reached], $this->largest[$reached]] = [$cost, $of, $index];
+                if ($reached >= $this->covered) {
+                    $this->leastCost = min($this->leastCost, $this->withShort($cost, $reached));
+                }
             }
             $this->refuseTooMany(count($this->costs));
         }
+    }
+
+    /**
+     * What it costs to cover it with one size alone: no way that is dearer is the best.
+     *
+     * @param  array<int, CoverItem>  $free
+     */
+    private function costOfOneSize(array $free): float
+    {
+        $costs = array_map(
+            fn (CoverItem $item): float => (float) (intdiv($this->covered + $item->volume - 1, $item->volume) * $item->cost),
+            $free,
+        );
+
+        return min([INF, ...$costs]);
+    }
+
+    /** How many containers it takes at least, beginning with any that are counted. */
+    private function fewest(): int
+    {
+        $largest = max([1, ...array_column(array_filter($this->items, fn (CoverItem $item): bool => $item->most === null), 'volume')]);
+        $fewest = [];
+        foreach ($this->counts as $sum => $count) {
+            $fewest[] = $count + intdiv(max(0, $this->covered - $sum) + $largest - 1, $largest);
+        }
+
+        return min([PHP_INT_MAX, ...$fewest]);
     }
 
     /** Of ways that cost the same: the fewer, then the one with the larger container. */
@@ -114,17 +186,24 @@ final class Cover
             && ($largest === null || $this->items[$index]->volume >= $this->items[$largest]->volume));
     }
 
-    private function best(int $spared, int $costOfShort): int
+    /** What a sum costs, with what it is short of the target. */
+    private function withShort(int $cost, int $sum): int
+    {
+        return $cost + $this->costOfShort * max(0, $this->target - $sum);
+    }
+
+    /** @return array{list<int>|null, int} the best sum with its rank; without one where nothing covers it */
+    private function best(): array
     {
         $best = null;
         $most = 0;
         foreach ($this->costs as $sum => $cost) {
             $most = max($most, $sum);
-            if ($sum < $this->target - $spared) {
+            if ($sum < $this->covered) {
                 continue;
             }
             $rank = [
-                $cost + $costOfShort * max(0, $this->target - $sum),
+                $this->withShort($cost, $sum),
                 max(0, $sum - $this->target),
                 $this->counts[$sum],
                 -$sum,
@@ -134,7 +213,7 @@ final class Cover
             }
         }
 
-        return $best[1] ?? $most;
+        return $best ?? [null, $most];
     }
 
     /** @return list<int> how many of each make a sum */

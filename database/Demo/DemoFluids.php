@@ -63,6 +63,8 @@ final class DemoFluids
     /** What somebody fitted who never compared: by machine and place. */
     private const FITTED_WRONG = ['Coot' => ['hydrostatic_filter' => 'Wyndle 20']];
 
+    private const DRY_SUMP = 'Snipe';
+
     /** Of a hundred services, in how many the old washer was used again. */
     private const REUSED = 12;
 
@@ -97,6 +99,7 @@ final class DemoFluids
     /** Writes down what the books say of a machine. */
     public function open(Machine $machine, DemoMachine $demo): void
     {
+        $this->secondDrain($machine);
         $spots = Spot::query()->where('machine_id', $machine->id)->get()->keyBy('key');
         $rows = [];
         foreach (DemoSheets::of($demo) as $key => $given) {
@@ -123,6 +126,21 @@ final class DemoFluids
             if ($sheet->sharesWith !== null && $spots->contains('id', $id)) {
                 DB::table('spots')->where('id', $id)->update(['shares_with_id' => $spots[$sheet->sharesWith]->id]);
             }
+        }
+    }
+
+    /** An engine with a dry sump has a tank of its own, and a drain for each. */
+    private function secondDrain(Machine $machine): void
+    {
+        if ($machine->name === self::DRY_SUMP) {
+            $sump = Spot::query()->where(['machine_id' => $machine->id, 'key' => 'engine_oil_drain'])->firstOrFail();
+            $sump->replicate()->fill([
+                'key' => 'engine_oil_drain_2',
+                'name' => 'Engine oil tank drain',
+                'place' => 'Under the oil tank, left of the engine',
+                'y' => $sump->y + 8,
+            ])->save();
+            $sump->update(['name' => 'Engine oil sump drain']);
         }
     }
 

@@ -194,7 +194,7 @@ final class DemoSheets
     private function allTerrainVehicle(): array
     {
         return [
-            ...$this->engine('engine_oil', '2.3/2.5 L', ['API SJ'], drain: '17 mm socket', torque: '20 ft-lb', grades: self::SUMMER_AND_WINTER),
+            ...$this->engine('engine_oil', '2.3/2.5 L', ['API SJ'], drain: '17 mm socket', torque: '20 ft-lb', grades: self::SUMMER_AND_WINTER, drains: 2),
             'engine_oil_filter' => $this->filter('1820', seal: "{$this->mark} 1821 cover ring"),
             ...$this->gears('front_gear_case', '270 mL', '80W-90', 'GL-5', seal: "{$this->mark} 1905 washer"),
             ...$this->gears('rear_gear_case', '620 mL', '80W-90', 'GL-5', seal: "{$this->mark} 1905 washer"),

@@ -26,6 +26,7 @@ use Core\Machine\Meets;
 use Core\Machine\TaskKind;
 use Core\Schedule\Interval;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /** Loads the invented estate with three years of history that end today. */
@@ -120,6 +121,8 @@ final class LoadDemo extends Command
             DB::table($table)->truncate();
         }
         DB::statement('set foreign_key_checks = 1');
+        // What is kept of lives is known by ids and versions that begin again.
+        Cache::flush();
     }
 
     private function load(): void

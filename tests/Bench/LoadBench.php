@@ -32,6 +32,7 @@ final readonly class LoadBench
         $this->warm($token);
         $small = $this->measure('/api/machines', $token);
         $this->addReadings(200, 2000);
+        $this->liveLong();
         $this->warm($token);
         $counts = $this->sql(
             'select (select count(*) from machines), (select count(*) from rules), (select count(*) from acts), (select count(*) from readings)',
@@ -50,12 +51,14 @@ final readonly class LoadBench
             $rounds['empty'][] = $this->measure('/api/pulse', $token);
             $rounds['page'][] = $this->measure('/api/machines', $token);
             $rounds['log'][] = $this->measure('/api/notes', $token, script: true);
+            $rounds['life'][] = $this->measure('/api/machines/1/compartments/engine_oil', $token);
             printf("yard     what was logged is reckoned by the next look in %.1f s\n", $this->look($token));
         }
-        [$empty, $page, $log] = array_map($this->middle(...), array_values($rounds));
+        [$empty, $page, $log, $life] = array_map($this->middle(...), array_values($rounds));
         $this->tell('empty authenticated route', $empty, null, 'aim: 220 a second');
         $this->tell('first page, 50 soonest', $page, $empty, 'aim: at most 2.5 times the empty route');
         $this->tell('logging one reading', $log, $empty, 'aim: at most 4.5 times the empty route');
+        $this->tell('a compartment, 20 years', $life, $empty, 'aim: at most 3 times the empty route');
         printf(
             "yard     first page with all readings against a tenth of them: %.2f times (median, aim: within 1.2)\n",
             $page['median'] / $small['median'],
@@ -89,6 +92,23 @@ final readonly class LoadBench
                 from spots s join seq_1_to_{$acts} a;
             SQL);
         $this->addReadings(0, $readingsEach);
+    }
+
+    /** Twenty years of one engine's oil: its level read every week, topped up every third, changed every half year. */
+    private function liveLong(): void
+    {
+        $this->sql(<<<'SQL'
+            insert into sheets (spot_id, written) values (2, '{"capacities": [{"kind": "refill", "amount": "6.4/6.8 qt"}], "specification": {"kind": "engine_oil"}}');
+            insert into entries (uuid, machine_id, kind, happened_at, written_at, person_id, device)
+                select concat('life-', seq), 1, 'topped_up', now() - interval seq * 7 day, now(), 1, 'life' from seq_1_to_1040;
+            insert into acts (uuid, entry_id, machine_id, spot_id, kind, outcome, meets, title, happened_at, person_id, hours, typed)
+                select e.uuid, e.id, 1, 2, if(n.seq % 26 = 0, 'changed', if(n.seq % 3 = 0, 'topped_up', 'measured')), 'done', 1, 'Engine oil', e.happened_at, 1,
+                    greatest(0, 1000 - n.seq * 0.9), if(n.seq % 26 = 0 or n.seq % 3 = 0, null, '{"observed": "full"}')
+                from entries e join seq_1_to_1040 n on e.uuid = concat('life-', n.seq);
+            insert into moves (entry_id, act_id, to_id, litres, typed, fluid)
+                select entry_id, id, 2, if(kind = 'changed', 6.435200, 0.283906), if(kind = 'changed', '6.8 qt', '0.3 qt'), 'Orchard 10W-30'
+                from acts where machine_id = 1 and spot_id = 2 and uuid like 'life-%' and kind in ('changed', 'topped_up');
+            SQL);
     }
 
     /** Three readings every two days, going back from yesterday. */

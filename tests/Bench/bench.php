@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // The benchmarks: everything measured side by side in one run on one server, printed as ratios.
 
+use Tests\Bench\ContainersBench;
 use Tests\Bench\CoreBench;
 use Tests\Bench\ForecastBench;
 use Tests\Bench\FuzzBench;
@@ -14,6 +15,7 @@ use Tests\Bench\WebBench;
 require __DIR__.'/../../vendor/autoload.php';
 
 (new CoreBench)->run();
+(new ContainersBench)->run();
 (new ForecastBench)->run();
 (new LoadBench((string) getenv('JARDINIER_URL'), (string) getenv('JARDINIER_STATE')))->run();
 (new FuzzBench((string) getenv('JARDINIER_URL')))->run();

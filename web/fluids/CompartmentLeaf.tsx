@@ -169,7 +169,7 @@ export default function CompartmentLeaf() {
           ))}
           <Row name="Lately">
             {of.lately.length === 0 && <Soft>Nothing that went in or out was ever written down.</Soft>}
-            {of.lately.slice(0, 12).map((act) => (
+            {of.lately.map((act) => (
               <span key={act.id}>
                 {act.spot === of.key ? act.in_words : `${within(act.title)} ${act.in_words}`}
                 {act.why && `. ${act.why}`} <Soft>{[act.by, instant(act.at, true)].filter(Boolean).join(', ')}</Soft>

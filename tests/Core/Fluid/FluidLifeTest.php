@@ -90,7 +90,7 @@ final class FluidLifeTest extends TestCase
             $occasion ?? (string) $hours,
             new \DateTimeImmutable('2026-01-01'),
             $hours === null ? null : BigDecimal::of($hours),
-            $amount === null ? null : Quantity::parse($amount),
+            $amount === null ? null : Quantity::parse($amount)->to(Unit::Litre)->rounded(12),
             $fluid,
             $new,
             $full,

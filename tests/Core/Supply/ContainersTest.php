@@ -36,7 +36,7 @@ final class ContainersTest extends TestCase
             $target = $chance->getInt(0, 60);
             $spared = min($target, $chance->getInt(0, 2) === 0 ? $chance->getInt(1, 4) : 0);
             $short = $priced ? 0 : 1;
-            $found = Cover::of($target, $spared, $items, $short);
+            $found = Cover::of($target, $spared, $items, $priced);
             $best = self::bruteForce($target, $spared, $items, $short);
             self::assertSame(
                 $best ?? self::rank($found, $target, $items, $short),
