@@ -27,9 +27,13 @@ try {
     $browser->press('Rulebook');
     $browser->see('The chart');
     $shoot('machine-rulebook');
-    $browser->press('Book');
-    $browser->see('Week of');
-    $shoot('machine-book');
+    $browser->open('/machines/1/fluids');
+    $browser->see('Filters and parts');
+    $shoot('machine-fluids');
+    $browser->open('/machines/1/fluids/engine_oil');
+    $browser->see('Probably missing');
+    $browser->see('Due at');
+    $shoot('compartment');
     $browser->open('/machines/1/plate/alternator_belt');
     $browser->see('Lately');
     $shoot('machine-plate');
@@ -50,16 +54,6 @@ try {
     $browser->open('/machines/1/chart');
     $browser->see('Which means');
     $shoot('chart');
-    $browser->press('Paste a table');
-    $browser->type(
-        'From a spreadsheet, or CSV: the headings too',
-        "Task;first 50;50;100;150;200;400;Yearly\nEngine oil;R;;;;R;R;X\nAir cleaner;;C;C;C;R;R;\nFuel filter;;;;;;R;\nGrease all points;;X;X;X;X;X;",
-    );
-    $browser->press('Read it');
-    $browser->see('Not clear from the table');
-    $browser->script('window.scrollTo(0, 0)');
-    $shoot('chart-paste');
-    $browser->script('localStorage.clear()');
     $browser->open('/logbook');
     $browser->see('Correct');
     $shoot('logbook');
