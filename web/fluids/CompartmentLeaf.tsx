@@ -8,15 +8,15 @@ import { Actions, MainButton, PlainButton, QuietActions, quietLink } from '../ki
 import { count, instant, within } from '../kit/format';
 import { ReadingInSheet } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
-import { ToldStamp, VerdictStamp } from '../kit/Stamp';
+import { ToldStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { ROLE_OF_OPENING } from '../kit/words';
 import { useSheet } from '../machine/useSheet';
-import { toldWords } from '../plate/looks';
+import { DueRules, FoundRow, Row, Rows, TakesRow, UsesRows } from '../plate/storyRows';
 import { usePerson } from '../shell/Shell';
 import { mayUse } from '../yard/MachineLine';
+import { Capacities } from './Capacities';
 import { FluidDialog } from './FluidDialog';
-import { Capacities, Takes } from './FluidsLeaf';
 import { LifeChart } from './LifeChart';
 import { compartmentQuery } from './queries';
 import { WillItDo } from './WillItDo';
@@ -37,13 +37,6 @@ const Columns = styled.div`
   display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr); gap: 0 40px; align-items: start;
   @media (max-width: 1000px) { grid-template-columns: minmax(0, 1fr); }
 `;
-const Rows = styled.dl`
-  > div { display: grid; grid-template-columns: 108px minmax(0, 1fr); gap: 12px; padding: 9px 0; border-top: 1px solid var(--rule); }
-  dt { color: var(--soft); font-size: 15px; }
-  dd { font-size: 16px; line-height: 1.32; display: flex; flex-direction: column; gap: 5px; overflow-wrap: anywhere; }
-  ${PHONE} { > div { grid-template-columns: minmax(0, 1fr); gap: 2px; } }
-`;
-
 /** One compartment: what is in it, since when, what was added and is missing, when it is due, and all its book says. */
 export default function CompartmentLeaf() {
   const sheet = useSheet();
@@ -129,44 +122,14 @@ export default function CompartmentLeaf() {
           {of.trick && <Row name="Trick">{of.trick}</Row>}
         </Rows>
         <Rows>
-          {story && story.findings.length > 0 && (
-            <Row name="Found">
-              {story.findings.map((finding) => (
-                <span key={finding.check}>
-                  <VerdictStamp verdict={finding.verdict} />{' '}
-                  <Link to={`/machines/${sheet.id}/findings/${finding.check}`}>{finding.title}</Link>:{' '}
-                  {finding.why || finding.note} {finding.do}
-                </span>
-              ))}
-            </Row>
-          )}
+          {story && story.findings.length > 0 && <FoundRow findings={story.findings} machine={sheet.id} />}
           {story && story.rules.length > 0 && (
             <Row name="Due">
-              {story.rules.map((rule) => (
-                <span key={rule.id}>
-                  <strong>{rule.task}</strong>
-                  {rule.standing.state !== 'fresh' && `, ${toldWords(rule.standing.state)}`}: {rule.standing.why}{' '}
-                  {rule.standing.when_in_words && <Soft>{rule.standing.when_in_words}</Soft>}
-                </span>
-              ))}
+              <DueRules rules={story.rules} />
             </Row>
           )}
-          {story && story.takes.length > 0 && (
-            <Row name="The job takes">
-              {story.takes.map((task) => (
-                <span key={task.rule_id}>
-                  <Takes of={task} />
-                </span>
-              ))}
-            </Row>
-          )}
-          {story?.consumption.map((used) => (
-            <Row key={used.spot} name="Uses">
-              <span>
-                <strong>{used.per_100h} per 100 h</strong>. {used.why}
-              </span>
-            </Row>
-          ))}
+          {story && story.takes.length > 0 && <TakesRow takes={story.takes} />}
+          {story && <UsesRows consumption={story.consumption} />}
           <Row name="Lately">
             {of.lately.length === 0 && <Soft>Nothing that went in or out was ever written down.</Soft>}
             {of.lately.map((act) => (
@@ -219,15 +182,6 @@ export function OpeningWords({ of, machine }: { of: Schemas['Compartment']['open
 }
 
 function Fact({ name, children }: { name: string; children: ReactNode }) {
-  return (
-    <div>
-      <dt>{name}</dt>
-      <dd>{children}</dd>
-    </div>
-  );
-}
-
-function Row({ name, children }: { name: string; children: ReactNode }) {
   return (
     <div>
       <dt>{name}</dt>

@@ -9,7 +9,9 @@ import { Empty, SheetHeading, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { useSheet } from '../machine/useSheet';
 import { usePerson } from '../shell/Shell';
+import { Capacities } from './Capacities';
 import { compartmentsQuery } from './queries';
+import { Takes } from './Takes';
 
 const ActionLink = styled(Link)`${quietLink}`;
 const Head = styled.div`
@@ -148,22 +150,6 @@ function Compartment({ of, to }: { of: Schemas['Compartment']; to: string }) {
   );
 }
 
-/** How much a compartment takes, as the books write it, the other system in small print. */
-export function Capacities({ of }: { of: Schemas['Compartment'] }) {
-  if (of.capacities.length === 0) {
-    return <Soft>{of.usual ? `usually ${of.usual} (common practice)` : 'not written down'}</Soft>;
-  }
-  return of.capacities.map(({ kind, written, other, book }) => (
-    <span key={`${kind} ${book}`}>
-      <Strong>{written}</Strong> <Soft as="i">{other}</Soft>{' '}
-      <Soft>
-        {kind}
-        {book === 'component' && ', by the component maker'}
-      </Soft>
-    </span>
-  ));
-}
-
 function Part({ of, machine }: { of: Schemas['PartPlace']; machine: number }) {
   const { sheet, fitted } = of;
   const wants = [
@@ -198,21 +184,5 @@ function Part({ of, machine }: { of: Schemas['PartPlace']; machine: number }) {
         {fitted?.found && <Soft>the old one {fitted.found}</Soft>}
       </td>
     </tr>
-  );
-}
-
-/** What one job takes: fluids, parts and seals, tools, what it uses up. */
-export function Takes({ of }: { of: Schemas['TaskTakes'] }) {
-  const fluids = of.fluids.map(({ name, amount }) => `${within(name)} ${amount ?? '(how much is not written down)'}`);
-  const parts = of.parts.map(({ name, for: where, again }) => `${name} (${within(where)}${again ? `; ${again}` : ''})`);
-  const tools = of.tools.map(({ tool }) => tool);
-  return (
-    <>
-      <Strong>{of.task}</Strong>
-      {fluids.length > 0 && `: ${fluids.join(', ')}`}
-      {parts.length > 0 && <Soft> · {parts.join(', ')}</Soft>}
-      {tools.length > 0 && <Soft> · tools: {tools.join(', ')}</Soft>}
-      {of.uses.length > 0 && <Soft> · uses up: {of.uses.join(', ')}</Soft>}
-    </>
   );
 }

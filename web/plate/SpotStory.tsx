@@ -1,14 +1,13 @@
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { Capacities } from '../fluids/Capacities';
 import { FluidDialog } from '../fluids/FluidDialog';
-import { Capacities, Takes } from '../fluids/FluidsLeaf';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { count, instant, within } from '../kit/format';
-import { Mark } from '../kit/Marks';
 import { Soft } from '../kit/Sheet';
-import { ToldStamp, VerdictStamp } from '../kit/Stamp';
+import { ToldStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { ROLE_OF_OPENING, ROUND_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
@@ -18,6 +17,7 @@ import { WearChart } from '../walkaround/WearChart';
 import { mayUse } from '../yard/MachineLine';
 import { GreaseDialog } from './GreaseDialog';
 import { toldWords } from './looks';
+import { DueRules, FoundRow, Row, Rows, TakesRow, UsesRows } from './storyRows';
 
 type Story = Schemas['SpotStory'];
 
@@ -25,12 +25,6 @@ const Told = styled.article`
   padding: 18px 20px 20px; display: flex; flex-direction: column; gap: 8px;
   h2 { font-size: 22px; display: inline; margin-right: 14px; outline: none; }
   ${PHONE} { padding: 14px; }
-`;
-const Rows = styled.dl`
-  > div { display: grid; grid-template-columns: 92px minmax(0, 1fr); gap: 12px; padding: 9px 0; border-top: 1px solid var(--rule); }
-  dt { color: var(--soft); font-size: 15px; }
-  dd { font-size: 16px; line-height: 1.32; display: flex; flex-direction: column; gap: 5px; overflow-wrap: anywhere; }
-  ${PHONE} { > div { grid-template-columns: minmax(0, 1fr); gap: 2px; } }
 `;
 const ActionLink = styled(Link)`${quietLink}`;
 const Chart = styled.div`margin: 0 -20px; svg { max-height: 190px; }`;
@@ -104,26 +98,10 @@ export function SpotStory({ story, onChange }: Props) {
                 </Soft>
               </span>
             )}
-            {story.rules.map((rule) => (
-              <span key={rule.id}>
-                <Mark kind={rule.kind} /> <strong>{rule.task}</strong>
-                {rule.standing.state !== 'fresh' && `, ${toldWords(rule.standing.state)}`}: {rule.standing.why}{' '}
-                {rule.standing.when_in_words && <Soft>{rule.standing.when_in_words}</Soft>}
-              </span>
-            ))}
+            <DueRules rules={story.rules} />
           </Row>
         )}
-        {story.findings.length > 0 && (
-          <Row name="Found">
-            {story.findings.map((finding) => (
-              <span key={finding.check}>
-                <VerdictStamp verdict={finding.verdict} />{' '}
-                <Link to={`${machine}/findings/${finding.check}`}>{finding.title}</Link>: {finding.why || finding.note}{' '}
-                {finding.do}
-              </span>
-            ))}
-          </Row>
-        )}
+        {story.findings.length > 0 && <FoundRow findings={story.findings} machine={story.machine_id} />}
         {story.trick && <Row name="Trick">{story.trick}</Row>}
         {story.belongs_to && (
           <Row name="Belongs to">
@@ -135,23 +113,9 @@ export function SpotStory({ story, onChange }: Props) {
             <Kin machine={story.machine_id} kin={story.has} />
           </Row>
         )}
-        {story.takes.length > 0 && (
-          <Row name="The job takes">
-            {story.takes.map((task) => (
-              <span key={task.rule_id}>
-                <Takes of={task} />
-              </span>
-            ))}
-          </Row>
-        )}
+        {story.takes.length > 0 && <TakesRow takes={story.takes} />}
         {story.role && <Row name="It is for">{ROLE_OF_OPENING[story.role]}</Row>}
-        {story.consumption.map((used) => (
-          <Row key={used.spot} name="Uses">
-            <span>
-              <strong>{used.per_100h} per 100 h</strong>. {used.why}
-            </span>
-          </Row>
-        ))}
+        <UsesRows consumption={story.consumption} />
         {story.wear.map((wear) => (
           <Row key={wear.check} name="Wear">
             <Chart>
@@ -203,15 +167,6 @@ export function SpotStory({ story, onChange }: Props) {
         <GreaseDialog story={story} grease={story.grease} onClose={() => setDoing(null)} />
       )}
     </Told>
-  );
-}
-
-function Row({ name, children }: { name: string; children: ReactNode }) {
-  return (
-    <div>
-      <dt>{name}</dt>
-      <dd>{children}</dd>
-    </div>
   );
 }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Core\Fluid\Grade;
 
-use Brick\Math\BigDecimal;
-use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
@@ -48,32 +46,14 @@ final readonly class EngineGrade
     /** @throws Unreadable if there is no such grade */
     public static function parse(string $written): self
     {
-        $grade = Multigrade::read($written);
-        if ($grade === null) {
-            throw new Unreadable(
-                Plain::quoted($written).' is no grade of engine oil. They are written like 10W-30 or SAE 30.',
-            );
-        }
-        [$winter, $hot] = $grade;
-        if ($winter !== null && ! isset(self::WINTER[$winter])) {
-            throw new Unreadable(
-                "There is no {$winter}W: winter grades are 0W, 5W, 10W, 15W, 20W and 25W.",
-            );
-        }
-        if ($hot !== null && ! isset(self::HOT[$hot])) {
-            throw new Unreadable("There is no SAE {$hot} engine oil: grades are 8, 12, 16, 20, 30, 40, 50 and 60.");
-        }
-        if (
-            $winter !== null
-            && $hot !== null
-            && BigDecimal::of(self::HOT[$hot][1])->isLessThanOrEqualTo(self::WINTER[$winter][2])
-        ) {
-            throw new Unreadable(
-                "A {$winter}W is at least ".self::WINTER[$winter][2]." mm²/s at 100 °C, and an SAE {$hot} under ".self::HOT[$hot][1].': no oil is both.',
-            );
-        }
+        $grades = new Viscosities(
+            'engine oil',
+            '10W-30 or SAE 30',
+            array_map(fn (array $row): string => $row[2], self::WINTER),
+            array_map(fn (array $row): string => $row[1], self::HOT),
+        );
 
-        return new self($winter, $hot);
+        return new self(...$grades->read($written));
     }
 
     /** Down to where it lets the engine be cranked; null of a grade without W, which is promised nothing in the cold. */

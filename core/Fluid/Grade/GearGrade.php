@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Core\Fluid\Grade;
 
-use Brick\Math\BigDecimal;
-use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
@@ -48,33 +46,14 @@ final readonly class GearGrade
     /** @throws Unreadable if there is no such grade */
     public static function parse(string $written): self
     {
-        $grade = Multigrade::read($written);
-        if ($grade === null) {
-            throw new Unreadable(
-                Plain::quoted($written).' is no grade of gear oil. They are written like 80W-90 or SAE 90.',
-            );
-        }
-        [$winter, $hot] = $grade;
-        if ($winter !== null && ! isset(self::WINTER[$winter])) {
-            throw new Unreadable("There is no {$winter}W gear oil: winter grades are 70W, 75W, 80W and 85W.");
-        }
-        if ($hot !== null && ! isset(self::HOT[$hot])) {
-            throw new Unreadable(
-                "There is no SAE {$hot} gear oil: grades are 65, 70, 75, 80, 85, 90, 110, 140, 190 and 250.",
-            );
-        }
-        $below = $hot === null ? null : self::HOT[$hot][1];
-        if (
-            $winter !== null
-            && $below !== null
-            && BigDecimal::of($below)->isLessThanOrEqualTo(self::WINTER[$winter][1])
-        ) {
-            throw new Unreadable(
-                "An {$winter}W is at least ".self::WINTER[$winter][1]." mm²/s at 100 °C, and an SAE {$hot} under {$below}: no oil is both.",
-            );
-        }
+        $grades = new Viscosities(
+            'gear oil',
+            '80W-90 or SAE 90',
+            array_map(fn (array $row): string => $row[1], self::WINTER),
+            array_map(fn (array $row): ?string => $row[1], self::HOT),
+        );
 
-        return new self($winter, $hot);
+        return new self(...$grades->read($written));
     }
 
     /** Down to where it still flows to the gears; null of a grade without W, which is promised nothing in the cold. */

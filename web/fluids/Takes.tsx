@@ -1,0 +1,19 @@
+import type { Schemas } from '../api/client';
+import { within } from '../kit/format';
+import { Soft } from '../kit/Sheet';
+
+/** What one job takes: fluids, parts and seals, tools, what it uses up. */
+export function Takes({ of }: { of: Schemas['TaskTakes'] }) {
+  const fluids = of.fluids.map(({ name, amount }) => `${within(name)} ${amount ?? '(how much is not written down)'}`);
+  const parts = of.parts.map(({ name, for: where, again }) => `${name} (${within(where)}${again ? `; ${again}` : ''})`);
+  const tools = of.tools.map(({ tool }) => tool);
+  return (
+    <>
+      <strong>{of.task}</strong>
+      {fluids.length > 0 && `: ${fluids.join(', ')}`}
+      {parts.length > 0 && <Soft> · {parts.join(', ')}</Soft>}
+      {tools.length > 0 && <Soft> · tools: {tools.join(', ')}</Soft>}
+      {of.uses.length > 0 && <Soft> · uses up: {of.uses.join(', ')}</Soft>}
+    </>
+  );
+}
