@@ -82,7 +82,10 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('machines/{machine}/spots/{spot:key}', [PlateController::class, 'spot'])->scopeBindings();
         Route::get('machines/{machine}/plate', [PlateController::class, 'show']);
         Route::get('machines/{machine}/compartments', [CompartmentController::class, 'index']);
-        Route::get('machines/{machine}/compartments/{spot:key}', [CompartmentController::class, 'show'])->scopeBindings();
+        Route::get(
+            'machines/{machine}/compartments/{spot:key}',
+            [CompartmentController::class, 'show'],
+        )->scopeBindings();
         Route::get('fluids', [SupplyController::class, 'index']);
         Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
         Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
@@ -108,7 +111,10 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('machines/{machine}/usual-spots', [SpotController::class, 'usual'])->middleware('once');
         Route::post('machines/{machine}/spot-suggestions', [SpotController::class, 'suggest']);
         Route::patch('spots/{spot}', [SpotController::class, 'update']);
-        Route::put('machines/{machine}/compartments/{spot:key}', [CompartmentController::class, 'update'])->scopeBindings();
+        Route::put(
+            'machines/{machine}/compartments/{spot:key}',
+            [CompartmentController::class, 'update'],
+        )->scopeBindings();
         Route::post('machines/{machine}/capacities', [CapacitiesController::class, 'read']);
         Route::put('machines/{machine}/capacities', [CapacitiesController::class, 'update'])->middleware('once');
         Route::get('machines/{machine}/sister-sheets', [SisterSheetsController::class, 'index']);

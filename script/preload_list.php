@@ -13,7 +13,9 @@ $root = dirname(__DIR__);
 require "{$root}/vendor/autoload.php";
 $app = require "{$root}/bootstrap/app.php";
 $kernel = $app->make(Kernel::class);
-$ask = fn (string $address) => $kernel->handle(Request::create($address, server: ['HTTP_ACCEPT' => 'application/json']));
+$ask = fn (string $address) => $kernel->handle(
+    Request::create($address, server: ['HTTP_ACCEPT' => 'application/json']),
+);
 $ask('/api/session');
 $person = Person::query()->first();
 if ($person !== null) {

@@ -52,7 +52,9 @@ final class Sheets
         };
         $fields->refuseUnknown();
         if (isset($sheet)) {
-            $holder = $sheet->sharesWith === null ? null : self::holder($spot, $sheet->sharesWith, "{$path}shares_with");
+            $holder = $sheet->sharesWith === null
+                ? null
+                : self::holder($spot, $sheet->sharesWith, "{$path}shares_with");
             $spot->setRelation('holder', $holder)->update(['shares_with_id' => $holder?->id]);
         }
         $spot->setRelation('sheet', Sheet::query()->updateOrCreate(['spot_id' => $spot->id], ['written' => $written]));

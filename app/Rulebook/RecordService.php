@@ -122,7 +122,15 @@ final readonly class RecordService
         if ($kind->movesFluid() || $kind === ActKind::Sampled) {
             $spot->loadMissing('parent.holder.sheet', 'parent.sheet', 'holder.sheet', 'sheet');
 
-            return $this->fluidActs->of($machine, $spot, $kind, $told, $circumstances, (string) Str::uuid(), path: $path);
+            return $this->fluidActs->of(
+                $machine,
+                $spot,
+                $kind,
+                $told,
+                $circumstances,
+                (string) Str::uuid(),
+                path: $path,
+            );
         }
         if ($told->amount !== null) {
             throw Refusal::field("{$path}amount", 'Only what is poured or drained has an amount.');

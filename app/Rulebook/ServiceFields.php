@@ -26,7 +26,9 @@ final class ServiceFields
             'tasks' => ['required_without_all:other,puts_right', 'array', 'max:200'],
             'tasks.*' => ['integer', 'distinct'],
             'other' => ['sometimes', 'array', 'list', 'max:100'],
-            'other.*' => ['array:spot,act,words,amount,fluid,seen,first_service,strokes,number,found,seal,reused,torque,by_feel'],
+            'other.*' => [
+                'array:spot,act,words,amount,fluid,seen,first_service,strokes,number,found,seal,reused,torque,by_feel',
+            ],
             'other.*.spot' => ['required', 'string', 'max:40'],
             'other.*.act' => ['required', Rule::enum(ActKind::class)],
             'other.*.words' => ['sometimes', 'nullable', 'string', 'max:200'],

@@ -98,7 +98,8 @@ final class CapacitiesController
             ...$given,
             ...array_values(array_filter(
                 $known,
-                fn (array $row): bool => ($row['book'] ?? 'machine') !== 'machine' || ! in_array($row['kind'], $kinds, true),
+                fn (array $row): bool => ($row['book'] ?? 'machine') !== 'machine'
+                    || ! in_array($row['kind'], $kinds, true),
             )),
         ];
     }

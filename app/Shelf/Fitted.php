@@ -23,7 +23,16 @@ final readonly class Fitted
             ->whereIn('acts.spot_id', $spots)->whereNull('acts.struck_at')
             ->whereIn('acts.kind', [ActKind::Replaced, ActKind::Closed])
             ->orderByDesc('acts.happened_at')->orderByDesc('acts.id')
-            ->get(['acts.spot_id', 'acts.happened_at', 'fittings.number', 'fittings.found', 'fittings.seal', 'fittings.reused'])
+            ->get(
+                [
+                    'acts.spot_id',
+                    'acts.happened_at',
+                    'fittings.number',
+                    'fittings.found',
+                    'fittings.seal',
+                    'fittings.reused',
+                ],
+            )
             ->groupBy('spot_id'));
     }
 

@@ -106,7 +106,9 @@ final readonly class LifeShape
         $moved = $acts->clone()
             ->leftJoin('moves', 'moves.act_id', '=', 'acts.id')
             ->whereIn('acts.spot_id', $places)->whereIn('acts.kind', self::FLUID_ACTS)
-            ->get(['acts.id', 'kind', 'meets', 'happened_at', 'hours', 'acts.entry_id', 'litres', 'moves.typed', 'fluid'])
+            ->get(
+                ['acts.id', 'kind', 'meets', 'happened_at', 'hours', 'acts.entry_id', 'litres', 'moves.typed', 'fluid'],
+            )
             ->all();
         $since = $moved === [] ? null : $moved[count($moved) - 1]->happened_at;
         $full = $acts->where(['spot_id' => $compartment->id, 'kind' => ActKind::Measured, 'outcome' => Outcome::Done])

@@ -26,7 +26,9 @@ final class SisterSheetsController
     public function store(Request $request, Machine $machine): JsonResponse
     {
         $sister = self::sister($request, $machine);
-        $wanted = $request->validate(['spots' => ['required', 'array', 'list', 'max:200'], 'spots.*' => ['string', 'max:40']])['spots'];
+        $wanted = $request->validate(
+            ['spots' => ['required', 'array', 'list', 'max:200'], 'spots.*' => ['string', 'max:40']],
+        )['spots'];
         $machine = Machine::lockForWriting($machine->id);
         $theirs = self::written($sister);
         $own = $machine->spots()->with('sheet')->get()->keyBy('key');
@@ -81,7 +83,10 @@ final class SisterSheetsController
         return $sheets;
     }
 
-    /** @return Collection<string, Spot> by key, the spots of which something is written down; what others share goes last */
+    /**
+     * @return Collection<string, Spot> by key, the spots of which something is written down; what others share goes
+     *     last
+     */
     private static function written(Machine $machine): Collection
     {
         return $machine->spots()->whereIn('kind', [SpotKind::Compartment, SpotKind::Opening, SpotKind::Part])

@@ -14,7 +14,8 @@ final class SpotHolds
 {
     /**
      * @param  BigDecimal|null  $now  hours run by now
-     * @return array{fluid: array<string, mixed>|null, part_place: array<string, mixed>|null, takes: list<array<string, mixed>>}
+     * @return
+     *     array{fluid: array<string, mixed>|null, part_place: array<string, mixed>|null, takes: list<array<string, mixed>>}
      */
     public static function of(Spot $spot, Machine $machine, ?BigDecimal $now, CompartmentShape $shape): array
     {

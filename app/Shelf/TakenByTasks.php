@@ -55,7 +55,9 @@ final readonly class TakenByTasks
     /** @return array<string, mixed>|null */
     private function of(Rule $rule): ?array
     {
-        $places = $rule->task->spots->map(fn (Spot $spot): TaskPlace => $this->place($this->spots->find($spot->id) ?? $spot));
+        $places = $rule->task->spots->map(
+            fn (Spot $spot): TaskPlace => $this->place($this->spots->find($spot->id) ?? $spot),
+        );
         $taken = TakenByTask::of($rule->task->kind, array_values($places->all()), $rule->top_up);
         $takes = [
             'fluids' => array_map(fn (array $fluid): array => [

@@ -16,8 +16,11 @@ use Illuminate\Http\JsonResponse;
 /** A machine's plate: every spot with what is told of it, and the story of one. */
 final readonly class PlateController
 {
-    public function __construct(private Yard $yard, private CheckLists $checkLists, private CompartmentShape $compartments)
-    {
+    public function __construct(
+        private Yard $yard,
+        private CheckLists $checkLists,
+        private CompartmentShape $compartments,
+    ) {
     }
 
     public function show(Machine $machine): JsonResponse

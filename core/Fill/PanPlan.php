@@ -13,7 +13,9 @@ use Core\Measure\Quantity;
  */
 final readonly class PanPlan
 {
-    /** Ways of sharing drains out among pans that are tried; what is not found in so many is emptied for, which is safe. */
+    /**
+     * Ways of sharing drains out among pans that are tried; what is not found in so many is emptied for, which is safe.
+     */
     private const TRIES = 5_000;
 
     /**

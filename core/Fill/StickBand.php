@@ -60,7 +60,8 @@ final readonly class StickBand
     }
 
     /**
-     * Running it begins anew, since then it shows less for the same; where nothing was read after the last run, what was
+     * Running it begins anew, since then it shows less for the same; where nothing was read after the last run, what
+     * was
      * read before it tells.
      *
      * @param  list<StickMark>  $marks

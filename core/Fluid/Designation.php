@@ -8,7 +8,8 @@ namespace Core\Fluid;
  * What a label promises, or a book asks for: a service category of engine or gear oil, a brake fluid's class, or a
  * maker's own words.
  *
- * Sources: API 1509 with its category charts for S and C; API 1560 for GL; ILSAC GF; FMVSS 116 for DOT; ISO 11158 for H.
+ * Sources: API 1509 with its category charts for S and C; API 1560 for GL; ILSAC GF; FMVSS 116 for DOT; ISO 11158 for
+ * H.
  * All from memory.
  */
 final readonly class Designation
@@ -166,12 +167,20 @@ final readonly class Designation
                 "{$has} says nothing of the fuel that {$needs} is to save: the label must carry {$needs}.",
             ),
             $has === 'FA-4' && $isDiesel($needs) => Reason::no("FA-4 is thinner and does not stand for {$needs}."),
-            $needs === 'FA-4' && $isDiesel($has) => Reason::ask("The engine's maker says whether {$has} may stand for FA-4."),
-            $isDiesel($has) && $needs === 'CF' => Reason::ask("{$has} never was a successor of CF: the engine's maker decides."),
+            $needs === 'FA-4'
+                && $isDiesel($has) => Reason::ask("The engine's maker says whether {$has} may stand for FA-4."),
+            $isDiesel($has)
+                && $needs === 'CF' => Reason::ask("{$has} never was a successor of CF: the engine's maker decides."),
             $has === 'CF' && $isDiesel($needs) => Reason::no("CF is for older engines and does not cover {$needs}."),
             $isDiesel($has) && $isDiesel($needs) => Reason::no("{$has} and {$needs} are for unlike diesels."),
-            $isPetrol($has) && $isDiesel($needs) => Reason::no("{$has} is for petrol engines; {$needs} asks for a diesel category on the label."),
-            $isDiesel($has) && $isPetrol($needs) => Reason::no("{$has} is for diesels; {$needs} asks for a petrol category on the label."),
+            $isPetrol($has)
+                && $isDiesel($needs) => Reason::no(
+                    "{$has} is for petrol engines; {$needs} asks for a diesel category on the label.",
+                ),
+            $isDiesel($has)
+                && $isPetrol($needs) => Reason::no(
+                    "{$has} is for diesels; {$needs} asks for a petrol category on the label.",
+                ),
             default => null,
         };
     }

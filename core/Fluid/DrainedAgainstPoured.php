@@ -60,7 +60,12 @@ final readonly class DrainedAgainstPoured
         $lacks = $poured->si()->minus($drained->si());
 
         return match (true) {
-            $lacks->negated()->isGreaterThan($stays) => new self($drained, $poured, "{$told}: more than it held. Is there water or fuel in it?", true),
+            $lacks->negated()->isGreaterThan($stays) => new self(
+                $drained,
+                $poured,
+                "{$told}: more than it held. Is there water or fuel in it?",
+                true,
+            ),
             $lacks->isGreaterThan($stays) => new self(
                 $drained,
                 $poured,

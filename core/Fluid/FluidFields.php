@@ -83,8 +83,13 @@ final class FluidFields
     /** @return list<string> */
     private static function designations(Fields $given): array
     {
-        $designations = array_values(array_filter(array_map(trim(...), $given->texts('designations', 'what the label says'))));
-        if (count($designations) > self::MOST || max([0, ...array_map(mb_strlen(...), $designations)]) > self::LONGEST) {
+        $designations = array_values(
+            array_filter(array_map(trim(...), $given->texts('designations', 'what the label says'))),
+        );
+        if (
+            count($designations) > self::MOST
+            || max([0, ...array_map(mb_strlen(...), $designations)]) > self::LONGEST
+        ) {
             $given->fault('designations', 'At most '.self::MOST.' designations of '.self::LONGEST.' letters each.');
         }
 

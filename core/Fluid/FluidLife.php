@@ -77,7 +77,13 @@ final readonly class FluidLife
         $first = $known[0]->hours ?? null;
         $last = $topUps === [] ? null : $topUps[count($topUps) - 1]->hours;
         $lastFull = $full === [] ? null : $full[count($full) - 1]->hours;
-        if ($now === null || $first === null || $last === null || $lastFull === null || ! $last->isGreaterThan($first)) {
+        if (
+            $now === null
+            || $first === null
+            || $last === null
+            || $lastFull === null
+            || ! $last->isGreaterThan($first)
+        ) {
             return [null, 'Too little was topped up to tell what is missing.'];
         }
         $ran = $now->minus($lastFull);
@@ -119,7 +125,9 @@ final readonly class FluidLife
     {
         return Quantity::of(array_reduce(
             $moves,
-            fn (BigDecimal $sum, FluidMove $move): BigDecimal => $move->litres === null ? $sum : $sum->plus($move->litres),
+            fn (BigDecimal $sum, FluidMove $move): BigDecimal => $move->litres === null
+                ? $sum
+                : $sum->plus($move->litres),
             BigDecimal::zero(),
         ), Unit::Litre);
     }

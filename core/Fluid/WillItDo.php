@@ -42,7 +42,9 @@ final readonly class WillItDo
             self::airCooled($bottle, $housing),
         ]), ...self::cold($bottle, $housing, $under->coldest)];
         if (! $asked->judgesEquivalents() && $makersOwn === null && ! self::needsNoMore($bottle)) {
-            $reasons[] = Reason::ask('The book\'s specification of this compartment is not known here: look it up first.');
+            $reasons[] = Reason::ask(
+                'The book\'s specification of this compartment is not known here: look it up first.',
+            );
         }
 
         return self::of($reasons);
@@ -68,7 +70,10 @@ final readonly class WillItDo
         return match (true) {
             $wanted === $bottle->kind => Reason::yes("The book wants {$wanted->word()} here."),
             $wanted !== null => Reason::no(
-                "The book wants {$wanted->word()} here, and this is {$bottle->kind->word()}.".self::harm($housing->kind, $bottle->kind),
+                "The book wants {$wanted->word()} here, and this is {$bottle->kind->word()}.".self::harm(
+                    $housing->kind,
+                    $bottle->kind,
+                ),
             ),
             $usual === $bottle->kind => Reason::yes(ucfirst($bottle->kind->word())." is usual in a {$place}."),
             $usual === null && $bottle->kind->isOil() => Reason::ask(
@@ -79,7 +84,10 @@ final readonly class WillItDo
                 "Some of these take {$bottle->kind->word()} by their book: look it up first.",
             ),
             default => Reason::no(
-                ucfirst($bottle->kind->word())." does not go into a {$place}.".self::harm($housing->kind, $bottle->kind),
+                ucfirst($bottle->kind->word())." does not go into a {$place}.".self::harm(
+                    $housing->kind,
+                    $bottle->kind,
+                ),
             ),
         };
     }
@@ -120,7 +128,10 @@ final readonly class WillItDo
 
     private static function chemistry(Bottle $bottle, Specification $asked): ?Reason
     {
-        if (! in_array($bottle->kind, [FluidKind::Coolant, FluidKind::BrakeFluid], true) || $asked->chemistry === null) {
+        if (
+            ! in_array($bottle->kind, [FluidKind::Coolant, FluidKind::BrakeFluid], true)
+            || $asked->chemistry === null
+        ) {
             return null;
         }
         $wanted = $asked->chemistry->word();
@@ -128,7 +139,9 @@ final readonly class WillItDo
         return match ($bottle->chemistry) {
             null => $bottle->kind === FluidKind::BrakeFluid && $bottle->designations !== []
                 ? null
-                : Reason::ask("This place takes {$wanted}: the label must say what this is made of. Colour tells nothing."),
+                : Reason::ask(
+                    "This place takes {$wanted}: the label must say what this is made of. Colour tells nothing.",
+                ),
             $asked->chemistry => Reason::yes("It is {$wanted}, as asked for."),
             default => Reason::no(
                 "This place takes {$wanted}, and this is {$bottle->chemistry->word()}: unlike chemistries are never mixed.",
@@ -144,7 +157,12 @@ final readonly class WillItDo
         }
         $has = $bottle->promises();
         if ($has === []) {
-            return Reason::ask('The book asks for '.implode(' or ', $housing->specification->designations).': what does the label say?');
+            return Reason::ask(
+                'The book asks for '.implode(
+                    ' or ',
+                    $housing->specification->designations,
+                ).': what does the label say?',
+            );
         }
 
         return Designation::anyCovers($has, $needs, $housing->yellowMetals);
@@ -163,7 +181,10 @@ final readonly class WillItDo
         foreach ($asked->grades as $grade) {
             if ($grade->is($bottle->grade)) {
                 $found = $grade->in($under->coldest, $under->hottest);
-                $reason = $reason === null || $found->answer->hardness() < $reason->answer->hardness() ? $found : $reason;
+                $reason = $reason === null
+                    || $found->answer->hardness() < $reason->answer->hardness()
+                    ? $found
+                    : $reason;
             }
         }
         if ($reason?->answer !== Answer::No) {
@@ -206,7 +227,9 @@ final readonly class WillItDo
     {
         $byTheBook = array_filter(
             $housing->specification->grades,
-            fn (SeasonalGrade $grade): bool => $grade->from !== null && $bottle->grade !== null && $grade->is($bottle->grade),
+            fn (SeasonalGrade $grade): bool => $grade->from !== null
+                && $bottle->grade !== null
+                && $grade->is($bottle->grade),
         );
         if ($coldest === null || $bottle->grade === null || $byTheBook !== []) {
             return [];

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Core\LogLine;
 
 /**
- * What a typed log line means: readings of one machine's meters, what was gained since the last, or fluid that went in or
+ * What a typed log line means: readings of one machine's meters, what was gained since the last, or fluid that went in
+ * or
  * out.
  */
 final readonly class LogLine

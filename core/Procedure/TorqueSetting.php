@@ -76,7 +76,9 @@ final readonly class TorqueSetting
 
     private static function low(Quantity $setting, Quantity $most): ?string
     {
-        return $setting->value->isLessThan($most->to($setting->unit)->value->multipliedBy(BigRational::of(self::TRUSTED_FROM)))
+        return $setting->value->isLessThan(
+            $most->to($setting->unit)->value->multipliedBy(BigRational::of(self::TRUSTED_FROM)),
+        )
             ? 'This is in the lowest fifth of the wrench, where it is least to be trusted: a smaller one is better.'
             : null;
     }

@@ -20,7 +20,9 @@ final class JudgeCover implements Calculator
     {
         $has = Designation::all((string) $given->text('has', 'what the label says'));
         $needs = Designation::all((string) $given->text('needs', 'what the book asks for'));
-        $yellow = $given->has('yellow_metals') ? $given->flag('yellow_metals', 'whether there is brass or bronze') : null;
+        $yellow = $given->has('yellow_metals')
+            ? $given->flag('yellow_metals', 'whether there is brass or bronze')
+            : null;
         foreach (['has' => $has, 'needs' => $needs] as $name => $named) {
             if ($named === []) {
                 $given->fault($name, 'Write it as it stands on the label, like API SN or GL-4.');

@@ -18,7 +18,9 @@ final class JudgeEngineGrade implements Calculator
 {
     private const SOURCES = ['SAE J300, engine oil viscosity classification (values from memory)', 'common practice'];
 
-    /** Of grades without W: from here on they are good, and under the second they are not. Common practice, no source. */
+    /**
+     * Of grades without W: from here on they are good, and under the second they are not. Common practice, no source.
+     */
     private const WITHOUT_W = ['5 °C', '0 °C'];
 
     /** In more heat than this an oil of at least such a number is wanted. Common practice, no source. */
@@ -64,15 +66,30 @@ final class JudgeEngineGrade implements Calculator
         $lowest = $grade->lowestCranking();
         if ($lowest !== null) {
             return $coldest->compareTo($lowest) >= 0
-                ? [Verdict::Fit, "{$grade->written()} lets the engine be cranked down to {$lowest->inWords()}; the coldest ahead is {$coldest->inWords()}."]
-                : [Verdict::Act, "{$grade->written()} lets the engine be cranked down to {$lowest->inWords()} only, and {$coldest->inWords()} is ahead: take a lower W."];
+                ? [
+                    Verdict::Fit,
+                    "{$grade->written()} lets the engine be cranked down to {$lowest->inWords()}; the coldest ahead is {$coldest->inWords()}.",
+                ]
+                : [
+                    Verdict::Act,
+                    "{$grade->written()} lets the engine be cranked down to {$lowest->inWords()} only, and {$coldest->inWords()} is ahead: take a lower W.",
+                ];
         }
         [$good, $bad] = array_map(Quantity::parse(...), self::WITHOUT_W);
 
         return match (true) {
-            $coldest->compareTo($good) >= 0 => [Verdict::Fit, "{$grade->written()} has no W, so nothing is promised in the cold; down to {$good->inWords()} it is used all the same."],
-            $coldest->compareTo($bad) >= 0 => [Verdict::Watch, "{$grade->written()} has no W: under {$good->inWords()} it cranks hard."],
-            default => [Verdict::Act, "{$grade->written()} has no W and is too thick for {$coldest->inWords()}: take a multigrade that the book allows."],
+            $coldest->compareTo($good) >= 0 => [
+                Verdict::Fit,
+                "{$grade->written()} has no W, so nothing is promised in the cold; down to {$good->inWords()} it is used all the same.",
+            ],
+            $coldest->compareTo($bad) >= 0 => [
+                Verdict::Watch,
+                "{$grade->written()} has no W: under {$good->inWords()} it cranks hard.",
+            ],
+            default => [
+                Verdict::Act,
+                "{$grade->written()} has no W and is too thick for {$coldest->inWords()}: take a multigrade that the book allows.",
+            ],
         };
     }
 }

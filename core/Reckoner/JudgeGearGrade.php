@@ -16,7 +16,10 @@ use Core\Measure\Unreadable;
 /** Whether there is such a grade of gear oil, and whether it flows in the cold ahead. */
 final class JudgeGearGrade implements Calculator
 {
-    private const SOURCES = ['SAE J306, automotive gear lubricant viscosity classification (values from memory)', 'common practice'];
+    private const SOURCES = [
+        'SAE J306, automotive gear lubricant viscosity classification (values from memory)',
+        'common practice',
+    ];
 
     /** Of grades without W: from here on they are good. Common practice, no source. */
     private const WITHOUT_W = '0 °C';
@@ -30,7 +33,11 @@ final class JudgeGearGrade implements Calculator
         try {
             $grade = GearGrade::parse($written);
         } catch (Unreadable $unreadable) {
-            return new Answer(['valid' => false, 'lowest' => null, 'verdict' => null], $unreadable->getMessage(), self::SOURCES);
+            return new Answer(
+                ['valid' => false, 'lowest' => null, 'verdict' => null],
+                $unreadable->getMessage(),
+                self::SOURCES,
+            );
         }
         $lowest = $grade->lowest();
         $limit = $lowest ?? Quantity::parse(self::WITHOUT_W);

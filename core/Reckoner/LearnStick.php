@@ -68,7 +68,10 @@ final class LearnStick implements Calculator
             return null;
         }
         if ($level?->isLessThan(self::LOWEST) || $level?->isGreaterThan(self::HIGHEST)) {
-            $row->fault('level', 'A stick is read from 0 at the add mark to 1 at the full mark, at least -1, at most 3.');
+            $row->fault(
+                'level',
+                'A stick is read from 0 at the add mark to 1 at the full mark, at least -1, at most 3.',
+            );
         }
 
         return $level;

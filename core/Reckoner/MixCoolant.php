@@ -37,7 +37,8 @@ final class MixCoolant implements Calculator
             'concentrate' => Written::quantity($mix->concentrate),
             'water' => Written::quantity($mix->water),
             'protects_to' => Written::quantity($mix->protectsTo),
-        ], "{$mix->concentrate->inWords()} of concentrate and {$mix->water->inWords()} of distilled water, never from a well, "
-            ."keep free of ice down to {$mix->protectsTo->display()}.", self::SOURCES);
+        ],
+            "{$mix->concentrate->inWords()} of concentrate and {$mix->water->inWords()} of distilled water, never from a well, "
+                ."keep free of ice down to {$mix->protectsTo->display()}.", self::SOURCES);
     }
 }

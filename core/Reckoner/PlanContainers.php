@@ -77,7 +77,10 @@ final class PlanContainers implements Calculator
         }
 
         return new Answer(
-            [...$rows, 'cost' => $isPriced ? Written::number($cost->toScale(6, \Brick\Math\RoundingMode::HALF_UP)) : null],
+            [
+                ...$rows,
+                'cost' => $isPriced ? Written::number($cost->toScale(6, \Brick\Math\RoundingMode::HALF_UP)) : null,
+            ],
             implode(' ', $why),
             ['common practice'],
         );

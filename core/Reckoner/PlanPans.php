@@ -45,7 +45,10 @@ final class PlanPans implements Calculator
         $given->complete();
         foreach (['comes_out' => [$drains, self::MOST_DRAINS], 'pans' => [$pans, self::MOST_PANS]] as $name => [$list, $most]) {
             if ($list === [] || count($list) > $most) {
-                $given->fault($name, $list === [] ? 'Say how much; at least one is needed.' : "At most {$most} at once.");
+                $given->fault(
+                    $name,
+                    $list === [] ? 'Say how much; at least one is needed.' : "At most {$most} at once.",
+                );
             }
         }
         $given->complete();

@@ -76,7 +76,9 @@ final readonly class ContainerPlan
             if ($count === 0) {
                 continue;
             }
-            $opened = $opened->plus(Quantity::of($all[$index]->size->value->multipliedBy($count), $all[$index]->size->unit));
+            $opened = $opened->plus(
+                Quantity::of($all[$index]->size->value->multipliedBy($count), $all[$index]->size->unit),
+            );
             if ($index < count($have)) {
                 $use[] = [$all[$index], $count];
             } else {

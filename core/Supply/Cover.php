@@ -67,7 +67,10 @@ final class Cover
 
             return $counted->items($counted->best()[1]);
         }
-        $least = max(0, $target - max(0, ...array_filter(array_keys($counted->costs), fn (int $sum): bool => $sum <= $target)));
+        $least = max(
+            0,
+            $target - max(0, ...array_filter(array_keys($counted->costs), fn (int $sum): bool => $sum <= $target)),
+        );
         for ($more = 0; ; $more = 2 * $more + 1) {
             $cover = clone $counted;
             $cover->addAny($counted->fewest() + $more);
@@ -168,7 +171,15 @@ final class Cover
     /** How many containers it takes at least, beginning with any that are counted. */
     private function fewest(): int
     {
-        $largest = max([1, ...array_column(array_filter($this->items, fn (CoverItem $item): bool => $item->most === null), 'volume')]);
+        $largest = max(
+            [
+                1,
+                ...array_column(
+                    array_filter($this->items, fn (CoverItem $item): bool => $item->most === null),
+                    'volume',
+                ),
+            ],
+        );
         $fewest = [];
         foreach ($this->counts as $sum => $count) {
             $fewest[] = $count + intdiv(max(0, $this->covered - $sum) + $largest - 1, $largest);
@@ -232,7 +243,9 @@ final class Cover
     private function refuseTooMany(int $sums): void
     {
         if ($sums > self::MOST_SUMS) {
-            throw new \OverflowException('So many unlike sizes for so much cannot be reckoned: leave the smallest out.');
+            throw new \OverflowException(
+                'So many unlike sizes for so much cannot be reckoned: leave the smallest out.',
+            );
         }
     }
 }

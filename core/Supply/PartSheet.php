@@ -58,12 +58,18 @@ final readonly class PartSheet
         }
 
         return match (true) {
-            $same($this->supersededBy) => new PartAnswer(true, "{$this->supersededBy} is what the maker now sells for {$this->number}."),
+            $same($this->supersededBy) => new PartAnswer(
+                true,
+                "{$this->supersededBy} is what the maker now sells for {$this->number}.",
+            ),
             $same($this->number) => new PartAnswer(true, $this->supersededBy === ''
                 ? "{$this->number} is the maker's number."
                 : "{$this->number} is the maker's old number; now it is {$this->supersededBy}."),
             $this->number === '' => new PartAnswer(null, 'Nobody has written down which part belongs here.'),
-            default => new PartAnswer(null, "{$this->toBuy()} belongs here, and nobody has compared {$number} with it: height, thread, gasket, rating, flow arrow."),
+            default => new PartAnswer(
+                null,
+                "{$this->toBuy()} belongs here, and nobody has compared {$number} with it: height, thread, gasket, rating, flow arrow.",
+            ),
         };
     }
 

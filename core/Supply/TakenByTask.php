@@ -106,13 +106,22 @@ final readonly class TakenByTask
             return [];
         }
         $itself = $kind === TaskKind::Replace
-            ? [['name' => $sheet->toBuy() === '' ? $place->spot->name : $sheet->toBuy(), 'count' => 1, 'for' => $place->spot->name, 'again' => '']]
+            ? [
+                [
+                    'name' => $sheet->toBuy() === '' ? $place->spot->name : $sheet->toBuy(),
+                    'count' => 1,
+                    'for' => $place->spot->name,
+                    'again' => '',
+                ],
+            ]
             : [];
         $inKit = array_column(array_map(fn (KitPiece $piece): array => [$piece->name], $sheet->kitHolds), 0);
 
         return [
             ...$itself,
-            ...in_array($sheet->seal, $inKit, true) ? [] : self::sealOf($sheet->seal, $place->spot->name, $place->timesReused),
+            ...in_array($sheet->seal, $inKit, true)
+                ? []
+                : self::sealOf($sheet->seal, $place->spot->name, $place->timesReused),
         ];
     }
 

@@ -25,7 +25,14 @@ final class DemoBook
     private const ROWS_AT_ONCE = 100;
 
     /** @var array<string, list<array<string, mixed>>> rows by table */
-    private array $rows = ['rounds' => [], 'entries' => [], 'readings' => [], 'acts' => [], 'moves' => [], 'fittings' => []];
+    private array $rows = [
+        'rounds' => [],
+        'entries' => [],
+        'readings' => [],
+        'acts' => [],
+        'moves' => [],
+        'fittings' => [],
+    ];
 
     /** @var array<string, int> round id by machine, day and kind */
     private array $rounds = [];
@@ -208,7 +215,10 @@ final class DemoBook
         foreach ($this->rows['acts'] as &$act) {
             foreach (['hours', 'km'] as $kind) {
                 $act[$kind] = $own[$act['entry_id']][$kind]
-                    ?? self::run($readings[$act['machine_id']][$kind] ?? [], new \DateTimeImmutable($act['happened_at'], $utc));
+                    ?? self::run(
+                        $readings[$act['machine_id']][$kind] ?? [],
+                        new \DateTimeImmutable($act['happened_at'], $utc),
+                    );
             }
         }
     }

@@ -48,9 +48,17 @@ final class DemoFluids
         'Pinion 75W-90' => ['kind' => 'gear_oil', 'grade' => '75W-90', 'designations' => ['GL-4', 'GL-5']],
         'Pinion 75W-85' => ['kind' => 'gear_oil', 'grade' => '75W-85', 'designations' => ['GL-4']],
         'Pinion 85W-140' => ['kind' => 'gear_oil', 'grade' => '85W-140', 'designations' => ['GL-4']],
-        'Ashlode Draughtline' => ['kind' => 'tractor_fluid', 'designations' => [], 'makers_own' => 'Ashlode Draughtline'],
+        'Ashlode Draughtline' => [
+            'kind' => 'tractor_fluid',
+            'designations' => [],
+            'makers_own' => 'Ashlode Draughtline',
+        ],
         'Brankley Glide' => ['kind' => 'tractor_fluid', 'designations' => [], 'makers_own' => 'Brankley Glide'],
-        'Hobscott Crawlfluid' => ['kind' => 'tractor_fluid', 'designations' => [], 'makers_own' => 'Hobscott Crawlfluid'],
+        'Hobscott Crawlfluid' => [
+            'kind' => 'tractor_fluid',
+            'designations' => [],
+            'makers_own' => 'Hobscott Crawlfluid',
+        ],
         'Quillan Wetstop' => ['kind' => 'wet_brake_oil', 'designations' => [], 'makers_own' => 'Quillan Wetstop'],
         'Millrace 46' => ['kind' => 'hydraulic_oil', 'grade' => 'ISO VG 46', 'designations' => ['HM']],
         'Frostgate hybrid' => ['kind' => 'coolant', 'designations' => [], 'chemistry' => 'hoat'],
@@ -157,19 +165,34 @@ final class DemoFluids
         }
         $this->book->move($entry, $act, $spot, $amount->inWords(), self::litres($amount), $fluid);
         $share = $this->chance->getInt(93, 98);
-        $out = Quantity::of($amount->value->multipliedBy($share)->dividedBy(100)->toScale(2, \Brick\Math\RoundingMode::HALF_UP), $amount->unit);
-        $this->book->move($entry, $this->book->act($entry, $spot, ActKind::Drained, $spot->name, $at, $by, ['meets' => false]), $spot, $out->inWords(), self::litres($out), null);
+        $out = Quantity::of(
+            $amount->value->multipliedBy($share)->dividedBy(100)->toScale(2, \Brick\Math\RoundingMode::HALF_UP),
+            $amount->unit,
+        );
+        $this->book->move(
+            $entry,
+            $this->book->act($entry, $spot, ActKind::Drained, $spot->name, $at, $by, ['meets' => false]),
+            $spot,
+            $out->inWords(),
+            self::litres($out),
+            null,
+        );
         foreach ($this->drains[$spot->id] ?? [] as [$drain, $sheet]) {
             $reused = $this->chance->getInt(1, 100) <= self::REUSED;
             $closed = $this->book->act($entry, $drain, ActKind::Closed, $drain->name, $at, $by, ['meets' => false]);
-            $this->book->fitting($closed, ['seal' => $sheet->seal ?: null, 'reused' => $reused, 'torque' => $sheet->torque ?: null]);
+            $this->book->fitting(
+                $closed,
+                ['seal' => $sheet->seal ?: null, 'reused' => $reused, 'torque' => $sheet->torque ?: null],
+            );
         }
     }
 
     /** Engines that use a little. */
     public function toppedUp(Machine $machine, DemoLife $life): void
     {
-        $engine = Spot::query()->where(['machine_id' => $machine->id, 'compartment' => CompartmentKind::Engine])->first();
+        $engine = Spot::query()->where(
+            ['machine_id' => $machine->id, 'compartment' => CompartmentKind::Engine],
+        )->first();
         $fluid = $engine === null ? null : $this->bottle($engine);
         $amount = $engine === null ? null : $this->amount($engine);
         if ($engine === null || $fluid === null || $amount === null || $life->machine->unknownHistory) {
@@ -184,7 +207,12 @@ final class DemoFluids
             }
             [$last, $next] = [$reading['hours'], $this->chance->getInt(...self::TOPPED_UP_EVERY)];
             $share = $this->chance->getInt(2, 4);
-            $poured = Quantity::of($amount->value->multipliedBy($share)->dividedBy(100)->toScale($amount->unit === Unit::Millilitre ? 0 : 2, \Brick\Math\RoundingMode::HALF_UP), $amount->unit);
+            $poured = Quantity::of(
+                $amount->value->multipliedBy($share)
+                    ->dividedBy(100)
+                    ->toScale($amount->unit === Unit::Millilitre ? 0 : 2, \Brick\Math\RoundingMode::HALF_UP),
+                $amount->unit,
+            );
             $at = $reading['at']->addMinutes(10);
             $entry = $this->book->entry($machine, EntryKind::ToppedUp, $at, $reading['by']);
             $act = $this->book->act($entry, $engine, ActKind::ToppedUp, $engine->name, $at, $reading['by']);

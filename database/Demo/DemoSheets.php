@@ -45,7 +45,10 @@ final class DemoSheets
             ],
             'specification_of_component' => [
                 'kind' => 'engine_oil',
-                'grades' => [['grade' => 'SAE 30', 'from' => '4 °C', 'to' => null], ['grade' => '10W-30', 'from' => '-18 °C', 'to' => '32 °C']],
+                'grades' => [
+                    ['grade' => 'SAE 30', 'from' => '4 °C', 'to' => null],
+                    ['grade' => '10W-30', 'from' => '-18 °C', 'to' => '32 °C'],
+                ],
                 'designations' => ['API SJ'],
             ],
         ]],
@@ -89,7 +92,12 @@ final class DemoSheets
             'coolant' => $this->coolant('6.6 gal', 'hoat'),
             'fuel' => $this->fuel('9.5 gal', 'diesel', 'Valve below the tank: lever in line with the pipe is on'),
             'fuel_filter' => $this->inline('22-006', uses: ['fuel to fill the tank before the purge', 'rag']),
-            'water_separator' => $this->part('other', '22-019', seal: "{$this->mark} 22-020 ring", loose: ['float', 'spring']),
+            'water_separator' => $this->part(
+                'other',
+                '22-019',
+                seal: "{$this->mark} 22-020 ring",
+                loose: ['float', 'spring'],
+            ),
             'air_cleaner' => $this->part('filter', '11-330'),
             'inner_element' => $this->part('filter', '11-331'),
             'alternator_belt' => $this->part('belt', '17-042', orientation: 'Arrow forward'),
@@ -100,7 +108,16 @@ final class DemoSheets
     private function zeroTurn(): array
     {
         return [
-            ...$this->engine('engine_oil', '2.1 L', ['API SJ'], kind: 'with_filter', cooling: 'air', drain: '10 mm socket', torque: '14 ft-lb', grades: self::SMALL_ENGINE),
+            ...$this->engine(
+                'engine_oil',
+                '2.1 L',
+                ['API SJ'],
+                kind: 'with_filter',
+                cooling: 'air',
+                drain: '10 mm socket',
+                torque: '14 ft-lb',
+                grades: self::SMALL_ENGINE,
+            ),
             'engine_oil_filter' => $this->filter('4-118'),
             ...$this->drive('hydrostatic_left', '1.9 qt', null, engineOil: '20W-50'),
             ...$this->drive('hydrostatic_right', '1.9 qt', null, engineOil: '20W-50'),
@@ -112,7 +129,13 @@ final class DemoSheets
             'air_cleaner' => $this->part('filter', '4-130'),
             'deck_belt' => $this->part('belt', '7-210'),
             'drive_belt' => $this->part('belt', '7-188'),
-            'blades' => $this->part('blade', '7-301', loose: ['cap', 'washer', 'bolt'], tight: '90 ft-lb', orientation: 'Sail up, spindles staggered'),
+            'blades' => $this->part(
+                'blade',
+                '7-301',
+                loose: ['cap', 'washer', 'bolt'],
+                tight: '90 ft-lb',
+                orientation: 'Sail up, spindles staggered',
+            ),
             'spark_plugs' => $this->part('plug', '4-140', tight: 'By hand to its seat, then half a turn'),
         ];
     }
@@ -121,14 +144,27 @@ final class DemoSheets
     private function riderMower(): array
     {
         return [
-            ...$this->engine('engine_oil', '1.45 qt', ['API SJ'], kind: 'with_filter', cooling: 'air', drain: 'hose on the drain valve', torque: '', grades: self::SMALL_ENGINE),
+            ...$this->engine(
+                'engine_oil',
+                '1.45 qt',
+                ['API SJ'],
+                kind: 'with_filter',
+                cooling: 'air',
+                drain: 'hose on the drain valve',
+                torque: '',
+                grades: self::SMALL_ENGINE,
+            ),
             'engine_oil_filter' => $this->filter('204'),
             ...$this->drive('hydrostatic', '1.3 L', null, engineOil: '10W-30'),
             'hydrostatic_filter' => [
                 ...$this->filter('331', finer: true),
                 'equivalents' => [
                     ['number' => 'Wyndle 31-H', 'will_do' => true, 'because' => ''],
-                    ['number' => 'Wyndle 20', 'will_do' => false, 'because' => 'an engine oil filter: same thread, but it filters too coarsely for a drive.'],
+                    [
+                        'number' => 'Wyndle 20',
+                        'will_do' => false,
+                        'because' => 'an engine oil filter: same thread, but it filters too coarsely for a drive.',
+                    ],
                 ],
             ],
             'fuel' => $this->fuel('2.9 gal', 'petrol', '', draw: true),
@@ -154,7 +190,11 @@ final class DemoSheets
             ...$this->gears('deck_gearbox', '0.35 L', '80W-90', 'GL-4', yellow: true),
             'coolant' => $this->coolant('4.6 L', 'oat'),
             'fuel' => $this->fuel('38 L', 'diesel', 'Lever at the filter: up is on'),
-            'fuel_filter' => $this->inline('622', seal: "{$this->mark} 623 ring", uses: ['fuel to fill the tank before the purge']),
+            'fuel_filter' => $this->inline(
+                '622',
+                seal: "{$this->mark} 623 ring",
+                uses: ['fuel to fill the tank before the purge'],
+            ),
             'air_cleaner' => $this->part('filter', '630'),
             'inner_element' => $this->part('filter', '631'),
             'alternator_belt' => $this->part('belt', '650'),
@@ -166,18 +206,35 @@ final class DemoSheets
     private function utilityVehicle(): array
     {
         return [
-            ...$this->engine('engine_oil', '2.6 qt', ['API SL'], kind: 'with_filter', drain: '5/8 in socket', torque: '16 ft-lb', grades: self::SUMMER_AND_WINTER),
+            ...$this->engine(
+                'engine_oil',
+                '2.6 qt',
+                ['API SL'],
+                kind: 'with_filter',
+                drain: '5/8 in socket',
+                torque: '16 ft-lb',
+                grades: self::SUMMER_AND_WINTER,
+            ),
             'engine_oil_filter' => $this->filter('2520'),
             ...$this->gears('transmission', '1.35 L', '75W-90', 'GL-5', seal: "{$this->mark} 3301 washer"),
             ...$this->gears('front_gear_case', '380 mL', '75W-90', 'GL-5', seal: "{$this->mark} 3301 washer"),
             'rear_axle' => [
                 'capacities' => [['kind' => 'refill', 'amount' => '0.9 qt', 'book' => 'machine']],
-                'specification' => ['kind' => 'wet_brake_oil', 'grades' => [], 'designations' => [], 'makers_own' => 'Quillan Wetstop'],
+                'specification' => [
+                    'kind' => 'wet_brake_oil',
+                    'grades' => [],
+                    'designations' => [],
+                    'makers_own' => 'Quillan Wetstop',
+                ],
                 'drain_way' => 'plug',
                 'yellow_metals' => false,
             ],
             'rear_axle_fill' => $this->opening('8 mm hex key', '22 ft-lb', "{$this->mark} 3310 ring"),
-            'rear_axle_drain' => [...$this->opening('8 mm hex key', '180 in-lb', "{$this->mark} 3311 washer"), 'magnet' => true, 'comes_off' => 'Skid plate, four 10 mm bolts'],
+            'rear_axle_drain' => [
+                ...$this->opening('8 mm hex key', '180 in-lb', "{$this->mark} 3311 washer"),
+                'magnet' => true,
+                'comes_off' => 'Skid plate, four 10 mm bolts',
+            ],
             'coolant' => $this->coolant('4.1 qt', 'hoat'),
             'brake_fluid' => $this->brakes('DOT 4'),
             'fuel' => $this->fuel('9 gal', 'petrol', '', draw: true),
@@ -194,7 +251,15 @@ final class DemoSheets
     private function allTerrainVehicle(): array
     {
         return [
-            ...$this->engine('engine_oil', '2.3/2.5 L', ['API SJ'], drain: '17 mm socket', torque: '20 ft-lb', grades: self::SUMMER_AND_WINTER, drains: 2),
+            ...$this->engine(
+                'engine_oil',
+                '2.3/2.5 L',
+                ['API SJ'],
+                drain: '17 mm socket',
+                torque: '20 ft-lb',
+                grades: self::SUMMER_AND_WINTER,
+                drains: 2,
+            ),
             'engine_oil_filter' => $this->filter('1820', seal: "{$this->mark} 1821 cover ring"),
             ...$this->gears('front_gear_case', '270 mL', '80W-90', 'GL-5', seal: "{$this->mark} 1905 washer"),
             ...$this->gears('rear_gear_case', '620 mL', '80W-90', 'GL-5', seal: "{$this->mark} 1905 washer"),
@@ -214,7 +279,15 @@ final class DemoSheets
     private function smallTruck(): array
     {
         return [
-            ...$this->engine('engine_oil', '2.7 L', ['API SL'], kind: 'with_filter', drain: '14 mm socket', torque: '30 N·m', grades: self::SUMMER_AND_WINTER),
+            ...$this->engine(
+                'engine_oil',
+                '2.7 L',
+                ['API SL'],
+                kind: 'with_filter',
+                drain: '14 mm socket',
+                torque: '30 N·m',
+                grades: self::SUMMER_AND_WINTER,
+            ),
             'engine_oil_filter' => $this->filter('90-11'),
             ...$this->gears('transmission', '1.9 L', '75W-85', 'GL-4', yellow: true),
             ...$this->gears('front_axle', '1.1 L', '80W-90', 'GL-5'),
@@ -234,7 +307,16 @@ final class DemoSheets
     private function petrolCart(): array
     {
         return [
-            ...$this->engine('engine_oil', '1.1 qt', ['API SJ'], kind: 'refill', cooling: 'air', drain: '17 mm spanner', torque: '18 ft-lb', grades: self::SMALL_ENGINE),
+            ...$this->engine(
+                'engine_oil',
+                '1.1 qt',
+                ['API SJ'],
+                kind: 'refill',
+                cooling: 'air',
+                drain: '17 mm spanner',
+                torque: '18 ft-lb',
+                grades: self::SMALL_ENGINE,
+            ),
             ...$this->gears('rear_axle', '1.25 L', '80W-90', 'GL-5'),
             'fuel' => $this->fuel('5.5 gal', 'petrol', 'Lever under the seat: to the front is on', draw: true),
             'fuel_filter' => $this->inline('S-14'),
@@ -264,17 +346,37 @@ final class DemoSheets
     private function generator(): array
     {
         return [
-            ...$this->engine('engine_oil', '5.6–6 L', ['API CF-4'], kind: 'with_filter', drain: 'hand pump on the drain hose', torque: ''),
+            ...$this->engine(
+                'engine_oil',
+                '5.6–6 L',
+                ['API CF-4'],
+                kind: 'with_filter',
+                drain: 'hand pump on the drain hose',
+                torque: '',
+            ),
             'engine_oil_filter' => $this->filter('1-040'),
             'oil_strainer' => $this->strainer('1-049', ring: '1-050 ring'),
             'crankcase_breather' => $this->strainer('1-061'),
-            'coolant' => [...$this->coolant('6.2 L', 'oat'), 'valve' => 'Lever at the coolant filter: across the pipe is shut'],
+            'coolant' => [
+                ...$this->coolant('6.2 L', 'oat'),
+                'valve' => 'Lever at the coolant filter: across the pipe is shut',
+            ],
             'coolant_filter' => $this->filter('1-120'),
-            'impeller' => $this->part('impeller', '1-130', seal: "{$this->mark} 1-131 gasket", uses: ['jelly for the vanes'], orientation: 'Vanes bent against the way it turns'),
+            'impeller' => $this->part(
+                'impeller',
+                '1-130',
+                seal: "{$this->mark} 1-131 gasket",
+                uses: ['jelly for the vanes'],
+                orientation: 'Vanes bent against the way it turns',
+            ),
             'impeller_gasket' => $this->part('gasket', '1-131'),
             'sea_strainer' => $this->strainer('1-140'),
             'fuel' => $this->fuel('90 L', 'diesel', 'Lever on top of the tank: along the pipe is on'),
-            'fuel_filter' => $this->inline('1-080', seal: "{$this->mark} 1-081 ring", uses: ['fuel to fill the tank before the purge', 'rag']),
+            'fuel_filter' => $this->inline(
+                '1-080',
+                seal: "{$this->mark} 1-081 ring",
+                uses: ['fuel to fill the tank before the purge', 'rag'],
+            ),
             'inline_fuel_filter' => $this->inline('1-083'),
             'water_separator' => $this->part('other', '1-090', seal: "{$this->mark} 1-091 ring"),
             'alternator_belt' => $this->part('belt', '1-200'),
@@ -286,7 +388,16 @@ final class DemoSheets
     private function aerator(): array
     {
         return [
-            ...$this->engine('engine_oil', '1.15 L', ['API SJ'], kind: 'refill', cooling: 'air', drain: '12 mm socket', torque: '14 ft-lb', grades: self::SMALL_ENGINE),
+            ...$this->engine(
+                'engine_oil',
+                '1.15 L',
+                ['API SJ'],
+                kind: 'refill',
+                cooling: 'air',
+                drain: '12 mm socket',
+                torque: '14 ft-lb',
+                grades: self::SMALL_ENGINE,
+            ),
             ...$this->gears('drive_oil', '0.8 L', '80W-90', 'GL-4', yellow: true),
             'fuel' => $this->fuel('1.6 gal', 'petrol', 'Slide under the air cleaner: right is on', draw: true),
             'fuel_filter' => $this->inline('P-16'),
@@ -306,8 +417,26 @@ final class DemoSheets
         ];
 
         return [
-            ...$this->engine('engine_oil', '9.6 qt', ['API CF-4'], kind: 'with_filter', drain: '1 1/8 in spanner', torque: '60 ft-lb', drains: 2, grades: [['grade' => 'SAE 30', 'from' => '0 °C', 'to' => null], ['grade' => '15W-40', 'from' => '-15 °C', 'to' => null]]),
-            'engine_oil_filter' => $this->part('filter', '77-040', seal: "{$this->mark} 77-041 canister ring", loose: ['spring', 'plate'], orientation: 'Spring below, cover mark in line'),
+            ...$this->engine(
+                'engine_oil',
+                '9.6 qt',
+                ['API CF-4'],
+                kind: 'with_filter',
+                drain: '1 1/8 in spanner',
+                torque: '60 ft-lb',
+                drains: 2,
+                grades: [
+                    ['grade' => 'SAE 30', 'from' => '0 °C', 'to' => null],
+                    ['grade' => '15W-40', 'from' => '-15 °C', 'to' => null],
+                ],
+            ),
+            'engine_oil_filter' => $this->part(
+                'filter',
+                '77-040',
+                seal: "{$this->mark} 77-041 canister ring",
+                loose: ['spring', 'plate'],
+                orientation: 'Spring below, cover mark in line',
+            ),
             'crankcase_breather' => $this->strainer('77-050'),
             'oil_bath' => [
                 'capacities' => [['kind' => 'refill', 'amount' => '0.7 qt', 'book' => 'machine']],
@@ -323,7 +452,11 @@ final class DemoSheets
             ...$final('left'),
             ...$final('right'),
             'fuel' => $this->fuel('31 gal', 'diesel', 'Tap under the tank: handle along the pipe is on'),
-            'fuel_filter' => $this->inline('77-070', seal: "{$this->mark} 77-071 ring", uses: ['fuel to fill the tank before the purge', 'rag']),
+            'fuel_filter' => $this->inline(
+                '77-070',
+                seal: "{$this->mark} 77-071 ring",
+                uses: ['fuel to fill the tank before the purge', 'rag'],
+            ),
             'sediment_bowl' => $this->part('other', '77-075', seal: "{$this->mark} 77-076 gasket"),
             'fan_belt' => $this->part('belt', '77-090'),
         ];
@@ -390,8 +523,16 @@ final class DemoSheets
             $key => [
                 'capacities' => $this->capacities($amount, 'refill'),
                 'specification' => match (true) {
-                    $engineOil !== null => ['kind' => 'engine_oil', 'grades' => [['grade' => $engineOil]], 'designations' => []],
-                    $hydraulic !== null => ['kind' => 'hydraulic_oil', 'grades' => [['grade' => $hydraulic]], 'designations' => ['HM']],
+                    $engineOil !== null => [
+                        'kind' => 'engine_oil',
+                        'grades' => [['grade' => $engineOil]],
+                        'designations' => [],
+                    ],
+                    $hydraulic !== null => [
+                        'kind' => 'hydraulic_oil',
+                        'grades' => [['grade' => $hydraulic]],
+                        'designations' => ['HM'],
+                    ],
                     default => ['kind' => 'tractor_fluid', 'grades' => [], 'designations' => [], 'makers_own' => $own],
                 },
                 'drain_way' => 'plug',
@@ -419,7 +560,11 @@ final class DemoSheets
         return [
             $key => [
                 'capacities' => $this->capacities($amount, $kind),
-                'specification' => ['kind' => 'gear_oil', 'grades' => [['grade' => $grade]], 'designations' => [$designation]],
+                'specification' => [
+                    'kind' => 'gear_oil',
+                    'grades' => [['grade' => $grade]],
+                    'designations' => [$designation],
+                ],
                 'drain_way' => 'plug',
                 'yellow_metals' => $yellow,
             ],
@@ -501,7 +646,12 @@ final class DemoSheets
     /** @return array<string, mixed> */
     private function strainer(string $number, string $ring = ''): array
     {
-        return $this->part('strainer', $number, seal: $ring === '' ? '' : "{$this->mark} {$ring}", uses: ['cleaner', 'rag']);
+        return $this->part(
+            'strainer',
+            $number,
+            seal: $ring === '' ? '' : "{$this->mark} {$ring}",
+            uses: ['cleaner', 'rag'],
+        );
     }
 
     /**

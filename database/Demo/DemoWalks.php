@@ -166,13 +166,23 @@ final class DemoWalks
                 $measured(['rest' => '1 3/4', 'pressed' => '1 3/8', 'force' => '15 lbf'], 'weekly'),
             ],
             ['Godwit', 30, 'tamsin', 'coolant_protection', $measured(['protects_to' => '-31'])],
-            ['Merganser', 320, 'bram', 'leaks', $found('watch', 'Weeping: damp, no drop', 'Old track-side seal, left.')],
+            [
+                'Merganser',
+                320,
+                'bram',
+                'leaks',
+                $found('watch', 'Weeping: damp, no drop', 'Old track-side seal, left.'),
+            ],
             [
                 'Merganser',
                 318,
                 'rosa',
                 'leaks',
-                ['kind' => 'accept', 'note' => 'As old as the machine; the seal is not to be had.', 'loses' => '0.5 qt'],
+                [
+                    'kind' => 'accept',
+                    'note' => 'As old as the machine; the seal is not to be had.',
+                    'loses' => '0.5 qt',
+                ],
             ],
             ['Merganser', 26, 'otis', 'leaks', $found('watch', 'Weeping: damp, no drop')],
             ['Grebe', 5, 'piet', 'cell_water', $measured(['water' => 'just'], 'weekly')],
@@ -185,7 +195,16 @@ final class DemoWalks
                 ['kind' => 'mended', 'note' => 'Switch replaced, tried ten times.'],
             ],
         ];
-        $pads = [1050 => '8.0', 900 => '7.1', 760 => '6.5', 610 => '5.4', 450 => '4.6', 300 => '3.8', 160 => '2.7', 20 => '2.1'];
+        $pads = [
+            1050 => '8.0',
+            900 => '7.1',
+            760 => '6.5',
+            610 => '5.4',
+            450 => '4.6',
+            300 => '3.8',
+            160 => '2.7',
+            20 => '2.1',
+        ];
         foreach ($pads as $daysAgo => $left) {
             $stories[] = ['Wigeon', $daysAgo, 'tamsin', 'pads', $measured(['left' => "{$left} mm"])];
         }

@@ -13,7 +13,20 @@ final readonly class ContainersBench
 {
     private const NEEDS = 30;
 
-    private const SIZES = ['300 mL', '500 mL', '946 mL', '1 qt', '1 L', '2 L', '1 gal', '5 L', '2.5 gal', '10 L', '5 gal', '60 L'];
+    private const SIZES = [
+        '300 mL',
+        '500 mL',
+        '946 mL',
+        '1 qt',
+        '1 L',
+        '2 L',
+        '1 gal',
+        '5 L',
+        '2.5 gal',
+        '10 L',
+        '5 gal',
+        '60 L',
+    ];
 
     public function run(): void
     {
@@ -36,8 +49,18 @@ final readonly class ContainersBench
     {
         $chance = new Randomizer(new Mt19937(7));
         $given = [
-            'needs' => array_map(fn (): array => ['fluid' => 'x', 'amount' => $chance->getInt(3, 80).'00 mL'], range(1, $needs)),
-            'sizes' => array_map(fn (string $size): array => ['fluid' => 'x', 'size' => $size, ...$isPriced ? ['price' => $chance->getInt(3, 200)] : []], self::SIZES),
+            'needs' => array_map(
+                fn (): array => ['fluid' => 'x', 'amount' => $chance->getInt(3, 80).'00 mL'],
+                range(1, $needs),
+            ),
+            'sizes' => array_map(
+                fn (string $size): array => [
+                    'fluid' => 'x',
+                    'size' => $size,
+                    ...$isPriced ? ['price' => $chance->getInt(3, 200)] : [],
+                ],
+                self::SIZES,
+            ),
         ];
         memory_reset_peak_usage();
         $began = hrtime(true);

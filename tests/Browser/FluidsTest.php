@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-/** A machine's fluids: a manual's page pasted, a compartment found and topped up, a wrong oil refused, what a book says. */
+/**
+ * A machine's fluids: a manual's page pasted, a compartment found and topped up, a wrong oil refused, what a book says.
+ */
 final class FluidsTest extends BrowserTestCase
 {
     public function test_a_manuals_page_is_pasted_the_axle_found_on_the_plate_topped_up_by_phone_and_told_what_is_missing(): void
@@ -36,7 +38,11 @@ final class FluidsTest extends BrowserTestCase
         $this->browser->resize(Browser::PHONE);
         $this->browser->open("/machines/{$machine['id']}/plate/rear_axle");
         $this->browser->see('0.9 qt');
-        self::assertSame(0, $this->browser->script('return document.documentElement.scrollWidth - 390'), 'no name stands beyond the edge');
+        self::assertSame(
+            0,
+            $this->browser->script('return document.documentElement.scrollWidth - 390'),
+            'no name stands beyond the edge',
+        );
         $this->browser->press('Top it up');
         $this->browser->type('How much went in', '0.1');
         $this->browser->press('0.1 went in');

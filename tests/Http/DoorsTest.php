@@ -133,7 +133,10 @@ final class DoorsTest extends TestCase
                     '{name}' => 'convert',
                     '{feed}' => 1,
                     '{check}' => 'leaks',
-                    '{supply}' => Supply::query()->firstOrCreate(['name' => 'Oil'], ['label' => ['kind' => 'engine_oil']])->id,
+                    '{supply}' => Supply::query()->firstOrCreate(
+                        ['name' => 'Oil'],
+                        ['label' => ['kind' => 'engine_oil']],
+                    )->id,
                     '{spot}' => str_starts_with($path, '/machines')
                         ? 'engine_oil'
                         : Spot::query()->where('machine_id', $machine)->value('id'),

@@ -458,7 +458,10 @@ final class OneFactTest extends WalkTestCase
         yield 'reminder' => ['reminder', ['set' => '20']];
         yield 'remark' => ['remark', ['note' => 'Stands in the barn']];
         yield 'top_up' => ['top_up', ['spot' => 'engine_oil', 'amount' => '0.3 qt']];
-        yield 'fluid' => ['fluid', ['spot' => 'engine_oil', 'act' => 'drained', 'amount' => '1.5 qt', 'seen' => ['dark']]];
+        yield 'fluid' => [
+            'fluid',
+            ['spot' => 'engine_oil', 'act' => 'drained', 'amount' => '1.5 qt', 'seen' => ['dark']],
+        ];
         yield 'strike' => ['strike', ['entry' => '{entry}', 'because' => 'slip']];
         yield 'service' => ['service', ['tasks' => ['{task}'], 'hours' => '9']];
         yield 'correction' => ['correction', ['entry' => '{entry}', 'because' => 'slip', 'hours' => '4']];

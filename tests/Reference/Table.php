@@ -14,7 +14,10 @@ final class Table
             file(__DIR__."/{$name}.csv", FILE_IGNORE_NEW_LINES) ?: [],
             fn (string $line): bool => $line !== '' && ! str_starts_with($line, '#'),
         );
-        $rows = array_map(fn (string $line): array => array_map(strval(...), str_getcsv($line, ',', '"', '')), array_values($lines));
+        $rows = array_map(
+            fn (string $line): array => array_map(strval(...), str_getcsv($line, ',', '"', '')),
+            array_values($lines),
+        );
         $headings = array_shift($rows) ?? [];
 
         return array_map(fn (array $row): array => array_combine($headings, $row), $rows);

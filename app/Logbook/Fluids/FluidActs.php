@@ -22,7 +22,8 @@ use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
 /**
- * The acts of something done to a compartment's fluid: the pour or the drain itself with what the fluid looked like, and
+ * The acts of something done to a compartment's fluid: the pour or the drain itself with what the fluid looked like,
+ * and
  * a finding where that, or what was poured, is wrong.
  */
 final readonly class FluidActs
@@ -62,7 +63,11 @@ final readonly class FluidActs
             ? null
             : $this->wrong($machine, $compartment, $fluid);
         if ($wrong !== null && ! $isSure) {
-            throw self::unlikely("{$path}fluid", "{$fluid?->name} will not do for {$compartment->name}. {$wrong}", 'Take another bottle. If it is in already, say so: it is written down, and found wrong.');
+            throw self::unlikely(
+                "{$path}fluid",
+                "{$fluid?->name} will not do for {$compartment->name}. {$wrong}",
+                'Take another bottle. If it is in already, say so: it is written down, and found wrong.',
+            );
         }
         if ($kind === ActKind::Drained && $amount !== null && ! $isSure) {
             $this->askWhereTooMuch($compartment, $amount, "{$path}amount");
@@ -87,11 +92,29 @@ final readonly class FluidActs
             replaces: $replaces,
         );
         $looks = isset($conditions[0]) && $conditions[0]->verdict !== Verdict::Fit
-            ? [self::finding($compartment, $conditions[0]->verdict, (string) $act->words, $conditions[0]->do, 'look', $uuid)]
+            ? [
+                self::finding(
+                    $compartment,
+                    $conditions[0]->verdict,
+                    (string) $act->words,
+                    $conditions[0]->do,
+                    'look',
+                    $uuid,
+                ),
+            ]
             : [];
         $poured = $wrong === null
             ? []
-            : [self::finding($compartment, Verdict::Act, "{$fluid?->name} was poured. {$wrong}", 'Drain it and fill what belongs there, before it is run long.', 'fluid', $uuid)];
+            : [
+                self::finding(
+                    $compartment,
+                    Verdict::Act,
+                    "{$fluid?->name} was poured. {$wrong}",
+                    'Drain it and fill what belongs there, before it is run long.',
+                    'fluid',
+                    $uuid,
+                ),
+            ];
 
         return [$act, ...$looks, ...$poured];
     }
@@ -107,7 +130,10 @@ final readonly class FluidActs
     private function askWhereTooMuch(Spot $compartment, Quantity $amount, string $field): void
     {
         $most = Sheets::compartment($compartment)->most()?->most;
-        if ($most !== null && $amount->si()->isGreaterThan($most->si()->multipliedBy(BigRational::of(self::WELL_OVER)))) {
+        if (
+            $most !== null
+            && $amount->si()->isGreaterThan($most->si()->multipliedBy(BigRational::of(self::WELL_OVER)))
+        ) {
             throw self::unlikely(
                 $field,
                 "{$amount->display()} came out, and {$compartment->name} holds {$most->display()}. Is there water or fuel in it?",

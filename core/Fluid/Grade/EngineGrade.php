@@ -15,7 +15,10 @@ use Core\Measure\Unreadable;
  */
 final readonly class EngineGrade
 {
-    /** By winter number: °C at which it must still let the engine be cranked, °C at which it must still be pumped, least mm²/s at 100 °C. */
+    /**
+     * By winter number: °C at which it must still let the engine be cranked, °C at which it must still be pumped, least
+     * mm²/s at 100 °C.
+     */
     private const WINTER = [
         0 => [-35, -40, '3.8'],
         5 => [-30, -35, '3.8'],
@@ -56,7 +59,9 @@ final readonly class EngineGrade
         return new self(...$grades->read($written));
     }
 
-    /** Down to where it lets the engine be cranked; null of a grade without W, which is promised nothing in the cold. */
+    /**
+     * Down to where it lets the engine be cranked; null of a grade without W, which is promised nothing in the cold.
+     */
     public function lowestCranking(): ?Quantity
     {
         return $this->winter === null ? null : Quantity::of(self::WINTER[$this->winter][0], Unit::DegreeCelsius);

@@ -36,7 +36,9 @@ final readonly class Viscosities
             Plain::quoted($written)." is no grade of {$this->what}. They are written like {$this->like}.",
         );
         if ($winter !== null && ! isset($this->winter[$winter])) {
-            throw new Unreadable("There is no {$winter}W {$this->what}: winter grades are ".self::numbers($this->winter, 'W').'.');
+            throw new Unreadable(
+                "There is no {$winter}W {$this->what}: winter grades are ".self::numbers($this->winter, 'W').'.',
+            );
         }
         if ($hot !== null && ! array_key_exists($hot, $this->hot)) {
             throw new Unreadable("There is no SAE {$hot} {$this->what}: grades are ".self::numbers($this->hot, '').'.');

@@ -70,8 +70,10 @@ final readonly class LevelProtocol
 
         return match (true) {
             $waited === null => null,
-            $this->waitMinutes !== null && $waited < $this->waitMinutes => 'Wait '.($this->waitMinutes - $waited).' min more: it has not run down yet.',
-            $this->latestMinutes !== null && $waited > $this->latestMinutes => "Run it again and read within {$this->latestMinutes} min: "
+            $this->waitMinutes !== null
+                && $waited < $this->waitMinutes => 'Wait '.($this->waitMinutes - $waited).' min more: it has not run down yet.',
+            $this->latestMinutes !== null
+                && $waited > $this->latestMinutes => "Run it again and read within {$this->latestMinutes} min: "
                     .'later this one shows far above full, which is normal there.',
             default => null,
         };
@@ -85,7 +87,8 @@ final readonly class LevelProtocol
             $this->engine !== null && $actual->engine === null => 'Say whether the engine was off or idling.',
             $this->warmth !== null && $actual->warmth === null => 'Say whether it was cold, warm or hot.',
             $isTimed && $actual->waitMinutes === null => 'Say how many minutes it had stood.',
-            $this->held !== null && $actual->held === null => 'Say whether the stick was rested on its threads or screwed in.',
+            $this->held !== null
+                && $actual->held === null => 'Say whether the stick was rested on its threads or screwed in.',
             default => null,
         };
     }

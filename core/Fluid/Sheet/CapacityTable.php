@@ -56,7 +56,9 @@ final readonly class CapacityTable
         $headings = array_slice($lines[$top], 1);
         unset($lines[$top]);
         if ($lines === [] || $headings === []) {
-            throw new NotATable('Such a page has headings above, like Compartment, Capacity, Oil, and a row for each compartment. Copy the headings too.');
+            throw new NotATable(
+                'Such a page has headings above, like Compartment, Capacity, Oil, and a row for each compartment. Copy the headings too.',
+            );
         }
         if (count($lines) > self::MOST_ROWS) {
             throw new NotATable('A machine has at most '.self::MOST_ROWS.' compartments. Paste one machine\'s table.');
@@ -64,7 +66,9 @@ final readonly class CapacityTable
         $columns = array_map(CapacityColumn::of(...), $headings);
         $silent = array_keys(array_filter($columns, fn (CapacityColumn $column): bool => $column->saysNothing()));
         if (count($silent) === count($columns)) {
-            throw new NotATable('None of these columns says how much or of what. Head one of them "Capacity", "qt" or "L", or "Oil".');
+            throw new NotATable(
+                'None of these columns says how much or of what. Head one of them "Capacity", "qt" or "L", or "Oil".',
+            );
         }
         $rows = [];
         foreach ($lines as $line => $cells) {
@@ -118,7 +122,8 @@ final readonly class CapacityTable
     }
 
     /**
-     * @param  array<string, non-empty-list<string>>  $written  by kind; what stands in two columns is one thing two ways
+     * @param  array<string, non-empty-list<string>>  $written  by kind; what stands in two columns is one thing two
+     *     ways
      * @return array{list<array{CapacityKind, string}>, list<string>} and what is doubtful about them
      */
     private static function amounts(array $written): array

@@ -12,12 +12,15 @@ use Core\Measure\Unit;
 use Core\Measure\Unreadable;
 
 /**
- * Reads a capacity as books write it: `7.1 qt`, `948 mL`, `1.6–1.8 L` from and to, `3.8/4.2 qt` without and with filter,
+ * Reads a capacity as books write it: `7.1 qt`, `948 mL`, `1.6–1.8 L` from and to, `3.8/4.2 qt` without and with
+ * filter,
  * `7.1 qt (6.7 L)` one thing two ways.
  */
 final class CapacityText
 {
-    /** Of the larger: two ways of giving one thing that lie further apart are asked about. Common practice, no source. */
+    /**
+     * Of the larger: two ways of giving one thing that lie further apart are asked about. Common practice, no source.
+     */
     private const ONE_THING = '0.02';
 
     private const NUMBER = '\d[\d.,]*(?:[ -]\d+/\d+)?|\d+/\d+|\d*[½⅓⅔¼¾⅛⅜⅝⅞]';
@@ -40,7 +43,10 @@ final class CapacityText
         return $capacities;
     }
 
-    /** @return array{string, string|null} the figure, and the same in another unit: behind it in brackets, or after a stroke or comma */
+    /**
+     * @return array{string, string|null} the figure, and the same in another unit: behind it in brackets, or after a
+     *     stroke or comma
+     */
     private static function twoWays(string $text): array
     {
         if (preg_match('~^(.*?)\s*[(\[]\s*(.+?)\s*[)\]]$~u', $text, $part)) {
@@ -87,7 +93,9 @@ final class CapacityText
     {
         $volume = Quantity::parse($text);
         if ($volume->unit->dimension() !== Dimension::Volume) {
-            throw new Unreadable("A capacity is a volume, and {$volume->inWords()} is a {$volume->unit->dimension()->value}.");
+            throw new Unreadable(
+                "A capacity is a volume, and {$volume->inWords()} is a {$volume->unit->dimension()->value}.",
+            );
         }
         if ($volume->value->isZero()) {
             throw new Unreadable('A compartment holds more than nothing.');

@@ -64,8 +64,20 @@ final readonly class CompartmentSheet
     public function atAChange(bool $withFilter): ?Capacity
     {
         return $withFilter
-            ? $this->capacity(CapacityKind::WithFilter, CapacityKind::Refill, CapacityKind::WithoutFilter, CapacityKind::PerSide, CapacityKind::Dry)
-            : $this->capacity(CapacityKind::WithoutFilter, CapacityKind::Refill, CapacityKind::PerSide, CapacityKind::WithFilter, CapacityKind::Dry);
+            ? $this->capacity(
+                CapacityKind::WithFilter,
+                CapacityKind::Refill,
+                CapacityKind::WithoutFilter,
+                CapacityKind::PerSide,
+                CapacityKind::Dry,
+            )
+            : $this->capacity(
+                CapacityKind::WithoutFilter,
+                CapacityKind::Refill,
+                CapacityKind::PerSide,
+                CapacityKind::WithFilter,
+                CapacityKind::Dry,
+            );
     }
 
     /** The most it can hold by any figure. */

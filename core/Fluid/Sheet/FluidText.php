@@ -10,7 +10,9 @@ use Core\Fluid\Grade\Multigrade;
 use Core\Fluid\SeasonalGrade;
 use Core\Fluid\Specification;
 
-/** Reads what a book says of a fluid in one cell: `SAE 10W-30, API SJ`, `80W-90 GL-4`, `HOAT coolant`, `Wader Hydro 5`. */
+/**
+ * Reads what a book says of a fluid in one cell: `SAE 10W-30, API SJ`, `80W-90 GL-4`, `HOAT coolant`, `Wader Hydro 5`.
+ */
 final class FluidText
 {
     private const GRADES = '~\b(?:\d{1,2}\s?W(?:\s?[-/]\s?\d{2,3})?(?![\w-])|SAE\s*\d{2,3}(?!\s?W)|ISO\s*(?:VG\s*)?\d{1,4}|VG\s*\d{1,4})~i';
@@ -48,7 +50,9 @@ final class FluidText
         $grades = self::take(self::GRADES, $rest);
         $designations = self::take(self::DESIGNATIONS, $rest);
         preg_match_all('~[\p{L}\p{N}]+~u', preg_replace('~\b(?:'.self::IDLE.')\b~iu', ' ', $rest) ?? '', $left);
-        $unknown = $left[0] === [] ? '' : trim(preg_replace(['~^[\s,;/()]+|[\s,;/()]+$~u', '/\s+/u'], ['', ' '], $rest) ?? '');
+        $unknown = $left[0] === []
+            ? ''
+            : trim(preg_replace(['~^[\s,;/()]+|[\s,;/()]+$~u', '/\s+/u'], ['', ' '], $rest) ?? '');
         $kind = self::first(self::KINDS, $text);
 
         return [new Specification(

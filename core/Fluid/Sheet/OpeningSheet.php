@@ -47,7 +47,9 @@ final readonly class OpeningSheet
         if ($words['seal'] !== '' && $words['sealant'] !== '') {
             $given->fault('sealant', 'A plug with a washer or ring never takes sealant.');
         }
-        $side = $given->has('side') ? Side::tryFrom((string) $given->option('side', ['left', 'right'], 'the side')) : null;
+        $side = $given->has('side')
+            ? Side::tryFrom((string) $given->option('side', ['left', 'right'], 'the side'))
+            : null;
 
         return new self(
             $words['tool'],

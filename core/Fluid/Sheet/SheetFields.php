@@ -29,16 +29,22 @@ final class SheetFields
                 $specifications[$book->value] = $specification;
             }
         }
-        $yellow = $given->has('yellow_metals') ? $given->flag('yellow_metals', 'whether there is brass or bronze') : null;
+        $yellow = $given->has('yellow_metals')
+            ? $given->flag('yellow_metals', 'whether there is brass or bronze')
+            : null;
 
         return new CompartmentSheet(
             self::capacities($given),
             $specifications,
-            DrainWay::tryFrom(self::oneOf($given, 'drain_way', array_column(DrainWay::cases(), 'value'), 'how it is drained')),
+            DrainWay::tryFrom(
+                self::oneOf($given, 'drain_way', array_column(DrainWay::cases(), 'value'), 'how it is drained'),
+            ),
             self::text($given, 'valve', 'the valve'),
             self::texts($given, 'puts_back', 'what is put back'),
             $yellow,
-            Cooling::tryFrom(self::oneOf($given, 'cooling', array_column(Cooling::cases(), 'value'), 'how the engine is cooled')),
+            Cooling::tryFrom(
+                self::oneOf($given, 'cooling', array_column(Cooling::cases(), 'value'), 'how the engine is cooled'),
+            ),
             self::text($given, 'shares_with', 'the compartment it shares with') ?: null,
         );
     }
@@ -84,7 +90,10 @@ final class SheetFields
                 continue;
             }
             if (count($read) > 1 && $kind !== CapacityKind::Refill) {
-                $row->fault('amount', 'Two figures are without and with filter: leave open when, or write one of them.');
+                $row->fault(
+                    'amount',
+                    'Two figures are without and with filter: leave open when, or write one of them.',
+                );
             }
             foreach ($read as $capacity) {
                 if (self::isThere($capacities, $capacity)) {

@@ -15,10 +15,16 @@ final class FillTest extends TestCase
 {
     public function test_zero_point_eight_by_the_filter_zero_point_eight_more_then_zero_point_two_make_one_point_eight(): void
     {
-        $plan = self::reckon('fill-plan', ['capacity' => ['min' => '1.6 L', 'max' => '1.8 L'], 'prefill' => '0.8 L', 'method' => 'stick']);
+        $plan = self::reckon(
+            'fill-plan',
+            ['capacity' => ['min' => '1.6 L', 'max' => '1.8 L'], 'prefill' => '0.8 L', 'method' => 'stick'],
+        );
         self::assertSame(
             [['0.8', '1.6', 'run_wait_read'], ['0.2', '1.8', 'done']],
-            array_map(fn (array $step): array => [$step['pour']['value'], $step['total']['value'], $step['then']], $plan['steps']),
+            array_map(
+                fn (array $step): array => [$step['pour']['value'], $step['total']['value'], $step['then']],
+                $plan['steps'],
+            ),
         );
 
         $band = self::reckon('stick', ['marks' => [
@@ -26,7 +32,11 @@ final class FillTest extends TestCase
             ['level' => '0.45', 'ran' => true],
             ['level' => 1, 'poured_since' => '0.2 L'],
         ]]);
-        self::assertSame(['0.363636', '0', '0'], [$band['volume_per_band']['value'], $band['to_full']['value'], $band['draw_off']['value']], '0.2 L over 0.55 of the band');
+        self::assertSame(
+            ['0.363636', '0', '0'],
+            [$band['volume_per_band']['value'], $band['to_full']['value'], $band['draw_off']['value']],
+            '0.2 L over 0.55 of the band',
+        );
     }
 
     /** @param  list<array{string, string}>  $steps  total, then */
@@ -39,17 +49,33 @@ final class FillTest extends TestCase
     {
         $plan = self::reckon('fill-plan', $given);
 
-        self::assertSame($steps, array_map(fn (array $step): array => [$step['total']['value'], $step['then']], $plan['steps']));
+        self::assertSame(
+            $steps,
+            array_map(fn (array $step): array => [$step['total']['value'], $step['then']], $plan['steps']),
+        );
     }
 
     public function test_all_pours_and_what_was_in_the_filter_make_the_books_figure(): void
     {
         foreach ([null, '0.3 qt', '0.25 L'] as $prefill) {
             foreach (['3.8 qt', '948 mL', '7 L'] as $most) {
-                $plan = self::reckon('fill-plan', array_filter(['capacity' => ['max' => $most], 'method' => 'stick', 'prefill' => $prefill]));
+                $plan = self::reckon(
+                    'fill-plan',
+                    array_filter(['capacity' => ['max' => $most], 'method' => 'stick', 'prefill' => $prefill]),
+                );
                 $sum = array_sum(array_map(fn (array $step): float => (float) $step['pour']['value'], $plan['steps']));
-                $in = $prefill === null ? 0.0 : (float) self::reckon('convert', ['quantity' => $prefill, 'to' => $plan['book_total']['unit']])['result']['value'];
-                self::assertEqualsWithDelta((float) $plan['book_total']['value'], $sum + $in, 1e-5, "{$most}, {$prefill} in the filter");
+                $in = $prefill === null
+                    ? 0.0
+                    : (float) self::reckon(
+                        'convert',
+                        ['quantity' => $prefill, 'to' => $plan['book_total']['unit']],
+                    )['result']['value'];
+                self::assertEqualsWithDelta(
+                    (float) $plan['book_total']['value'],
+                    $sum + $in,
+                    1e-5,
+                    "{$most}, {$prefill} in the filter",
+                );
             }
         }
     }
@@ -57,8 +83,14 @@ final class FillTest extends TestCase
     public function test_a_stick_tells_what_is_missing_and_what_to_draw_off(): void
     {
         $low = self::reckon('stick', ['marks' => [['level' => -0.5], ['level' => '0.25', 'poured_since' => '300 mL']]]);
-        self::assertSame(['400', '300', '0'], [$low['volume_per_band']['value'], $low['to_full']['value'], $low['draw_off']['value']]);
-        $over = self::reckon('stick', ['marks' => [['level' => 1], ['level' => '1.5', 'poured_since' => '0.2 qt'], ['level' => '1.5']]]);
+        self::assertSame(
+            ['400', '300', '0'],
+            [$low['volume_per_band']['value'], $low['to_full']['value'], $low['draw_off']['value']],
+        );
+        $over = self::reckon(
+            'stick',
+            ['marks' => [['level' => 1], ['level' => '1.5', 'poured_since' => '0.2 qt'], ['level' => '1.5']]],
+        );
         self::assertSame(['0.4', '0.2'], [$over['volume_per_band']['value'], $over['draw_off']['value']]);
     }
 
@@ -74,7 +106,12 @@ final class FillTest extends TestCase
         $mix = self::reckon('coolant-mix', ['volume' => '7 gal', 'percent' => 50, 'glycol' => 'ethylene']);
 
         self::assertSame(['3.5', '3.5'], [$mix['concentrate']['value'], $mix['water']['value']]);
-        self::assertEqualsWithDelta(-37, (float) $mix['protects_to']['value'], 0.5, 'handbook tables: 50 % ethylene glycol about -37 °C');
+        self::assertEqualsWithDelta(
+            -37,
+            (float) $mix['protects_to']['value'],
+            0.5,
+            'handbook tables: 50 % ethylene glycol about -37 °C',
+        );
         self::assertStringContainsString('distilled', $mix['why']);
     }
 
@@ -82,12 +119,21 @@ final class FillTest extends TestCase
     public function test_a_corrected_coolant_has_its_target_strength(): void
     {
         foreach ([[30, 50], [0, 40], [20, 60], [60, 50], [50, 33], [100, 50]] as [$present, $target]) {
-            $answer = self::reckon('coolant-correct', ['volume' => '10 L', 'present_percent' => $present, 'target_percent' => $target]);
+            $answer = self::reckon(
+                'coolant-correct',
+                ['volume' => '10 L', 'present_percent' => $present, 'target_percent' => $target],
+            );
             $drained = (float) $answer['drain']['value'];
             $glycol = (10 - $drained) * $present + $drained * ($answer['refill_with'] === 'concentrate' ? 100 : 0);
             self::assertEqualsWithDelta(10 * $target, $glycol, 1e-3, "{$present} to {$target}");
         }
-        self::assertSame('0', self::reckon('coolant-correct', ['volume' => '10 L', 'present_percent' => 50, 'target_percent' => 50])['drain']['value']);
+        self::assertSame(
+            '0',
+            self::reckon(
+                'coolant-correct',
+                ['volume' => '10 L', 'present_percent' => 50, 'target_percent' => 50],
+            )['drain']['value'],
+        );
     }
 
     /** Row 13: 8 gal run into a 5 gal bucket. */
@@ -95,7 +141,11 @@ final class FillTest extends TestCase
     {
         $pan = self::reckon('pan', ['comes_out' => ['8 gal'], 'pans' => ['5 gal']]);
 
-        self::assertSame([false, '3.5', []], [$pan['enough'], $pan['short_by']['value'], $pan['empty_after']], 'a tenth of the pail stays free');
+        self::assertSame(
+            [false, '3.5', []],
+            [$pan['enough'], $pan['short_by']['value'], $pan['empty_after']],
+            'a tenth of the pail stays free',
+        );
         self::assertStringContainsString('run over', $pan['why']);
     }
 
@@ -104,11 +154,32 @@ final class FillTest extends TestCase
     {
         yield 'all in one' => [['comes_out' => ['2 qt', '1 qt'], 'pans' => ['2 gal']], []];
         yield 'emptied once' => [['comes_out' => ['3 gal', '3 gal'], 'pans' => ['5 gal']], [1]];
-        yield 'by name' => [['comes_out' => [['drain' => 'engine', 'amount' => '3 gal'], ['drain' => 'hubs', 'amount' => '3 gal']], 'pans' => ['5 gal']], ['engine']];
+        yield 'by name' => [
+            [
+                'comes_out' => [['drain' => 'engine', 'amount' => '3 gal'], ['drain' => 'hubs', 'amount' => '3 gal']],
+                'pans' => ['5 gal'],
+            ],
+            ['engine'],
+        ];
         yield 'a second pan' => [['comes_out' => ['3 gal', '3 gal'], 'pans' => ['5 gal', '5 gal']], []];
-        yield 'coolant and oil share none' => [['comes_out' => [['drain' => 'a', 'amount' => '1 L', 'fluid' => 'oil'], ['drain' => 'b', 'amount' => '1 L', 'fluid' => 'coolant']], 'pans' => ['5 L']], ['a']];
-        yield 'one drain is never shared out among pans' => [['comes_out' => ['3 L', '4 L'], 'pans' => ['3.5 L', '5 L']], []];
-        yield 'as seldom as can be' => [['comes_out' => ['2 L', '2 L', '2 L', '2 L'], 'pans' => ['4.5 L'], 'margin' => 0], [2]];
+        yield 'coolant and oil share none' => [
+            [
+                'comes_out' => [
+                    ['drain' => 'a', 'amount' => '1 L', 'fluid' => 'oil'],
+                    ['drain' => 'b', 'amount' => '1 L', 'fluid' => 'coolant'],
+                ],
+                'pans' => ['5 L'],
+            ],
+            ['a'],
+        ];
+        yield 'one drain is never shared out among pans' => [
+            ['comes_out' => ['3 L', '4 L'], 'pans' => ['3.5 L', '5 L']],
+            [],
+        ];
+        yield 'as seldom as can be' => [
+            ['comes_out' => ['2 L', '2 L', '2 L', '2 L'], 'pans' => ['4.5 L'], 'margin' => 0],
+            [2],
+        ];
     }
 
     /**
@@ -124,14 +195,38 @@ final class FillTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>, list<string>}> */
     public static function bad(): iterable
     {
-        yield 'a minimum over its maximum' => ['fill-plan', ['capacity' => ['min' => '2 L', 'max' => '1 L'], 'method' => 'stick'], ['capacity.min']];
-        yield 'more in the filter than it holds' => ['fill-plan', ['capacity' => ['max' => '1 L'], 'prefill' => '2 L', 'method' => 'stick'], ['prefill']];
+        yield 'a minimum over its maximum' => [
+            'fill-plan',
+            ['capacity' => ['min' => '2 L', 'max' => '1 L'], 'method' => 'stick'],
+            ['capacity.min'],
+        ];
+        yield 'more in the filter than it holds' => [
+            'fill-plan',
+            ['capacity' => ['max' => '1 L'], 'prefill' => '2 L', 'method' => 'stick'],
+            ['prefill'],
+        ];
         yield 'a fill without a compartment' => ['fill-plan', ['method' => 'stick'], ['capacity', 'capacity.max']];
-        yield 'a unit of the wrong kind' => ['fill-plan', ['capacity' => ['max' => '3 psi'], 'method' => 'prayer'], ['capacity.max', 'method']];
-        yield 'stronger than any table' => ['coolant-mix', ['volume' => '7 L', 'percent' => 80, 'glycol' => 'ethylene'], ['percent']];
-        yield 'less than nothing' => ['coolant-correct', ['volume' => '-2 L', 'present_percent' => 10, 'target_percent' => 50], ['volume']];
+        yield 'a unit of the wrong kind' => [
+            'fill-plan',
+            ['capacity' => ['max' => '3 psi'], 'method' => 'prayer'],
+            ['capacity.max', 'method'],
+        ];
+        yield 'stronger than any table' => [
+            'coolant-mix',
+            ['volume' => '7 L', 'percent' => 80, 'glycol' => 'ethylene'],
+            ['percent'],
+        ];
+        yield 'less than nothing' => [
+            'coolant-correct',
+            ['volume' => '-2 L', 'present_percent' => 10, 'target_percent' => 50],
+            ['volume'],
+        ];
         yield 'no pan' => ['pan', ['comes_out' => ['2 L'], 'pans' => []], ['pans']];
-        yield 'a pan that is all margin' => ['pan', ['comes_out' => ['2 L'], 'pans' => ['3 L'], 'margin' => 1], ['margin']];
+        yield 'a pan that is all margin' => [
+            'pan',
+            ['comes_out' => ['2 L'], 'pans' => ['3 L'], 'margin' => 1],
+            ['margin'],
+        ];
     }
 
     /**

@@ -23,7 +23,10 @@ use Core\Starter\StarterSpot;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Capacities as books write them, one by one and by the page. The figures are the trade handbook's examples, as test values. */
+/**
+ * Capacities as books write them, one by one and by the page. The figures are the trade handbook's examples, as test
+ * values.
+ */
 final class CapacitiesTest extends TestCase
 {
     /** @param  list<array{string, string, string}>  $expected  when, least and most in the unit written */
@@ -41,7 +44,11 @@ final class CapacitiesTest extends TestCase
     public function test_a_figure_is_read_as_the_book_writes_it(string $written, array $expected): void
     {
         self::assertSame($expected, array_map(
-            fn (Capacity $capacity): array => [$capacity->kind->value, (string) $capacity->least->rounded(), (string) $capacity->most->rounded()],
+            fn (Capacity $capacity): array => [
+                $capacity->kind->value,
+                (string) $capacity->least->rounded(),
+                (string) $capacity->most->rounded(),
+            ],
             CapacityText::read($written, CapacityKind::Refill),
         ));
     }
@@ -71,20 +78,41 @@ final class CapacitiesTest extends TestCase
     public function test_the_machines_book_and_the_component_makers_stand_side_by_side(): void
     {
         $sheet = SheetFields::read(new Fields([
-            'capacities' => [['kind' => 'with_filter', 'amount' => '2.0 L', 'book' => 'component'], ['kind' => 'with_filter', 'amount' => '2.15 L']],
+            'capacities' => [
+                ['kind' => 'with_filter', 'amount' => '2.0 L', 'book' => 'component'],
+                ['kind' => 'with_filter', 'amount' => '2.15 L'],
+            ],
             'specification_of_component' => ['kind' => 'engine_oil', 'grades' => ['SAE 30']],
         ]));
 
-        self::assertSame('2.15 L', $sheet->capacity(CapacityKind::WithFilter)?->written, 'the machine\'s own counts first');
-        self::assertSame('engine oil, SAE 30', $sheet->specification()->inWords(), 'where only the component maker says so, he does');
+        self::assertSame(
+            '2.15 L',
+            $sheet->capacity(CapacityKind::WithFilter)?->written,
+            'the machine\'s own counts first',
+        );
+        self::assertSame(
+            'engine oil, SAE 30',
+            $sheet->specification()->inWords(),
+            'where only the component maker says so, he does',
+        );
         self::assertSame(Book::Component, $sheet->capacities[0]->book);
-        self::assertEquals($sheet, SheetFields::read(new Fields(SheetFields::written($sheet))), 'what is written is read the same');
+        self::assertEquals(
+            $sheet,
+            SheetFields::read(new Fields(SheetFields::written($sheet))),
+            'what is written is read the same',
+        );
     }
 
     public function test_what_is_wrong_in_a_sheet_stands_beside_its_field(): void
     {
         $fields = new Fields([
-            'capacities' => [['amount' => '2-1 L'], ['amount' => '5 ft-lb'], ['kind' => 'dry', 'amount' => '3.8/4.2 qt'], ['amount' => '1 L'], ['amount' => '2 L']],
+            'capacities' => [
+                ['amount' => '2-1 L'],
+                ['amount' => '5 ft-lb'],
+                ['kind' => 'dry', 'amount' => '3.8/4.2 qt'],
+                ['amount' => '1 L'],
+                ['amount' => '2 L'],
+            ],
             'specification' => ['kind' => 'gear_oil', 'chemistry' => 'oat'],
             'drain_way' => 'prayer',
         ], 'sheet.');
@@ -118,7 +146,12 @@ final class CapacitiesTest extends TestCase
         ]), self::compartments());
         $told = [];
         foreach ($page->rows as $row) {
-            $told[$row->words] = [$row->compartments, array_column($row->amounts, 1), $row->specification->inWords(), $row->doubts];
+            $told[$row->words] = [
+                $row->compartments,
+                array_column($row->amounts, 1),
+                $row->specification->inWords(),
+                $row->doubts,
+            ];
         }
 
         self::assertSame('Not understood, and left out: "Remarks".', $page->remark);
@@ -146,7 +179,10 @@ final class CapacitiesTest extends TestCase
     private static function compartments(): array
     {
         return array_values(array_filter(
-            array_map(fn (StarterSpot $spot): Spot => $spot->spot, array_values(Starter::for(MachineClass::Tractor)->spots())),
+            array_map(
+                fn (StarterSpot $spot): Spot => $spot->spot,
+                array_values(Starter::for(MachineClass::Tractor)->spots()),
+            ),
             fn (Spot $spot): bool => $spot->kind === SpotKind::Compartment,
         ));
     }

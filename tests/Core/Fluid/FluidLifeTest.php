@@ -42,14 +42,25 @@ final class FluidLifeTest extends TestCase
             self::move(ActKind::Measured, 150, null, full: true),
         ];
 
-        self::assertSame('0.1', (string) FluidLife::of($moves, BigDecimal::of(160), null, Unit::UsQuart)->missing?->rounded());
+        self::assertSame(
+            '0.1',
+            (string) FluidLife::of($moves, BigDecimal::of(160), null, Unit::UsQuart)->missing?->rounded(),
+        );
     }
 
     public function test_never_more_is_missing_than_it_holds(): void
     {
         $moves = [self::move(ActKind::Changed, 0, '1 qt', new: true), self::move(ActKind::ToppedUp, 10, '1 qt')];
 
-        self::assertSame('1', (string) FluidLife::of($moves, BigDecimal::of(900), Quantity::parse('1 qt'), Unit::UsQuart)->missing?->rounded());
+        self::assertSame(
+            '1',
+            (string) FluidLife::of(
+                $moves,
+                BigDecimal::of(900),
+                Quantity::parse('1 qt'),
+                Unit::UsQuart,
+            )->missing?->rounded(),
+        );
     }
 
     public function test_without_top_ups_or_hours_nothing_is_made_up(): void
@@ -57,7 +68,10 @@ final class FluidLifeTest extends TestCase
         foreach ([[], [self::move(ActKind::Changed, 10, '4 qt', new: true)], [self::move(ActKind::ToppedUp, null, '1 qt')]] as $moves) {
             self::assertNull(FluidLife::of($moves, BigDecimal::of(50))->missing);
         }
-        self::assertNull(FluidLife::of([self::move(ActKind::ToppedUp, 5, '1 qt')], BigDecimal::of(50))->since, 'nobody knows when it was new');
+        self::assertNull(
+            FluidLife::of([self::move(ActKind::ToppedUp, 5, '1 qt')], BigDecimal::of(50))->since,
+            'nobody knows when it was new',
+        );
     }
 
     /** Row 14: the second, low drain is forgotten, and gallons of old oil stay inside. */
@@ -73,7 +87,10 @@ final class FluidLifeTest extends TestCase
         self::assertTrue($drained('4.5 gal')?->asks);
         self::assertStringContainsString('water or fuel', (string) $drained('9.5 gal')?->why);
         self::assertFalse($drained('7.5 gal')?->asks);
-        self::assertNull(FluidLife::of([self::move(ActKind::Drained, 5, '2 gal')], BigDecimal::of(9))->lastDrained, 'nobody knows what had gone in');
+        self::assertNull(
+            FluidLife::of([self::move(ActKind::Drained, 5, '2 gal')], BigDecimal::of(9))->lastDrained,
+            'nobody knows what had gone in',
+        );
     }
 
     private static function move(

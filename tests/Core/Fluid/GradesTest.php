@@ -26,12 +26,21 @@ final class GradesTest extends TestCase
         $rows = array_column(Table::rows('sae-j300'), null, 'grade');
         self::assertSame(
             array_map('strval', array_keys($rows)),
-            [...array_map(fn (int $w): string => "{$w}W", array_keys(EngineGrade::winterTable())), ...array_map('strval', array_keys(EngineGrade::hotTable()))],
+            [
+                ...array_map(fn (int $w): string => "{$w}W", array_keys(EngineGrade::winterTable())),
+                ...array_map('strval', array_keys(EngineGrade::hotTable())),
+            ],
         );
         foreach (EngineGrade::winterTable() as $winter => [$cranking, $pumping, $least]) {
             $row = $rows["{$winter}W"];
-            self::assertSame([$row['cranking'], $row['pumping'], $row['from']], [(string) $cranking, (string) $pumping, $least]);
-            self::assertSame($row['cranking'], (string) EngineGrade::parse("{$winter}W-30")->lowestCranking()?->rounded());
+            self::assertSame(
+                [$row['cranking'], $row['pumping'], $row['from']],
+                [(string) $cranking, (string) $pumping, $least],
+            );
+            self::assertSame(
+                $row['cranking'],
+                (string) EngineGrade::parse("{$winter}W-30")->lowestCranking()?->rounded(),
+            );
         }
         foreach (EngineGrade::hotTable() as $hot => [$from, $below]) {
             self::assertSame([$rows[$hot]['from'], $rows[$hot]['below']], [$from, $below]);
@@ -67,7 +76,10 @@ final class GradesTest extends TestCase
         $rows = Table::rows('nlgi');
         self::assertCount(count(GreaseGrade::cases()), $rows);
         foreach ($rows as $row) {
-            self::assertSame([(int) $row['least'], (int) $row['most']], GreaseGrade::from($row['grade'])->penetration());
+            self::assertSame(
+                [(int) $row['least'], (int) $row['most']],
+                GreaseGrade::from($row['grade'])->penetration(),
+            );
         }
     }
 
@@ -89,7 +101,10 @@ final class GradesTest extends TestCase
 
     public function test_newer_of_one_row_covers_every_older_and_never_the_other_way_round(): void
     {
-        $rows = [['SC', 'SD', 'SE', 'SF', 'SG', 'SH', 'SJ', 'SL', 'SM', 'SN', 'SP'], ['CF-4', 'CG-4', 'CH-4', 'CI-4', 'CJ-4', 'CK-4']];
+        $rows = [
+            ['SC', 'SD', 'SE', 'SF', 'SG', 'SH', 'SJ', 'SL', 'SM', 'SN', 'SP'],
+            ['CF-4', 'CG-4', 'CH-4', 'CI-4', 'CJ-4', 'CK-4'],
+        ];
         foreach ($rows as $row) {
             foreach ($row as $at => $one) {
                 foreach ($row as $than => $other) {
@@ -112,17 +127,61 @@ final class GradesTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>, array<string, mixed>}> */
     public static function judged(): iterable
     {
-        yield 'a car\'s oil in the cold' => ['engine-grade', ['grade' => '5W-30', 'coldest' => '-20 °C'], ['valid' => true, 'verdict' => 'fit']];
-        yield 'just at its limit' => ['engine-grade', ['grade' => '10W-30', 'coldest' => '-25'], ['valid' => true, 'verdict' => 'fit']];
-        yield 'colder than it cranks' => ['engine-grade', ['grade' => '15W-40', 'coldest' => '-5 °F'], ['valid' => true, 'verdict' => 'act']];
-        yield 'no W in frost' => ['engine-grade', ['grade' => 'SAE 30', 'coldest' => '-8 °C'], ['valid' => true, 'lowest_cranking' => null, 'verdict' => 'act']];
-        yield 'no W in summer' => ['engine-grade', ['grade' => '30', 'coldest' => '12 °C'], ['valid' => true, 'verdict' => 'fit']];
-        yield 'thin in great heat' => ['engine-grade', ['grade' => '0W-20', 'coldest' => '5', 'hottest' => '41'], ['valid' => true, 'verdict' => 'watch']];
-        yield 'read backwards' => ['engine-grade', ['grade' => '30W-5', 'coldest' => '5'], ['valid' => false, 'verdict' => null]];
-        yield 'no oil is both' => ['engine-grade', ['grade' => '25W-20', 'coldest' => '5'], ['valid' => false, 'verdict' => null]];
-        yield 'gear oil' => ['gear-grade', ['grade' => '80W-90', 'coldest' => '-20 °C'], ['valid' => true, 'verdict' => 'fit']];
-        yield 'gear oil too thick' => ['gear-grade', ['grade' => '85W-140', 'coldest' => '-20 °C'], ['valid' => true, 'verdict' => 'act']];
-        yield 'an engine grade is none' => ['gear-grade', ['grade' => '10W-30', 'coldest' => '0'], ['valid' => false, 'lowest' => null]];
+        yield 'a car\'s oil in the cold' => [
+            'engine-grade',
+            ['grade' => '5W-30', 'coldest' => '-20 °C'],
+            ['valid' => true, 'verdict' => 'fit'],
+        ];
+        yield 'just at its limit' => [
+            'engine-grade',
+            ['grade' => '10W-30', 'coldest' => '-25'],
+            ['valid' => true, 'verdict' => 'fit'],
+        ];
+        yield 'colder than it cranks' => [
+            'engine-grade',
+            ['grade' => '15W-40', 'coldest' => '-5 °F'],
+            ['valid' => true, 'verdict' => 'act'],
+        ];
+        yield 'no W in frost' => [
+            'engine-grade',
+            ['grade' => 'SAE 30', 'coldest' => '-8 °C'],
+            ['valid' => true, 'lowest_cranking' => null, 'verdict' => 'act'],
+        ];
+        yield 'no W in summer' => [
+            'engine-grade',
+            ['grade' => '30', 'coldest' => '12 °C'],
+            ['valid' => true, 'verdict' => 'fit'],
+        ];
+        yield 'thin in great heat' => [
+            'engine-grade',
+            ['grade' => '0W-20', 'coldest' => '5', 'hottest' => '41'],
+            ['valid' => true, 'verdict' => 'watch'],
+        ];
+        yield 'read backwards' => [
+            'engine-grade',
+            ['grade' => '30W-5', 'coldest' => '5'],
+            ['valid' => false, 'verdict' => null],
+        ];
+        yield 'no oil is both' => [
+            'engine-grade',
+            ['grade' => '25W-20', 'coldest' => '5'],
+            ['valid' => false, 'verdict' => null],
+        ];
+        yield 'gear oil' => [
+            'gear-grade',
+            ['grade' => '80W-90', 'coldest' => '-20 °C'],
+            ['valid' => true, 'verdict' => 'fit'],
+        ];
+        yield 'gear oil too thick' => [
+            'gear-grade',
+            ['grade' => '85W-140', 'coldest' => '-20 °C'],
+            ['valid' => true, 'verdict' => 'act'],
+        ];
+        yield 'an engine grade is none' => [
+            'gear-grade',
+            ['grade' => '10W-30', 'coldest' => '0'],
+            ['valid' => false, 'lowest' => null],
+        ];
     }
 
     /**

@@ -9,7 +9,10 @@ use Core\Reckoner\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** A bottle against a compartment and the season ahead. The cases of yellow metals, wet brakes and small engines are the trade handbook's; common practice, no source. */
+/**
+ * A bottle against a compartment and the season ahead. The cases of yellow metals, wet brakes and small engines are the
+ * trade handbook's; common practice, no source.
+ */
 final class WillItDoTest extends TestCase
 {
     private const WET_BRAKES = ['kind' => 'wet_brake_axle', 'specification' => ['kind' => 'wet_brake_oil']];
@@ -19,57 +22,229 @@ final class WillItDoTest extends TestCase
         'cooling' => 'air',
         'specification' => [
             'kind' => 'engine_oil',
-            'grades' => [['grade' => 'SAE 30', 'from' => '5 °C'], ['grade' => '10W-30', 'from' => '-18 °C', 'to' => '32 °C']],
+            'grades' => [
+                ['grade' => 'SAE 30', 'from' => '5 °C'],
+                ['grade' => '10W-30', 'from' => '-18 °C', 'to' => '32 °C'],
+            ],
             'designations' => ['SJ'],
         ],
     ];
 
-    private const GEARS = ['kind' => 'gearbox', 'specification' => ['kind' => 'gear_oil', 'grades' => ['80W-90'], 'designations' => ['GL-4']]];
+    private const GEARS = [
+        'kind' => 'gearbox',
+        'specification' => ['kind' => 'gear_oil', 'grades' => ['80W-90'], 'designations' => ['GL-4']],
+    ];
 
-    private const MAKERS = ['kind' => 'hydrostatic', 'specification' => ['kind' => 'tractor_fluid', 'makers_own' => 'Wader Draught', 'designations' => ['HM']]];
+    private const MAKERS = [
+        'kind' => 'hydrostatic',
+        'specification' => ['kind' => 'tractor_fluid', 'makers_own' => 'Wader Draught', 'designations' => ['HM']],
+    ];
 
     private const ENGINE_OIL = ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['API SN']];
 
-    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, array<string, mixed>, string, string}> */
+    /**
+     * @return iterable<string, array{array<string, mixed>, array<string, mixed>, array<string, mixed>, string, string}>
+     */
     public static function bottles(): iterable
     {
         $gl5 = ['kind' => 'gear_oil', 'grade' => '80W-90', 'designations' => ['GL-5']];
-        yield 'ordinary engine oil in a wet-brake axle' => [self::ENGINE_OIL, self::WET_BRAKES, [], 'no', 'wet-brake oil'];
-        yield 'the same where nobody wrote the book down' => [self::ENGINE_OIL, ['kind' => 'wet_brake_axle', 'specification' => []], [], 'no', 'chatter'];
-        yield 'tractor fluid in a wet-brake axle, its book unknown' => [['kind' => 'tractor_fluid'], ['kind' => 'wet_brake_axle', 'specification' => []], [], 'ask', 'by their book'];
+        yield 'ordinary engine oil in a wet-brake axle' => [
+            self::ENGINE_OIL,
+            self::WET_BRAKES,
+            [],
+            'no',
+            'wet-brake oil',
+        ];
+        yield 'the same where nobody wrote the book down' => [
+            self::ENGINE_OIL,
+            ['kind' => 'wet_brake_axle', 'specification' => []],
+            [],
+            'no',
+            'chatter',
+        ];
+        yield 'tractor fluid in a wet-brake axle, its book unknown' => [
+            ['kind' => 'tractor_fluid'],
+            ['kind' => 'wet_brake_axle', 'specification' => []],
+            [],
+            'ask',
+            'by their book',
+        ];
         yield 'motor-car oil in a small air-cooled engine' => [
-            ['kind' => 'engine_oil', 'grade' => '5W-30', 'designations' => ['API SP', 'ILSAC GF-6A']], self::AIR_COOLED, ['coldest' => '-5', 'hottest' => '30'], 'no', 'not among them',
+            [
+                'kind' => 'engine_oil',
+                'grade' => '5W-30',
+                'designations' => ['API SP', 'ILSAC GF-6A'],
+            ], self::AIR_COOLED, ['coldest' => '-5', 'hottest' => '30'], 'no', 'not among them',
         ];
         yield 'motor-car oil of the right grade' => [
-            ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['API SP', 'ILSAC GF-6A']], self::AIR_COOLED, ['coldest' => '-5', 'hottest' => '30'], 'no', 'save fuel',
+            [
+                'kind' => 'engine_oil',
+                'grade' => '10W-30',
+                'designations' => ['API SP', 'ILSAC GF-6A'],
+            ], self::AIR_COOLED, ['coldest' => '-5', 'hottest' => '30'], 'no', 'save fuel',
         ];
-        yield 'what its book lists' => [self::ENGINE_OIL, self::AIR_COOLED, ['coldest' => '-5', 'hottest' => '30'], 'yes', ''];
-        yield 'in more heat than its book allows' => [self::ENGINE_OIL, self::AIR_COOLED, ['coldest' => '8', 'hottest' => '36'], 'no', 'For that the book has SAE 30'];
-        yield 'in the cold the book has no other' => [['kind' => 'engine_oil', 'grade' => 'SAE 30', 'designations' => ['SJ']], self::AIR_COOLED, ['coldest' => '-5', 'hottest' => '30'], 'no', 'For that the book has 10W-30'];
+        yield 'what its book lists' => [
+            self::ENGINE_OIL,
+            self::AIR_COOLED,
+            ['coldest' => '-5', 'hottest' => '30'],
+            'yes',
+            '',
+        ];
+        yield 'in more heat than its book allows' => [
+            self::ENGINE_OIL,
+            self::AIR_COOLED,
+            ['coldest' => '8', 'hottest' => '36'],
+            'no',
+            'For that the book has SAE 30',
+        ];
+        yield 'in the cold the book has no other' => [
+            ['kind' => 'engine_oil', 'grade' => 'SAE 30', 'designations' => ['SJ']],
+            self::AIR_COOLED,
+            ['coldest' => '-5', 'hottest' => '30'],
+            'no',
+            'For that the book has 10W-30',
+        ];
         yield 'nobody said how cold it gets' => [self::ENGINE_OIL, self::AIR_COOLED, [], 'ask', 'how cold'];
-        yield 'older than its book wants' => [['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['SH']], self::AIR_COOLED, ['coldest' => '0', 'hottest' => '30'], 'no', 'older'];
-        yield 'a label that says nothing' => [['kind' => 'engine_oil', 'grade' => '10W-30'], self::AIR_COOLED, ['coldest' => '0', 'hottest' => '30'], 'ask', 'what does the label say'];
-        yield 'GL-5 where yellow metals want GL-4' => [$gl5, [...self::GEARS, 'yellow_metals' => true], [], 'no', 'brass or bronze'];
-        yield 'GL-5 for GL-4 without yellow metals' => [$gl5, [...self::GEARS, 'yellow_metals' => false], [], 'yes', ''];
-        yield 'GL-5 for GL-4, nobody knows of yellow metals' => [$gl5, self::GEARS, [], 'ask', 'yellow metal'];
-        yield 'gear oil too thick for the cold' => [['kind' => 'gear_oil', 'grade' => '80W-90', 'designations' => ['GL-4']], self::GEARS, ['coldest' => '-31 °C'], 'no', 'SAE J306'];
-        yield 'an engine oil that a hydrostatic drive takes by its book' => [
-            ['kind' => 'engine_oil', 'grade' => '20W-50', 'designations' => ['SL']], ['kind' => 'hydrostatic', 'specification' => ['kind' => 'engine_oil', 'grades' => ['20W-50']]], ['coldest' => '-10'], 'yes', '',
+        yield 'older than its book wants' => [
+            ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['SH']],
+            self::AIR_COOLED,
+            ['coldest' => '0', 'hottest' => '30'],
+            'no',
+            'older',
         ];
-        yield 'an engine oil in a PTO housing, its book unknown' => [self::ENGINE_OIL, ['kind' => 'pto', 'specification' => []], [], 'ask', 'Books differ'];
-        yield 'the maker\'s own while the warranty runs' => [['kind' => 'tractor_fluid', 'makers_own' => 'wader draught'], self::MAKERS, ['warranty' => true], 'yes', ''];
-        yield 'an equivalent while the warranty runs' => [['kind' => 'tractor_fluid', 'designations' => ['HV']], self::MAKERS, ['warranty' => true], 'no', 'While the warranty runs'];
-        yield 'an equivalent after it' => [['kind' => 'tractor_fluid', 'designations' => ['HV']], self::MAKERS, [], 'yes', ''];
-        yield 'always the maker\'s' => [['kind' => 'tractor_fluid', 'designations' => ['HV']], self::MAKERS, ['school' => 'makers'], 'no', 'always used'];
-        yield 'always equivalents' => [['kind' => 'tractor_fluid', 'designations' => ['HV']], self::MAKERS, ['school' => 'equivalents', 'warranty' => true], 'yes', ''];
-        yield 'two coolants of different chemistry' => [['kind' => 'coolant', 'chemistry' => 'oat'], ['kind' => 'coolant', 'specification' => ['kind' => 'coolant', 'chemistry' => 'hoat']], [], 'no', 'never mixed'];
-        yield 'a coolant by its colour' => [['kind' => 'coolant'], ['kind' => 'coolant', 'specification' => ['kind' => 'coolant', 'chemistry' => 'hoat']], [], 'ask', 'Colour tells nothing'];
-        yield 'DOT 5 in a DOT 4 system' => [['kind' => 'brake_fluid', 'designations' => ['DOT 5']], ['kind' => 'brake', 'specification' => ['kind' => 'brake_fluid', 'designations' => ['DOT 4']]], [], 'no', 'silicone'];
-        yield 'DOT 5.1 in a DOT 4 system' => [['kind' => 'brake_fluid', 'designations' => ['DOT 5.1']], ['kind' => 'brake', 'specification' => ['kind' => 'brake_fluid', 'designations' => ['DOT 4']]], [], 'yes', ''];
-        yield 'engine oil in the brakes' => [self::ENGINE_OIL, ['kind' => 'brake', 'specification' => []], [], 'no', 'swells every seal'];
-        yield 'well water in the cells' => [['kind' => 'coolant'], ['kind' => 'battery_cells', 'specification' => []], [], 'no', 'distilled water only'];
-        yield 'distilled water in the cells' => [['kind' => 'distilled_water'], ['kind' => 'battery_cells', 'specification' => []], [], 'yes', ''];
-        yield 'nothing known of the compartment' => [self::ENGINE_OIL, ['kind' => 'engine', 'specification' => []], ['coldest' => '0'], 'ask', 'look it up'];
+        yield 'a label that says nothing' => [
+            ['kind' => 'engine_oil', 'grade' => '10W-30'],
+            self::AIR_COOLED,
+            ['coldest' => '0', 'hottest' => '30'],
+            'ask',
+            'what does the label say',
+        ];
+        yield 'GL-5 where yellow metals want GL-4' => [
+            $gl5,
+            [...self::GEARS, 'yellow_metals' => true],
+            [],
+            'no',
+            'brass or bronze',
+        ];
+        yield 'GL-5 for GL-4 without yellow metals' => [
+            $gl5,
+            [...self::GEARS, 'yellow_metals' => false],
+            [],
+            'yes',
+            '',
+        ];
+        yield 'GL-5 for GL-4, nobody knows of yellow metals' => [$gl5, self::GEARS, [], 'ask', 'yellow metal'];
+        yield 'gear oil too thick for the cold' => [
+            ['kind' => 'gear_oil', 'grade' => '80W-90', 'designations' => ['GL-4']],
+            self::GEARS,
+            ['coldest' => '-31 °C'],
+            'no',
+            'SAE J306',
+        ];
+        yield 'an engine oil that a hydrostatic drive takes by its book' => [
+            ['kind' => 'engine_oil', 'grade' => '20W-50', 'designations' => ['SL']], [
+                'kind' => 'hydrostatic',
+                'specification' => ['kind' => 'engine_oil', 'grades' => ['20W-50']],
+            ], ['coldest' => '-10'], 'yes', '',
+        ];
+        yield 'an engine oil in a PTO housing, its book unknown' => [
+            self::ENGINE_OIL,
+            ['kind' => 'pto', 'specification' => []],
+            [],
+            'ask',
+            'Books differ',
+        ];
+        yield 'the maker\'s own while the warranty runs' => [
+            ['kind' => 'tractor_fluid', 'makers_own' => 'wader draught'],
+            self::MAKERS,
+            ['warranty' => true],
+            'yes',
+            '',
+        ];
+        yield 'an equivalent while the warranty runs' => [
+            ['kind' => 'tractor_fluid', 'designations' => ['HV']],
+            self::MAKERS,
+            ['warranty' => true],
+            'no',
+            'While the warranty runs',
+        ];
+        yield 'an equivalent after it' => [
+            ['kind' => 'tractor_fluid', 'designations' => ['HV']],
+            self::MAKERS,
+            [],
+            'yes',
+            '',
+        ];
+        yield 'always the maker\'s' => [
+            ['kind' => 'tractor_fluid', 'designations' => ['HV']],
+            self::MAKERS,
+            ['school' => 'makers'],
+            'no',
+            'always used',
+        ];
+        yield 'always equivalents' => [
+            ['kind' => 'tractor_fluid', 'designations' => ['HV']],
+            self::MAKERS,
+            ['school' => 'equivalents', 'warranty' => true],
+            'yes',
+            '',
+        ];
+        yield 'two coolants of different chemistry' => [
+            ['kind' => 'coolant', 'chemistry' => 'oat'],
+            ['kind' => 'coolant', 'specification' => ['kind' => 'coolant', 'chemistry' => 'hoat']],
+            [],
+            'no',
+            'never mixed',
+        ];
+        yield 'a coolant by its colour' => [
+            ['kind' => 'coolant'],
+            ['kind' => 'coolant', 'specification' => ['kind' => 'coolant', 'chemistry' => 'hoat']],
+            [],
+            'ask',
+            'Colour tells nothing',
+        ];
+        yield 'DOT 5 in a DOT 4 system' => [
+            ['kind' => 'brake_fluid', 'designations' => ['DOT 5']],
+            ['kind' => 'brake', 'specification' => ['kind' => 'brake_fluid', 'designations' => ['DOT 4']]],
+            [],
+            'no',
+            'silicone',
+        ];
+        yield 'DOT 5.1 in a DOT 4 system' => [
+            ['kind' => 'brake_fluid', 'designations' => ['DOT 5.1']],
+            ['kind' => 'brake', 'specification' => ['kind' => 'brake_fluid', 'designations' => ['DOT 4']]],
+            [],
+            'yes',
+            '',
+        ];
+        yield 'engine oil in the brakes' => [
+            self::ENGINE_OIL,
+            ['kind' => 'brake', 'specification' => []],
+            [],
+            'no',
+            'swells every seal',
+        ];
+        yield 'well water in the cells' => [
+            ['kind' => 'coolant'],
+            ['kind' => 'battery_cells', 'specification' => []],
+            [],
+            'no',
+            'distilled water only',
+        ];
+        yield 'distilled water in the cells' => [
+            ['kind' => 'distilled_water'],
+            ['kind' => 'battery_cells', 'specification' => []],
+            [],
+            'yes',
+            '',
+        ];
+        yield 'nothing known of the compartment' => [
+            self::ENGINE_OIL,
+            ['kind' => 'engine', 'specification' => []],
+            ['coldest' => '0'],
+            'ask',
+            'look it up',
+        ];
     }
 
     /**
@@ -78,9 +253,18 @@ final class WillItDoTest extends TestCase
      * @param  array<string, mixed>  $besides
      */
     #[DataProvider('bottles')]
-    public function test_will_it_do(array $fluid, array $compartment, array $besides, string $willIt, string $because): void
-    {
-        $answer = Catalogue::reckon('will-it-do', ['fluid' => $fluid, 'compartment' => $compartment, ...$besides], new \DateTimeImmutable);
+    public function test_will_it_do(
+        array $fluid,
+        array $compartment,
+        array $besides,
+        string $willIt,
+        string $because,
+    ): void {
+        $answer = Catalogue::reckon(
+            'will-it-do',
+            ['fluid' => $fluid, 'compartment' => $compartment, ...$besides],
+            new \DateTimeImmutable,
+        );
 
         self::assertSame($willIt, $answer['will_it'], implode(' ', $answer['reasons']));
         self::assertStringContainsString($because, $answer['reasons'][0]);
@@ -92,12 +276,21 @@ final class WillItDoTest extends TestCase
         try {
             Catalogue::reckon('will-it-do', [
                 'fluid' => ['kind' => 'engine_oil', 'chemistry' => 'oat'],
-                'compartment' => ['kind' => 'engine', 'specification' => ['grades' => [['grade' => '10W-30', 'from' => '10', 'to' => '-10']], 'colour' => 'red']],
+                'compartment' => [
+                    'kind' => 'engine',
+                    'specification' => [
+                        'grades' => [['grade' => '10W-30', 'from' => '10', 'to' => '-10']],
+                        'colour' => 'red',
+                    ],
+                ],
                 'coldest' => '5 qt',
             ], new \DateTimeImmutable);
             self::fail('it was answered');
         } catch (BadInput $bad) {
-            self::assertEqualsCanonicalizing(['fluid.chemistry', 'compartment.specification.grades.0.to', 'coldest'], array_keys($bad->errors));
+            self::assertEqualsCanonicalizing(
+                ['fluid.chemistry', 'compartment.specification.grades.0.to', 'coldest'],
+                array_keys($bad->errors),
+            );
         }
     }
 }

@@ -78,7 +78,9 @@ final class FindingTest extends TestCase
 
         $worse = Finding::ofOneThing([...$known, self::seen(5, Verdict::Act)]);
         self::assertTrue($worse[1]->isOpen());
-        $mended = Finding::ofOneThing([...$known, self::seen(5, Verdict::Fit, mended: true), self::seen(6, Verdict::Watch)]);
+        $mended = Finding::ofOneThing(
+            [...$known, self::seen(5, Verdict::Fit, mended: true), self::seen(6, Verdict::Watch)],
+        );
         self::assertTrue($mended[1]->isOpen(), 'after it was mended a weep is new');
     }
 

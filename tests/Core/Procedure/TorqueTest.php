@@ -16,7 +16,10 @@ final class TorqueTest extends TestCase
     {
         $answer = self::torque(['target' => '24 in-lb', 'wrench' => ['min' => '10 ft-lb', 'max' => '80 ft-lb']]);
 
-        self::assertSame(['2', 'ft_lbf', 'act'], [$answer['wrench_setting']['value'], $answer['wrench_setting']['unit'], $answer['verdict']]);
+        self::assertSame(
+            ['2', 'ft_lbf', 'act'],
+            [$answer['wrench_setting']['value'], $answer['wrench_setting']['unit'], $answer['verdict']],
+        );
         self::assertStringContainsString('take a smaller one', $answer['warnings'][0]);
         self::assertStringContainsString('twelve times too much', $answer['warnings'][1]);
         self::assertSame('2.711636', $answer['settings']['N_m']['value'], '24 × 0.112 984 829 N·m');
@@ -36,9 +39,22 @@ final class TorqueTest extends TestCase
 
     public function test_the_lowest_fifth_of_a_wrench_and_what_is_beyond_it_are_told(): void
     {
-        self::assertStringContainsString('lowest fifth', self::torque(['target' => '12 ft-lb', 'wrench' => ['min' => '10 ft-lb', 'max' => '80 ft-lb']])['warnings'][0]);
-        self::assertSame('fit', self::torque(['target' => '30 N·m', 'wrench' => ['min' => '10', 'max' => '80 ft-lb']])['verdict']);
-        self::assertStringContainsString('take a larger one', self::torque(['target' => '120 N·m', 'wrench' => ['min' => '10 ft-lb', 'max' => '80 ft-lb']])['warnings'][0]);
+        self::assertStringContainsString(
+            'lowest fifth',
+            self::torque(
+                ['target' => '12 ft-lb', 'wrench' => ['min' => '10 ft-lb', 'max' => '80 ft-lb']],
+            )['warnings'][0],
+        );
+        self::assertSame(
+            'fit',
+            self::torque(['target' => '30 N·m', 'wrench' => ['min' => '10', 'max' => '80 ft-lb']])['verdict'],
+        );
+        self::assertStringContainsString(
+            'take a larger one',
+            self::torque(
+                ['target' => '120 N·m', 'wrench' => ['min' => '10 ft-lb', 'max' => '80 ft-lb']],
+            )['warnings'][0],
+        );
     }
 
     public function test_what_cannot_be_is_refused_beside_its_field(): void
@@ -46,8 +62,14 @@ final class TorqueTest extends TestCase
         foreach ([
             'target' => ['target' => '0 N·m'],
             'wrench.min' => ['target' => '5 N·m', 'wrench' => ['min' => '20 N·m', 'max' => '10 N·m']],
-            'adapter.extension' => ['target' => '5 N·m', 'adapter' => ['wrench_length' => '3 in', 'extension' => '3 in']],
-            'adapter.angle' => ['target' => '5 N·m', 'adapter' => ['wrench_length' => '3 in', 'extension' => '1 in', 'angle' => 270]],
+            'adapter.extension' => [
+                'target' => '5 N·m',
+                'adapter' => ['wrench_length' => '3 in', 'extension' => '3 in'],
+            ],
+            'adapter.angle' => [
+                'target' => '5 N·m',
+                'adapter' => ['wrench_length' => '3 in', 'extension' => '1 in', 'angle' => 270],
+            ],
         ] as $field => $given) {
             try {
                 self::torque($given);

@@ -71,14 +71,24 @@ final class ContainersTest extends TestCase
     {
         $plan = self::plan([['tractor fluid', '1 3/4 gal']], [['tractor fluid', '2.5 gal'], ['tractor fluid', '1 qt']]);
 
-        self::assertSame([['1', 7]], array_map(fn (array $buy): array => [$buy['size']['value'], $buy['count']], $plan['buy']), 'nothing over');
+        self::assertSame(
+            [['1', 7]],
+            array_map(fn (array $buy): array => [$buy['size']['value'], $buy['count']], $plan['buy']),
+            'nothing over',
+        );
         self::assertSame([], $plan['left_over']);
     }
 
     public function test_a_jug_serves_several_axles_and_a_litre_bottle_leaves_the_rest_for_the_next(): void
     {
-        $axles = self::plan([['gear', '0.9 gal'], ['gear', '0.8 gal'], ['GEAR', '0.8 gal']], [['gear', '2.5 gal'], ['gear', '1 gal']]);
-        self::assertSame([['2.5', 1]], array_map(fn (array $buy): array => [$buy['size']['value'], $buy['count']], $axles['buy']));
+        $axles = self::plan(
+            [['gear', '0.9 gal'], ['gear', '0.8 gal'], ['GEAR', '0.8 gal']],
+            [['gear', '2.5 gal'], ['gear', '1 gal']],
+        );
+        self::assertSame(
+            [['2.5', 1]],
+            array_map(fn (array $buy): array => [$buy['size']['value'], $buy['count']], $axles['buy']),
+        );
         self::assertSame('0.6', self::plan([['gear', '0.4 L']], [['gear', '1 L']])['left_over'][0]['amount']['value']);
     }
 
@@ -88,7 +98,10 @@ final class ContainersTest extends TestCase
             'needs' => [['fluid' => 'oil', 'amount' => '8 L']],
             'open' => [['fluid' => 'oil', 'amount' => '1.5 L']],
             'have' => [['fluid' => 'oil', 'size' => '5 L', 'count' => 1]],
-            'sizes' => [['fluid' => 'oil', 'size' => '1 L', 'price' => '9'], ['fluid' => 'oil', 'size' => '5 L', 'price' => '30']],
+            'sizes' => [
+                ['fluid' => 'oil', 'size' => '1 L', 'price' => '9'],
+                ['fluid' => 'oil', 'size' => '5 L', 'price' => '30'],
+            ],
         ], new \DateTimeImmutable);
 
         self::assertSame([1, 2, 18], [$plan['use'][0]['count'], $plan['buy'][0]['count'], $plan['cost']]);
@@ -106,17 +119,39 @@ final class ContainersTest extends TestCase
         $chance = new Randomizer(new Mt19937(23));
         for ($round = 0; $round < 120; $round++) {
             $isPriced = $round % 2 === 0;
-            $sizes = array_map(fn (string $size): array => ['fluid' => 'x', 'size' => $size, ...$isPriced ? ['price' => $chance->getInt(3, 60)] : []], $chance->pickArrayKeys(array_flip(['1 qt', '1 L', '946 mL', '1 gal', '2.5 gal', '5 L', '20 L', '300 mL']), $chance->getInt(1, 4)));
+            $sizes = array_map(
+                fn (string $size): array => [
+                    'fluid' => 'x',
+                    'size' => $size,
+                    ...$isPriced ? ['price' => $chance->getInt(3, 60)] : [],
+                ],
+                $chance->pickArrayKeys(
+                    array_flip(['1 qt', '1 L', '946 mL', '1 gal', '2.5 gal', '5 L', '20 L', '300 mL']),
+                    $chance->getInt(1, 4),
+                ),
+            );
             $need = fn (): array => ['fluid' => 'x', 'amount' => $chance->getInt(2, 90).'00 mL'];
             [$one, $other] = [$need(), $need()];
-            $reckon = fn (array $needs, array $open = []): array => Catalogue::reckon('containers', ['needs' => $needs, 'sizes' => $sizes, 'open' => $open], new \DateTimeImmutable);
-            $price = fn (array $plan): float => $isPriced ? (float) $plan['cost'] : (float) ($plan['left_over'][0]['amount']['value'] ?? 0);
+            $reckon = fn (array $needs, array $open = []): array => Catalogue::reckon(
+                'containers',
+                ['needs' => $needs, 'sizes' => $sizes, 'open' => $open],
+                new \DateTimeImmutable,
+            );
+            $price = fn (array $plan): float => $isPriced
+                ? (float) $plan['cost']
+                : (float) ($plan['left_over'][0]['amount']['value'] ?? 0);
             $together = $reckon([$one, $other]);
             $needed = (float) $one['amount'] + (float) $other['amount'];
-            self::assertLessThanOrEqual($needed * 0.01 + 1e-6, (float) ($together['short_by'][0]['amount']['value'] ?? 0));
+            self::assertLessThanOrEqual(
+                $needed * 0.01 + 1e-6,
+                (float) ($together['short_by'][0]['amount']['value'] ?? 0),
+            );
             self::assertLessThanOrEqual($price($reckon([$one])) + $price($reckon([$other])) + 1e-6, $price($together));
             if ($isPriced) {
-                self::assertLessThanOrEqual($price($together), $price($reckon([$one, $other], [['fluid' => 'x', 'amount' => '700 mL']])));
+                self::assertLessThanOrEqual(
+                    $price($together),
+                    $price($reckon([$one, $other], [['fluid' => 'x', 'amount' => '700 mL']])),
+                );
             }
         }
     }
@@ -125,7 +160,13 @@ final class ContainersTest extends TestCase
     public static function bad(): iterable
     {
         $need = ['needs' => [['fluid' => 'oil', 'amount' => '1 L']]];
-        yield 'half the prices' => [[...$need, 'sizes' => [['fluid' => 'oil', 'size' => '1 L', 'price' => 5], ['fluid' => 'oil', 'size' => '5 L']]], 'sizes'];
+        yield 'half the prices' => [
+            [
+                ...$need,
+                'sizes' => [['fluid' => 'oil', 'size' => '1 L', 'price' => 5], ['fluid' => 'oil', 'size' => '5 L']],
+            ],
+            'sizes',
+        ];
         yield 'a size of nothing' => [[...$need, 'sizes' => [['fluid' => 'oil', 'size' => '0 L']]], 'sizes.0.size'];
         yield 'a unit of the wrong kind' => [['needs' => [['fluid' => 'oil', 'amount' => '1 psi']]], 'needs.0.amount'];
         yield 'no need' => [['sizes' => []], 'needs'];
@@ -205,6 +246,12 @@ final class ContainersTest extends TestCase
      */
     private static function sum(array $counts, array $items): int
     {
-        return (int) array_sum(array_map(fn (int $count, int $index): int => $count * $items[$index]->volume, $counts, array_keys($counts)));
+        return (int) array_sum(
+            array_map(
+                fn (int $count, int $index): int => $count * $items[$index]->volume,
+                $counts,
+                array_keys($counts),
+            ),
+        );
     }
 }

@@ -37,7 +37,10 @@ final class PartsTest extends TestCase
 
         self::assertSame('WD 332', $place->toBuy());
         self::assertFalse($place->answerFor('wyndle-20')->willDo);
-        self::assertStringContainsString('fits but will not do: it filters too coarsely', $place->answerFor('Wyndle 20')->why);
+        self::assertStringContainsString(
+            'fits but will not do: it filters too coarsely',
+            $place->answerFor('Wyndle 20')->why,
+        );
         self::assertTrue($place->answerFor('Wyndle 31H')->willDo);
         self::assertTrue($place->answerFor('WD332')->willDo);
         self::assertNull($place->answerFor('Gant 7')->willDo);
@@ -46,7 +49,9 @@ final class PartsTest extends TestCase
 
     public function test_an_equivalent_that_will_not_do_says_why(): void
     {
-        $fields = new Fields(['number' => '', 'superseded_by' => 'X', 'equivalents' => [['number' => 'Y', 'will_do' => false]]]);
+        $fields = new Fields(
+            ['number' => '', 'superseded_by' => 'X', 'equivalents' => [['number' => 'Y', 'will_do' => false]]],
+        );
         PartFields::read($fields);
         try {
             $fields->complete();
@@ -73,12 +78,22 @@ final class PartsTest extends TestCase
     {
         $taken = TakenByTask::of(TaskKind::Replace, [
             self::compartment('plug', reused: 2),
-            new TaskPlace(self::spot('filter', SpotKind::Part), part: self::part(['kind' => 'filter', 'number' => 'WD 15', 'seal' => 'WD 16 ring', 'uses' => ['rag', 'cleaner']])),
+            new TaskPlace(
+                self::spot('filter', SpotKind::Part),
+                part: self::part(
+                    ['kind' => 'filter', 'number' => 'WD 15', 'seal' => 'WD 16 ring', 'uses' => ['rag', 'cleaner']],
+                ),
+            ),
         ]);
 
         self::assertSame('4.2 qt', $taken->fluids[0]['amount']?->written, 'with its filter');
         self::assertSame(
-            ['WD 20 cap gasket' => '', 'WD 12 washer' => 'the old one was used again 2 times', 'WD 15' => '', 'WD 16 ring' => ''],
+            [
+                'WD 20 cap gasket' => '',
+                'WD 12 washer' => 'the old one was used again 2 times',
+                'WD 15' => '',
+                'WD 16 ring' => '',
+            ],
             array_column($taken->parts, 'again', 'name'),
         );
         self::assertSame(['19 mm socket'], array_column($taken->tools, 'tool'));
@@ -96,9 +111,15 @@ final class PartsTest extends TestCase
     /** Row 22: a filters-only change that drinks far more than the pan showed. */
     public function test_filters_only_takes_what_runs_out_with_them(): void
     {
-        $filters = new TaskPlace(self::spot('filter', SpotKind::Part), part: self::part(['kind' => 'filter', 'number' => 'WD 38']));
+        $filters = new TaskPlace(
+            self::spot('filter', SpotKind::Part),
+            part: self::part(['kind' => 'filter', 'number' => 'WD 38']),
+        );
 
-        self::assertSame(['1.75 gal to pour back what runs out with the filters'], TakenByTask::of(TaskKind::Replace, [$filters], '1.75 gal')->uses);
+        self::assertSame(
+            ['1.75 gal to pour back what runs out with the filters'],
+            TakenByTask::of(TaskKind::Replace, [$filters], '1.75 gal')->uses,
+        );
     }
 
     /** Row 7: a kit no longer holds the gasket it used to hold. */
@@ -110,16 +131,26 @@ final class PartsTest extends TestCase
             'kit' => 'WD 40 kit',
             'kit_holds' => $holds,
         ]));
-        $parts = fn (TaskPlace $place): array => array_column(TakenByTask::of(TaskKind::Replace, [$place])->parts, 'name');
+        $parts = fn (TaskPlace $place): array => array_column(
+            TakenByTask::of(TaskKind::Replace, [$place])->parts,
+            'name',
+        );
 
         self::assertSame(['WD 41'], $parts($place([['name' => 'belt'], ['name' => 'WD 42 gasket']])));
         self::assertSame(['WD 41', 'WD 42 gasket'], $parts($place([['name' => 'belt']])));
     }
 
-    /** Row 38: strainers, screens and breathers that nobody knows of are places of their own, cleaned with their ring. */
+    /**
+     * Row 38: strainers, screens and breathers that nobody knows of are places of their own, cleaned with their ring.
+     */
     public function test_cleaning_a_strainer_takes_its_ring_and_no_new_strainer(): void
     {
-        $strainer = new TaskPlace(self::spot('screen', SpotKind::Part), part: self::part(['kind' => 'strainer', 'number' => 'WD 118', 'seal' => 'WD 119 ring', 'uses' => ['cleaner']]));
+        $strainer = new TaskPlace(
+            self::spot('screen', SpotKind::Part),
+            part: self::part(
+                ['kind' => 'strainer', 'number' => 'WD 118', 'seal' => 'WD 119 ring', 'uses' => ['cleaner']],
+            ),
+        );
 
         self::assertSame(['WD 119 ring'], array_column(TakenByTask::of(TaskKind::Clean, [$strainer])->parts, 'name'));
     }
@@ -130,8 +161,16 @@ final class PartsTest extends TestCase
             self::spot('oil', SpotKind::Compartment),
             SheetFields::read(new Fields(['capacities' => [['amount' => '3.8/4.2 qt']], 'drain_way' => $way])),
             [
-                [self::spot('fill', SpotKind::Opening, OpeningRole::Fill), OpeningSheet::read(new Fields(['seal' => 'WD 20 cap gasket'])), 0],
-                [self::spot('drain', SpotKind::Opening, OpeningRole::Drain), OpeningSheet::read(new Fields(['seal' => 'WD 12 washer', 'tool' => '19 mm socket'])), $reused],
+                [
+                    self::spot('fill', SpotKind::Opening, OpeningRole::Fill),
+                    OpeningSheet::read(new Fields(['seal' => 'WD 20 cap gasket'])),
+                    0,
+                ],
+                [
+                    self::spot('drain', SpotKind::Opening, OpeningRole::Drain),
+                    OpeningSheet::read(new Fields(['seal' => 'WD 12 washer', 'tool' => '19 mm socket'])),
+                    $reused,
+                ],
                 [self::spot('stick', SpotKind::Opening, OpeningRole::Level), OpeningSheet::read(new Fields([])), 0],
             ],
         );
