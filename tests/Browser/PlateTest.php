@@ -68,7 +68,7 @@ final class PlateTest extends BrowserTestCase
         $this->browser->command('Emulation.setTouchEmulationEnabled', ['enabled' => true]);
         try {
             $this->browser->open("/machines/{$machine['id']}/plate");
-            $this->browser->see('Fluids');
+            $this->browser->see('Add a spot');
             $isPhone = $size === Browser::PHONE;
             if ($isPhone) {
                 self::assertSame(['plain'], $this->kinds(), 'one kind at a time, that of what is due');

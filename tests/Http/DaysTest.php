@@ -151,14 +151,23 @@ final class DaysTest extends TestCase
         $plate = $this->getJson("/api/machines/{$sheet['id']}/plate")->assertOk()->json();
         $points = array_column($walk['grease']['points'], 'state', 'key');
         self::assertEquals($walk['grease'], $plate['grease'], "{$sheet['name']}: grease is told once");
+        // Where compartments share their fluid, what is told of one is told of both.
+        $shared = array_filter(array_map(
+            fn (array $spot): ?string => $spot['sheet']['shares_with'] ?? null,
+            array_column($plate['spots'], null, 'key'),
+        ));
+        $holder = fn (string $key): string => $shared[$key] ?? $key;
         foreach ($plate['spots'] as $spot) {
             $told = array_map(
                 fn (array $finding): string => $finding['verdict'],
-                array_filter($walk['findings'], fn (array $finding): bool => $finding['spot'] === $spot['key']),
+                array_filter(
+                    $walk['findings'],
+                    fn (array $finding): bool => in_array($finding['spot'], [$spot['key'], $holder($spot['key'])], true),
+                ),
             );
             foreach ($sheet['rules'] as $rule) {
                 if (
-                    in_array($spot['key'], array_column($rule['spots'], 'key'), true)
+                    in_array($holder($spot['key']), array_map($holder, array_column($rule['spots'], 'key')), true)
                     && ($rule['kind'] !== 'lubricate' || ! isset($points[$spot['key']]))
                 ) {
                     $told[] = $rule['standing']['state'];
