@@ -65,7 +65,7 @@ final readonly class TakenByTask
 
         return new self(
             $fluids,
-            $parts,
+            self::together($parts),
             array_map(
                 fn (string $tool, string $for): array => ['tool' => $tool, 'for' => $for],
                 array_map(strval(...), array_keys($tools)),
@@ -138,5 +138,27 @@ final readonly class TakenByTask
                 default => "the old one was used again {$reused} times",
             },
         ]];
+    }
+
+    /**
+     * The same washer for several plugs is one line.
+     *
+     * @param  list<array{name: string, count: int, for: string, again: string}>  $parts
+     * @return list<array{name: string, count: int, for: string, again: string}>
+     */
+    private static function together(array $parts): array
+    {
+        $together = [];
+        foreach ($parts as $part) {
+            $known = $together[$part['name']] ?? null;
+            $together[$part['name']] = $known === null ? $part : [
+                'name' => $part['name'],
+                'count' => $known['count'] + $part['count'],
+                'for' => "{$known['for']}, {$part['for']}",
+                'again' => $known['again'] === '' ? $part['again'] : $known['again'],
+            ];
+        }
+
+        return array_values($together);
     }
 }

@@ -502,7 +502,7 @@ final class DemoSheets
                 'drain_way' => 'plug',
                 'cooling' => $cooling,
             ],
-            "{$key}_fill" => $this->opening('by hand', '', "{$this->mark} 01-20 cap gasket"),
+            "{$key}_fill" => $this->opening('', '', "{$this->mark} 01-20 cap gasket"),
             "{$key}_drain" => $opening,
             ...$drains > 1 ? ["{$key}_drain_2" => $opening] : [],
         ];

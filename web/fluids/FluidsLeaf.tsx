@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { Fragment } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
@@ -34,6 +35,7 @@ const Table = styled.table`
 `;
 const Strong = styled.strong`font-weight: 700;`;
 const Wrong = styled.span`color: var(--clay); font-weight: 600;`;
+const Unknown = styled.p`padding: 12px 20px 14px; color: var(--soft); font-size: 15px; ${PHONE} { padding: 12px 14px; }`;
 const Jobs = styled.ul`
   columns: 2 380px; column-gap: 36px; padding: 6px 20px 16px;
   li { break-inside: avoid; padding: 8px 0; border-bottom: 1px solid var(--rule); line-height: 1.32; }
@@ -48,6 +50,8 @@ export default function FluidsLeaf() {
   if (!page.data) return <ReadingInSheet error={page.error} />;
   const { compartments, parts, tasks } = page.data;
   const to = `/machines/${sheet.id}/fluids`;
+  const known = parts.filter(({ sheet: book, fitted }) => book !== null || fitted !== null);
+  const unknown = parts.filter((part) => !known.includes(part));
   const written = compartments.some(({ capacities, takes }) => capacities.length > 0 || takes.length > 0);
   return (
     <>
@@ -81,7 +85,7 @@ export default function FluidsLeaf() {
           </tbody>
         </Table>
       )}
-      {parts.length > 0 && (
+      {known.length > 0 && (
         <>
           <SheetHeading>Filters and parts</SheetHeading>
           <Table aria-label="Filters and parts">
@@ -94,12 +98,24 @@ export default function FluidsLeaf() {
               </tr>
             </thead>
             <tbody>
-              {parts.map((one) => (
+              {known.map((one) => (
                 <Part key={one.key} of={one} machine={sheet.id} />
               ))}
             </tbody>
           </Table>
         </>
+      )}
+      {unknown.length > 0 && (
+        <Unknown>
+          Nobody has written down what belongs here:{' '}
+          {unknown.map(({ key, name }, index) => (
+            <Fragment key={key}>
+              {index > 0 && ', '}
+              <Link to={`/machines/${sheet.id}/plate/${key}`}>{within(name)}</Link>
+            </Fragment>
+          ))}
+          .
+        </Unknown>
       )}
       {tasks.length > 0 && (
         <>

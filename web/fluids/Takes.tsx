@@ -5,7 +5,10 @@ import { Soft } from '../kit/Sheet';
 /** What one job takes: fluids, parts and seals, tools, what it uses up. */
 export function Takes({ of }: { of: Schemas['TaskTakes'] }) {
   const fluids = of.fluids.map(({ name, amount }) => `${within(name)} ${amount ?? '(how much is not written down)'}`);
-  const parts = of.parts.map(({ name, for: where, again }) => `${name} (${within(where)}${again ? `; ${again}` : ''})`);
+  const parts = of.parts.map(({ name, count, for: where, again }) => {
+    const besides = [count === 1 ? within(where) : '', again].filter(Boolean).join('; ');
+    return `${count === 1 ? '' : `${count} × `}${name}${besides ? ` (${besides})` : ''}`;
+  });
   const tools = of.tools.map(({ tool }) => tool);
   return (
     <>

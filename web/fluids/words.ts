@@ -39,7 +39,7 @@ export const CAPACITY_KINDS = options<Schemas['CapacityKind']>({
 
 export const BOOKS = options<Schemas['Book']>({
   machine: "the machine's book",
-  component: "the component maker's",
+  component: "component's book",
 });
 
 export const PART_KINDS = options<Schemas['PartKind']>({
