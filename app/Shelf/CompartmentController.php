@@ -16,6 +16,7 @@ use Core\Form\Fields;
 use Core\Machine\SpotKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
@@ -45,10 +46,11 @@ final readonly class CompartmentController
     public function show(Machine $machine, Spot $spot): JsonResponse
     {
         $this->refuseOther($spot);
+        $holder = $spot->shares_with_id ?? $spot->id;
+        $filled = fn (QueryBuilder $spots) => $spots->select('id')->from('spots')
+            ->where('id', $holder)->orWhere('shares_with_id', $holder);
         $spots = Spot::query()->with('sheet')
-            ->where(fn (Builder $spots) => $spots->whereIn('id', [$spot->id, $spot->shares_with_id])
-                ->orWhereIn('parent_id', [$spot->id, $spot->shares_with_id])
-                ->orWhere('shares_with_id', $spot->id))
+            ->where(fn (Builder $spots) => $spots->whereIn('id', $filled)->orWhereIn('parent_id', $filled))
             ->orderBy('position')->get();
         $own = $spots->find($spot->id) ?? $spot;
 

@@ -40,7 +40,7 @@ final readonly class LifeShape
 
     /**
      * @param  list<FluidMove>  $moves  oldest first
-     * @param  Collection<int, Spot>  $places  the compartment and its openings, by id
+     * @param  Collection<int, Spot>  $places  the compartment, and the openings of all that share its fluid, by id
      * @param  list<int>  $lately  the ids of the last acts
      */
     private function __construct(
@@ -54,13 +54,14 @@ final readonly class LifeShape
     }
 
     /**
-     * @param  Collection<int, Spot>  $spots  at least the compartment's openings
+     * @param  Collection<int, Spot>  $spots  at least those that share its fluid, and the openings of all of them
      * @param  BigDecimal|null  $now  hours run by now
      */
     public static function of(Spot $compartment, Collection $spots, ?BigDecimal $now): self
     {
         $most = Sheets::compartment($compartment)->most()?->most;
-        $places = [$compartment->id, ...$spots->where('parent_id', $compartment->id)->modelKeys()];
+        $filled = [$compartment->id, ...$spots->where('shares_with_id', $compartment->id)->modelKeys()];
+        $places = [$compartment->id, ...$spots->whereIn('parent_id', $filled)->modelKeys()];
         $rows = self::rows($compartment, $places);
 
         $jobs = DB::table('entries')->where('machine_id', $compartment->machine_id)->whereNotNull('job_id')

@@ -55,9 +55,9 @@ final readonly class TakenByTasks
     /** @return array<string, mixed>|null */
     private function of(Rule $rule): ?array
     {
-        $places = $rule->task->spots->map(
-            fn (Spot $spot): TaskPlace => $this->place($this->spots->find($spot->id) ?? $spot),
-        );
+        $spots = $rule->task->spots->map(fn (Spot $spot): Spot => $this->spots->find($spot->id) ?? $spot);
+        $holders = $this->spots->whereIn('id', $spots->pluck('shares_with_id')->filter());
+        $places = $spots->concat($holders)->unique('id')->toBase()->map($this->place(...));
         $taken = TakenByTask::of($rule->task->kind, array_values($places->all()), $rule->top_up);
         $takes = [
             'fluids' => array_map(fn (array $fluid): array => [

@@ -200,7 +200,7 @@ final class TrendShape
             ->standing()
             ->where(['machine_id' => $this->machine->id, 'kind' => ActKind::ToppedUp])
             ->when($this->at, fn ($acts, Spot $at) => $acts->where('spot_id', $at->id))
-            ->whereNotNull('hours')->whereHas('move')->with('move', 'spot')->orderBy('happened_at')->orderBy('id')
+            ->whereNotNull('hours')->whereHas('move', fn ($moves) => $moves->whereNotNull('litres'))->with('move', 'spot')->orderBy('happened_at')->orderBy('id')
             ->get()
             ->toBase();
 

@@ -42,11 +42,12 @@ final readonly class TakenByTask
         $withFilter = self::changesFilter($places);
         foreach ($kind === TaskKind::Replace || $kind === TaskKind::Clean ? $places : [] as $place) {
             if ($place->compartment !== null && $kind === TaskKind::Replace) {
-                $fluids[] = [
+                // What shares the fluid of another holds none of its own; the other is a place of the task too.
+                $fluids = [...$fluids, ...$place->compartment->sharesWith !== null ? [] : [[
                     'spot' => $place->spot->key,
                     'amount' => $place->compartment->atAChange($withFilter),
                     'why' => $withFilter ? 'changed with its filter' : 'changed',
-                ];
+                ]]];
                 foreach (self::opened($place) as [$opening, $sheet, $reused]) {
                     $parts = [...$parts, ...self::sealOf($sheet->seal, $opening->name, $reused)];
                     $tools[$sheet->tool] ??= $opening->name;

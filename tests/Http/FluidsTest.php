@@ -15,6 +15,10 @@ final class FluidsTest extends WalkTestCase
         'name' => 'Gadwall',
         'class' => 'tractor',
         'at' => '2026-01-01',
+        'rules' => [
+            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']],
+            ['task' => 'PTO oil', 'kind' => 'replace', 'spots' => ['pto_housing'], 'every' => ['hours' => '400']],
+        ],
         'began_on' => '2026-01-01',
         'meters' => [['unit' => 'h', 'value' => '0']],
     ];
@@ -107,6 +111,32 @@ final class FluidsTest extends WalkTestCase
         $this->write('reduction_gear', ['shares_with' => 'pto_housing'])->assertUnprocessable()
             ->assertJsonFragment(['PTO housing oil shares with Hydrostatic oil itself: name that one.']);
         $this->write('hydrostatic', ['shares_with' => 'hydrostatic'])->assertUnprocessable();
+    }
+
+    public function test_what_runs_out_of_the_drain_of_one_that_shares_is_told_of_both_and_its_job_takes_the_others_fluid(): void
+    {
+        $this->write('hydrostatic', ['capacities' => [['amount' => '30 L']]])->assertOk();
+        $this->write('pto_housing', ['shares_with' => 'hydrostatic', 'capacities' => [['amount' => '4 L']]])->assertOk();
+        $drained = ['spot' => 'pto_housing_drain', 'act' => 'drained', 'amount' => '20 L'];
+        $this->tell($this->machine, 'fluid', $drained)->assertCreated();
+        foreach (['hydrostatic', 'pto_housing'] as $spot) {
+            self::assertSame(['drained, 20 L'], array_column($this->compartment($spot)['lately'], 'in_words'));
+        }
+        $fluids = collect($this->page()['tasks'])
+            ->first(fn (array $task): bool => in_array('hydrostatic', array_column($task['fluids'], 'spot'), true))['fluids'];
+        self::assertSame(['30 L'], array_column(array_filter($fluids, fn (array $fluid): bool => $fluid['spot'] === 'hydrostatic'), 'amount'));
+        self::assertNotContains('pto_housing', array_column($fluids, 'spot'));
+    }
+
+    public function test_a_pour_that_nobody_measured_breaks_no_sum(): void
+    {
+        $oil = $this->bottle('Orchard', ['kind' => 'engine_oil', 'grade' => '10W-30']);
+        $poured = ['spot' => 'engine_oil', 'act' => 'topped_up', 'fluid' => $oil];
+        $this->tell($this->machine, 'service', ['hours' => '5', 'other' => [$poured]])->assertCreated();
+        self::assertSame('topped up, Orchard', $this->compartment('engine_oil')['lately'][0]['in_words']);
+        self::assertSame('0', $this->life('engine_oil')['added']['value']);
+        $this->getJson("/api/machines/{$this->machine}/spots/engine_oil")->assertOk();
+        $this->getJson("/api/machines/{$this->machine}/trends")->assertOk();
     }
 
     /** Row 10: ordinary engine oil in a wet-brake axle; through the door by which it is told. */
