@@ -55,7 +55,7 @@ final readonly class CompartmentShape
                 fn (Spot $sharer): array => ['key' => $sharer->key, 'name' => $sharer->name],
             )->all()),
             'openings' => array_values($spots->where('parent_id', $compartment->id)
-                ->where('kind', SpotKind::Opening)->map(self::opening(...))->all()),
+                ->where('kind', SpotKind::Opening)->where('retired', false)->map(self::opening(...))->all()),
         ];
     }
 

@@ -43,11 +43,13 @@ final readonly class TakenByTask
         foreach ($kind === TaskKind::Replace || $kind === TaskKind::Clean ? $places : [] as $place) {
             if ($place->compartment !== null && $kind === TaskKind::Replace) {
                 // What shares the fluid of another holds none of its own; the other is a place of the task too.
-                $fluids = [...$fluids, ...$place->compartment->sharesWith !== null ? [] : [[
-                    'spot' => $place->spot->key,
-                    'amount' => $place->compartment->atAChange($withFilter),
-                    'why' => $withFilter ? 'changed with its filter' : 'changed',
-                ]]];
+                if ($place->compartment->sharesWith === null) {
+                    $fluids[] = [
+                        'spot' => $place->spot->key,
+                        'amount' => $place->compartment->atAChange($withFilter),
+                        'why' => $withFilter ? 'changed with its filter' : 'changed',
+                    ];
+                }
                 foreach (self::opened($place) as [$opening, $sheet, $reused]) {
                     $parts = [...$parts, ...self::sealOf($sheet->seal, $opening->name, $reused)];
                     $tools[$sheet->tool] ??= $opening->name;

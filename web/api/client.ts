@@ -26,6 +26,10 @@ export class Refused extends Error {
   }
 }
 
+/** Whether what was sent can hardly be right, and is taken with a reason. */
+export const asksWhy = (problem?: Problem | null): boolean =>
+  problem?.type === '/problems/implausible-reading' || problem?.type === '/problems/unlikely';
+
 const UNREACHABLE: Problem = {
   type: '/problems/unreachable',
   title: 'No answer',

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { Schemas } from '../api/client';
+import { asksWhy, type Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
@@ -68,7 +68,7 @@ export function FluidDialog({ machine, machineName, spot, name, act: begins = 't
   );
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
   const pours = draft.act === 'topped_up' || draft.act === 'filled' || draft.act === 'changed';
-  const asked = write.refused?.problem.type === '/problems/unlikely';
+  const asked = asksWhy(write.refused?.problem);
   const told = {
     machine_id: machine,
     spot,

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import type { Schemas } from '../api/client';
+import { asksWhy, type Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
@@ -287,6 +287,18 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
               onChange={(note) => change({ note })}
               error={record.fields.note}
             />
+            {!doubted && asksWhy(record.refused?.problem) && (
+              <>
+                <Field
+                  label="Why it is right all the same (if it is)"
+                  value={draft.reason}
+                  onChange={(reason) => change({ reason })}
+                />
+                <PlainButton isDisabled={draft.reason.trim() === ''} onPress={() => send({}, draft.reason)}>
+                  Record it with this reason
+                </PlainButton>
+              </>
+            )}
             <Refusal
               refused={doubted ? null : record.refused}
               besides={[

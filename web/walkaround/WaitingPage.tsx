@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Schemas } from '../api/client';
+import { asksWhy, type Schemas } from '../api/client';
 import { dropNote, sendAgain } from '../kept/outbox';
 import type { KeptNote } from '../kept/store';
 import { newId } from '../kept/store';
@@ -53,7 +53,6 @@ function Refused({ kept }: { kept: KeptNote }) {
   const [changed, setChanged] = useState<Record<string, unknown>>({});
   const [reason, setReason] = useState('');
   const errors = problem?.errors ?? {};
-  const implausible = problem?.type === '/problems/implausible-reading';
   const values = {
     ...(note.values as Record<string, string> | undefined),
     ...(changed.values as Record<string, string> | undefined),
@@ -91,7 +90,9 @@ function Refused({ kept }: { kept: KeptNote }) {
           error={errors[name]?.join(' ')}
         />
       ))}
-      {implausible && <Field label="Why it is right all the same (if it is)" value={reason} onChange={setReason} />}
+      {asksWhy(problem) && (
+        <Field label="Why it is right all the same (if it is)" value={reason} onChange={setReason} />
+      )}
       <Actions>
         <MainButton onPress={again}>Send it like this</MainButton>
         <PlainButton onPress={() => dropNote(kept.note.id)}>Throw this note away</PlainButton>
