@@ -47,14 +47,4 @@ final readonly class FillPlan
 
         return new self([...$pours, new Pour($most->minus($in), $most, Then::Done)]);
     }
-
-    /** What is poured, without what was in the filter already. */
-    public function poured(): Quantity
-    {
-        return array_reduce(
-            array_slice($this->pours, 1),
-            fn (Quantity $sum, Pour $pour): Quantity => $sum->plus($pour->amount),
-            $this->pours[0]->amount,
-        );
-    }
 }

@@ -85,13 +85,6 @@ final readonly class Designation
         return array_map(self::of(...), $parts === false ? [] : $parts);
     }
 
-    /** Whether it is one of those that the rows above tell of. */
-    public function isKnown(): bool
-    {
-        return in_array($this->name, [...self::PETROL, ...self::DIESEL, 'CF', 'CF-2', 'CD-II', 'FA-4', 'MT-1'], true)
-            || preg_match('/^(GL-[1-6]|GF-([1-5]|[67][AB])|DOT (3|4|5|5\.1)|H(L|M|V|LP|VLP))$/D', $this->name) === 1;
-    }
-
     /** Made to save fuel in motor cars. */
     public function savesFuel(): bool
     {
