@@ -32,7 +32,7 @@ export default defineConfig({
       },
       workbox: {
         globDirectory: 'public/build',
-        globPatterns: ['assets/*.{js,css,woff2}'],
+        globPatterns: ['assets/*.{js,css,woff2,wasm}'],
         modifyURLPrefix: { 'assets/': '/build/assets/' },
         additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
         navigateFallback: '/',

@@ -20,8 +20,11 @@ use App\Rulebook\RulebookController;
 use App\Rulebook\RuleController;
 use App\Shelf\CapacitiesController;
 use App\Shelf\CompartmentController;
+use App\Shelf\Ready\ListController;
+use App\Shelf\Ready\NeedsController;
+use App\Shelf\Ready\OrderController;
 use App\Shelf\SisterSheetsController;
-use App\Shelf\SupplyController;
+use App\Shelf\Stock\SupplyController;
 use App\Walkaround\CheckController;
 use App\Walkaround\FindingController;
 use App\Walkaround\GreaseController;
@@ -35,6 +38,7 @@ use Illuminate\Support\Facades\Route;
 Route::get('openapi.yaml', [ApiDocs::class, 'contract']);
 Route::get('docs', [ApiDocs::class, 'readable']);
 Route::get('calendar/{token}.ics', [CalendarFeedController::class, 'show']);
+Route::get('counter/{token}', [ListController::class, 'counter']);
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('first-keeper', [SessionController::class, 'firstKeeper']);
@@ -86,7 +90,14 @@ Route::middleware('auth:sanctum')->group(function (): void {
             'machines/{machine}/compartments/{spot:key}',
             [CompartmentController::class, 'show'],
         )->scopeBindings();
-        Route::get('fluids', [SupplyController::class, 'index']);
+        Route::get('shelf', [SupplyController::class, 'index']);
+        Route::get('shelf/orders', [OrderController::class, 'index']);
+        Route::get('supplies/{supply}', [SupplyController::class, 'show']);
+        Route::get('needs', [NeedsController::class, 'show']);
+        Route::get('works', [NeedsController::class, 'works']);
+        Route::get('lists', [ListController::class, 'index']);
+        Route::get('lists/{list}', [ListController::class, 'show']);
+        Route::get('lists/{list}/list.csv', [ListController::class, 'csv']);
         Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
         Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
@@ -122,8 +133,14 @@ Route::middleware('auth:sanctum')->group(function (): void {
     });
 
     Route::middleware($may('service', Machine::class))->group(function (): void {
-        Route::post('fluids', [SupplyController::class, 'store'])->middleware('once');
-        Route::patch('fluids/{supply}', [SupplyController::class, 'update']);
+        Route::post('supplies', [SupplyController::class, 'store'])->middleware('once');
+        Route::patch('supplies/{supply}', [SupplyController::class, 'update']);
+        Route::post('lists', [ListController::class, 'store'])->middleware('once');
+        Route::patch('lists/{list}', [ListController::class, 'update']);
+        Route::post('lists/{list}/things', [ListController::class, 'want'])->middleware('once');
+        Route::delete('lists/{list}/things/{thing}', [ListController::class, 'unwant'])->whereNumber('thing');
+        Route::post('lists/{list}/links', [ListController::class, 'link'])->middleware('once:secret');
+        Route::delete('lists/{list}/links/{link}', [ListController::class, 'unlink'])->whereNumber('link');
     });
 
     Route::middleware('once')->group(function () use ($may): void {

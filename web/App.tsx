@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes, useMatch } from 'react-router';
 import { sessionQuery } from './api/queries';
 import { Reading } from './kit/Reading';
 import { SignIn } from './people/SignIn';
@@ -24,6 +24,18 @@ const ServicePage = lazy(() => import('./machine/ServicePage'));
 const MeterPage = lazy(() => import('./machine/MeterPage'));
 const ChartPage = lazy(() => import('./machine/ChartPage'));
 const RulePage = lazy(() => import('./machine/RulePage'));
+const ShelfLeaves = lazy(() => import('./shelf/ShelfLeaves'));
+const KeptLeaf = lazy(() => import('./shelf/KeptLeaf'));
+const OrdersLeaf = lazy(() => import('./shelf/OrdersLeaf'));
+const ReadyLeaf = lazy(() => import('./shelf/ReadyLeaf'));
+const UsedLeaf = lazy(() => import('./shelf/UsedLeaf'));
+const SupplyPage = lazy(() => import('./shelf/SupplyPage'));
+const SupplyFormPage = lazy(() => import('./shelf/SupplyFormPage'));
+const ShelfLabelsPage = lazy(() => import('./shelf/ShelfLabelsPage'));
+const ScanPage = lazy(() => import('./shelf/ScanPage'));
+const CodePage = lazy(() => import('./shelf/CodePage'));
+const ListPage = lazy(() => import('./shelf/ListPage'));
+const CounterPage = lazy(() => import('./shelf/CounterPage'));
 const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
 const ReckonerPage = lazy(() => import('./reckoner/ReckonerPage'));
 const PeoplePage = lazy(() => import('./people/PeoplePage'));
@@ -40,8 +52,20 @@ const ChecksPage = lazy(() => import('./walkaround/ChecksPage'));
 const LookPage = lazy(() => import('./walkaround/LookPage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
 
-/** The yard to whoever is signed in; otherwise the gate. */
+/** The one page that needs no signing in, the list for the counter; else the gate. */
 export function App() {
+  const counter = useMatch('/counter/:token')?.params.token;
+  return counter ? (
+    <Suspense fallback={<Reading />}>
+      <CounterPage token={counter} />
+    </Suspense>
+  ) : (
+    <Gate />
+  );
+}
+
+/** The yard to whoever is signed in; otherwise where one signs in. */
+function Gate() {
   const session = useQuery(sessionQuery);
   if (session.isPending || session.isError) {
     return (
@@ -91,6 +115,20 @@ export function App() {
         <Route path="/walkaround/:machine/found" element={<FoundPage />} />
         <Route path="/walkaround/:machine/look/:check" element={<LookPage />} />
         <Route path="/walkaround/:machine/:kind" element={<RoundPage />} />
+        <Route path="/shelf" element={<ShelfLeaves />}>
+          <Route index element={<KeptLeaf kind="fluid" />} />
+          <Route path="parts" element={<KeptLeaf kind="part" />} />
+          <Route path="orders" element={<OrdersLeaf />} />
+          <Route path="ready" element={<ReadyLeaf />} />
+          <Route path="used" element={<UsedLeaf />} />
+        </Route>
+        <Route path="/shelf/new" element={<SupplyFormPage />} />
+        <Route path="/shelf/labels" element={<ShelfLabelsPage />} />
+        <Route path="/shelf/scan" element={<ScanPage />} />
+        <Route path="/shelf/code/:code" element={<CodePage />} />
+        <Route path="/shelf/lists/:list" element={<ListPage />} />
+        <Route path="/shelf/:supply" element={<SupplyPage />} />
+        <Route path="/shelf/:supply/change" element={<SupplyFormPage />} />
         <Route path="/logbook" element={<LogbookPage />} />
         <Route path="/reckoner" element={<ReckonerPage />} />
         <Route path="/people" element={<PeoplePage />} />

@@ -23,7 +23,7 @@ final readonly class SecurityHeaders
         $response->headers->add([
             'Content-Security-Policy' => implode('; ', [
                 "default-src 'none'",
-                "script-src 'self' 'nonce-{$nonce}'",
+                "script-src 'self' 'nonce-{$nonce}' 'wasm-unsafe-eval'",
                 "style-src 'self' 'nonce-{$nonce}'",
                 "img-src 'self' data: blob:",
                 "font-src 'self'",

@@ -10,8 +10,12 @@ use Core\Measure\Unreadable;
 use Illuminate\Contracts\Validation\ValidationRule;
 
 /** A volume as a person types it: `1.75 gal`, `0,3 L`. */
-final class TypedVolume implements ValidationRule
+final readonly class TypedVolume implements ValidationRule
 {
+    public function __construct(private bool $orNothing = false)
+    {
+    }
+
     public function validate(string $attribute, mixed $value, \Closure $fail): void
     {
         try {
@@ -21,8 +25,8 @@ final class TypedVolume implements ValidationRule
 
             return;
         }
-        if ($volume->unit->dimension() !== Dimension::Volume || ! $volume->value->isPositive()) {
-            $fail('How much is poured back is a volume, like 1.75 gal or 0.3 L.');
+        if ($volume->unit->dimension() !== Dimension::Volume || $volume->value->isNegative() || ($volume->value->isZero() && ! $this->orNothing)) {
+            $fail('How much it is is a volume, like 1.75 gal or 0.3 L.');
         }
     }
 }

@@ -34,6 +34,14 @@ enum EntryKind: string
     case Accepted = 'accepted';
     /** What speaks for or against the meter of a used machine was looked at. */
     case MeterDoubted = 'meter_doubted';
+    /** Something came to the shelf. */
+    case Bought = 'bought';
+    /** What is on the shelf was counted. */
+    case Counted = 'counted';
+    /** Used oil, filters or the like were taken to the collection point. */
+    case Collected = 'collected';
+    /** Things were got together for a job. */
+    case Gathered = 'gathered';
     /** Something worth keeping that is none of the others. */
     case Remark = 'remark';
 
@@ -54,6 +62,10 @@ enum EntryKind: string
                 self::ReminderSet,
                 self::Mended,
                 self::Accepted,
+                self::Bought,
+                self::Counted,
+                self::Collected,
+                self::Gathered,
             ],
             true,
         );

@@ -20,7 +20,7 @@ final class EntryShape
         'struckBy:id,name',
         'readings.meter',
         'acts.spot',
-        'acts.move',
+        'acts.move.draws',
         'decisions',
     ];
 

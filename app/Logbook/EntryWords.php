@@ -40,6 +40,7 @@ final class EntryWords
             EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at "
                 ."{$entry->detail['shown']} {$entry->detail['unit']}",
             EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",
+            EntryKind::Bought, EntryKind::Counted, EntryKind::Collected, EntryKind::Gathered => $entry->detail['words'],
             EntryKind::Remark => 'Remark',
         };
     }

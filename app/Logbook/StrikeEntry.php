@@ -11,6 +11,9 @@ use App\Logbook\Acts\WhatMeets;
 use App\Logbook\Readings\Reading;
 use App\Logbook\Readings\ReadingChanged;
 use App\Logbook\Readings\WeeklyReadings;
+use App\Logbook\Stock\Container;
+use App\Logbook\Stock\StockKind;
+use App\Logbook\Stock\StockMove;
 use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Yard;
@@ -39,6 +42,9 @@ final readonly class StrikeEntry
         }
         if ($entry->kind === EntryKind::MeterReplaced) {
             $this->takeMeterOff($entry);
+        }
+        if ($entry->kind === EntryKind::Bought) {
+            self::refuseUsed($entry);
         }
         $standDowns = $this->standDownsOf($entry);
         if (! $by->role->mayService() && $standDowns->exists()) {
@@ -92,6 +98,19 @@ final readonly class StrikeEntry
             WeeklyReadings::remake($reading->meter_id, $this->yard);
             Placing::anew($machine, $reading->happened_at, $reading->meter->unit->isDistance());
             event(new ReadingChanged($machine, $reading));
+        }
+    }
+
+    /** @throws Refusal */
+    private static function refuseUsed(Entry $entry): void
+    {
+        $used = StockMove::query()
+            ->where('kind', StockKind::Out)
+            ->whereIn('container_id', Container::query()->select('id')->where('entry_id', $entry->id))
+            ->whereHas('entry', fn ($entries) => $entries->whereNull('struck_at'))
+            ->whereDoesntHave('act', fn ($acts) => $acts->whereNotNull('struck_at'));
+        if ($used->exists()) {
+            throw Refusal::conflict('It was poured from since. Strike that first, or count what is there.');
         }
     }
 

@@ -104,7 +104,8 @@ final class Spot extends Model
         return $this->hasOne(Sheet::class);
     }
 
-    public function toCore(): CoreSpot
+    /** @param  string|null  $parent  the key of the compartment that it belongs to, where that matters */
+    public function toCore(?string $parent = null): CoreSpot
     {
         return new CoreSpot(
             $this->key,
@@ -114,7 +115,7 @@ final class Spot extends Model
             $this->place,
             $this->reach,
             $this->trick,
-            null,
+            $parent,
             [$this->x, $this->y],
             $this->compartment,
             $this->role,

@@ -26,6 +26,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $hottest_day as typed
  * @property FluidSchool $fluid_school the keeper's way with maker's own fluids and equivalents
  * @property list<array{name: string, ten_strokes: string}>|null $grease_guns with the weight of ten strokes, as typed
+ * @property list<string>|null $pans what catch pans hold, as typed
+ * @property string $currency written after prices
  * @property int $version
  */
 final class Yard extends Model
@@ -43,7 +45,7 @@ final class Yard extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['version' => 1, 'fluid_school' => 'makers_in_warranty'];
+    protected $attributes = ['version' => 1, 'fluid_school' => 'makers_in_warranty', 'currency' => ''];
 
     protected function casts(): array
     {
@@ -52,6 +54,7 @@ final class Yard extends Model
             'fluid_school' => FluidSchool::class,
             'severity' => 'array',
             'grease_guns' => 'array',
+            'pans' => 'array',
         ];
     }
 
@@ -100,6 +103,8 @@ final class Yard extends Model
             'hottest_day' => $this->hottest_day,
             'fluid_school' => $this->fluid_school->value,
             'grease_guns' => $this->grease_guns ?? [],
+            'pans' => $this->pans ?? [],
+            'currency' => $this->currency,
             'version' => $this->version,
         ];
     }

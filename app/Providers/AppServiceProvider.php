@@ -45,13 +45,19 @@ use App\Rulebook\RuleChanged;
 use App\Rulebook\SharedRulebook;
 use App\Rulebook\Standings\ClassSeason;
 use App\Rulebook\Standings\GreaseAnew;
+use App\Rulebook\Standings\KeptStandings;
 use App\Rulebook\Standings\RuleIntervals;
+use App\Shelf\Kinds\BoughtNote;
+use App\Shelf\Kinds\CollectedNote;
+use App\Shelf\Kinds\CountedNote;
+use App\Shelf\Kinds\GatherNote;
 use App\Walkaround\Kinds\AcceptNote;
 use App\Walkaround\Kinds\EndNote;
 use App\Walkaround\Kinds\GreaseNote;
 use App\Walkaround\Kinds\LookNote;
 use App\Walkaround\Kinds\MendedNote;
 use App\Walkaround\WalkLine;
+use App\Yard\KeptLines;
 use App\Yard\YardLine;
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
@@ -94,6 +100,10 @@ final class AppServiceProvider extends ServiceProvider
         'accept' => AcceptNote::class,
         'grease' => GreaseNote::class,
         'end' => EndNote::class,
+        'bought' => BoughtNote::class,
+        'counted' => CountedNote::class,
+        'collected' => CollectedNote::class,
+        'gather' => GatherNote::class,
     ];
 
     public function register(): void
@@ -105,6 +115,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CheckLists::class);
         $this->app->scoped(Yard::class, fn (): Yard => Yard::query()->firstOrFail());
         $this->app->bind(GreaseIntervals::class, RuleIntervals::class);
+        $this->app->bind(KeptStandings::class, KeptLines::class);
         $this->app->singleton(NoteKinds::class, function (Application $app): NoteKinds {
             $kinds = new NoteKinds($app);
             $kinds->register(self::NOTES);

@@ -27,7 +27,7 @@ final class ServiceFields
             'tasks.*' => ['integer', 'distinct'],
             'other' => ['sometimes', 'array', 'list', 'max:100'],
             'other.*' => [
-                'array:spot,act,words,amount,fluid,seen,first_service,strokes,number,found,seal,reused,torque,by_feel',
+                'array:spot,act,words,amount,fluid,container,seen,first_service,strokes,number,found,seal,reused,torque,by_feel',
             ],
             'other.*.spot' => ['required', 'string', 'max:40'],
             'other.*.act' => ['required', Rule::enum(ActKind::class)],

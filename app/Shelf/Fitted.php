@@ -36,6 +36,18 @@ final readonly class Fitted
             ->groupBy('spot_id'));
     }
 
+    /**
+     * At those of some spots alone where a seal was ever used again.
+     *
+     * @param  list<int>  $spots
+     */
+    public static function reusedAt(array $spots): self
+    {
+        return self::at(DB::table('acts')->join('fittings', 'fittings.act_id', '=', 'acts.id')
+            ->whereIntegerInRaw('acts.spot_id', $spots)->whereNull('acts.struck_at')
+            ->where('fittings.reused', true)->distinct()->pluck('acts.spot_id')->all());
+    }
+
     /** The last one of a spot: `happened_at`, `number`, `found`, `seal`, `reused`. */
     public function last(int $spot): ?object
     {

@@ -5,21 +5,23 @@ declare(strict_types=1);
 namespace App\Shelf;
 
 use App\Machines\Machine;
-use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\Rulebook\Rule;
-use Core\Machine\SpotKind;
-use Core\Supply\TakenByTask;
-use Core\Supply\TaskPlace;
+use Core\Supply\Taken\Taken;
+use Core\Supply\Taken\TakenFluid;
+use Core\Supply\Taken\TakenPart;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as SupportCollection;
 
 /** What each task of a machine's rulebook takes. */
 final readonly class TakenByTasks
 {
+    private TaskPlaces $places;
+
     /** @param  Collection<int, Spot>  $spots  of the machine, with their sheets */
-    public function __construct(private Machine $machine, private Collection $spots, private Fitted $fitted)
+    public function __construct(private Machine $machine, private Collection $spots, Fitted $fitted)
     {
+        $this->places = new TaskPlaces($spots, $fitted);
     }
 
     /** @return list<array<string, mixed>> as the contract's `TaskTakes`, those that take anything */
@@ -55,19 +57,26 @@ final readonly class TakenByTasks
     /** @return array<string, mixed>|null */
     private function of(Rule $rule): ?array
     {
-        $spots = $rule->task->spots->map(fn (Spot $spot): Spot => $this->spots->find($spot->id) ?? $spot);
-        $holders = $this->spots->whereIn('id', $spots->pluck('shares_with_id')->filter());
-        $places = $spots->concat($holders)->unique('id')->toBase()->map($this->place(...));
-        $taken = TakenByTask::of($rule->task->kind, array_values($places->all()), $rule->top_up);
+        $taken = Taken::by(
+            $this->places->work($rule->task->kind, $rule->task->spots->modelKeys(), $rule->top_up),
+        );
         $takes = [
-            'fluids' => array_map(fn (array $fluid): array => [
-                'spot' => $fluid['spot'],
-                'name' => $this->spots->firstWhere('key', $fluid['spot'])->name ?? $fluid['spot'],
-                'amount' => $fluid['amount']?->written,
-                'why' => $fluid['why'],
+            'fluids' => array_map(fn (TakenFluid $fluid): array => [
+                'spot' => $fluid->spot,
+                'name' => $this->spots->firstWhere('key', $fluid->spot)->name ?? $fluid->spot,
+                'amount' => $fluid->amount?->written,
+                'why' => $fluid->why,
             ], $taken->fluids),
-            'parts' => $taken->parts,
-            'tools' => $taken->tools,
+            'parts' => array_map(fn (TakenPart $part): array => [
+                'name' => $part->number,
+                'count' => $part->count,
+                'for' => implode(', ', $part->for),
+                'again' => $part->again,
+            ], $taken->parts),
+            'tools' => array_map(fn (array $tool): array => [
+                'tool' => $tool['tool'],
+                'for' => $tool['for'][0],
+            ], $taken->tools),
             'uses' => $taken->uses,
         ];
 
@@ -77,24 +86,5 @@ final readonly class TakenByTasks
             'kind' => $rule->task->kind->value,
             ...$takes,
         ];
-    }
-
-    private function place(Spot $spot): TaskPlace
-    {
-        $openings = $spot->kind === SpotKind::Compartment
-            ? $this->spots->where('parent_id', $spot->id)->where('kind', SpotKind::Opening)
-            : new Collection;
-
-        return new TaskPlace(
-            $spot->toCore(),
-            $spot->kind === SpotKind::Compartment ? Sheets::compartment($spot) : null,
-            array_values($openings->map(fn (Spot $opening): array => [
-                $opening->toCore(),
-                Sheets::opening($opening),
-                $this->fitted->timesReused($opening->id),
-            ])->all()),
-            $spot->kind === SpotKind::Part ? Sheets::part($spot) : null,
-            $this->fitted->timesReused($spot->id),
-        );
     }
 }

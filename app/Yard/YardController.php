@@ -69,6 +69,9 @@ final readonly class YardController
                 $given[$extreme] = Quantity::parse($given[$extreme], Unit::DegreeCelsius)->inWords();
             }
         }
+        if (array_key_exists('currency', $given)) {
+            $given['currency'] ??= '';
+        }
         $yard = $this->yard->changeAsSeen(
             $request,
             fn (Yard $current) => $current->fill($given),

@@ -8,6 +8,7 @@ use App\Logbook\Readings\WeeklyReadings;
 use App\Machines\Machine;
 use App\Machines\Yard;
 use App\Rulebook\Standings\ClassSeason;
+use App\Rulebook\Standings\DueTasks;
 use App\Rulebook\Standings\Reckoning;
 use App\Walkaround\WalkLine;
 use Core\Schedule\Headline;
@@ -149,7 +150,9 @@ final class YardLine extends Model
     private static function reckon(array $machines, Yard $yard): void
     {
         $lines = [];
-        foreach (Reckoning::ofAll($machines, $yard) as $id => $reckoning) {
+        $reckonings = Reckoning::ofAll($machines, $yard);
+        DueTasks::keep(array_values($reckonings));
+        foreach ($reckonings as $id => $reckoning) {
             $lines[] = new self([
                 'machine_id' => $id,
                 'facts_version' => $reckoning->machine->facts_version,

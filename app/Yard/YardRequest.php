@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Contract\TypedQuantity;
+use App\Contract\TypedVolume;
 use Core\Fluid\FluidSchool;
 use Core\Machine\Subject;
 use Core\Measure\Dimension;
@@ -37,6 +38,9 @@ final class YardRequest extends FormRequest
                 new TypedQuantity('The hottest day', Dimension::Temperature, Unit::DegreeCelsius, most: 90),
             ],
             'fluid_school' => ['sometimes', 'required', Rule::enum(FluidSchool::class)],
+            'pans' => ['sometimes', 'array', 'list', 'max:20'],
+            'pans.*' => ['required', 'string', 'max:40', new TypedVolume],
+            'currency' => ['sometimes', 'nullable', 'string', 'max:4'],
             'grease_guns' => ['sometimes', 'array', 'list', 'max:20'],
             'grease_guns.*.name' => ['required', 'string', 'max:40'],
             'grease_guns.*.ten_strokes' => [

@@ -13,6 +13,9 @@ use Core\Measure\Quantity;
  */
 final readonly class PanPlan
 {
+    /** What is left free of each pan, so that it can be carried. Common practice, no source. */
+    public const MARGIN = '0.1';
+
     /**
      * Ways of sharing drains out among pans that are tried; what is not found in so many is emptied for, which is safe.
      */

@@ -43,6 +43,27 @@ final class Fields
         return $this->given($name) !== null;
     }
 
+    /** Whether it is a set of named values, and not a quantity or a single value. */
+    public function isSet(string $name): bool
+    {
+        $given = $this->given($name);
+
+        return is_array($given) && ! array_is_list($given) && ! isset($given['value'], $given['unit']);
+    }
+
+    public function isList(string $name): bool
+    {
+        $given = $this->given($name);
+
+        return is_array($given) && $given !== [] && array_is_list($given);
+    }
+
+    /** May be given, and says nothing here. */
+    public function passOver(string $name): void
+    {
+        $this->known[$name] = true;
+    }
+
     /** What was given by a name, which is known from now on. */
     private function given(string $name): mixed
     {

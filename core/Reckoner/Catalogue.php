@@ -32,6 +32,7 @@ final class Catalogue
         'gear-grade' => JudgeGearGrade::class,
         'grease' => ReckonGrease::class,
         'level' => JudgeLevel::class,
+        'needs' => ListNeeds::class,
         'pan' => PlanPans::class,
         'reading' => JudgeReading::class,
         'standing' => JudgeStanding::class,

@@ -15,8 +15,6 @@ use Core\Measure\Plain;
 /** Whether the pans take all that comes out, and after which drain they must be emptied. */
 final class PlanPans implements Calculator
 {
-    private const MARGIN = '0.1';
-
     private const MOST_DRAINS = 100;
 
     private const MOST_PANS = 20;
@@ -53,7 +51,7 @@ final class PlanPans implements Calculator
         }
         $given->complete();
         assert($drains !== [] && $pans !== []);
-        $plan = PanPlan::of($drains, $pans, BigRational::of($margin ?? self::MARGIN));
+        $plan = PanPlan::of($drains, $pans, BigRational::of($margin ?? PanPlan::MARGIN));
         $after = implode(', ', $plan->emptyAfter);
 
         return new Answer(

@@ -20,12 +20,14 @@ final readonly class ContainerPlan
     /**
      * @param  list<array{ContainerSize, int}>  $buy  the largest first
      * @param  list<array{ContainerSize, int}>  $use  of those that stand there unopened
+     * @param  Quantity  $open  in containers that are open already
      * @param  Quantity  $leftOver  in what is opened
      * @param  Quantity  $shortBy  nothing where all is there
      */
     private function __construct(
         public array $buy,
         public array $use,
+        public Quantity $open,
         public Quantity $leftOver,
         public Quantity $shortBy,
         public ?BigRational $cost,
@@ -93,6 +95,7 @@ final readonly class ContainerPlan
         return new self(
             self::largestFirst($buy),
             self::largestFirst($use),
+            $open,
             $isShort ? $nothing : $opened->minus($need),
             $shortBy,
             $isPriced ? $cost : null,

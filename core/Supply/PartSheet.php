@@ -42,10 +42,25 @@ final readonly class PartSheet
         return $this->supersededBy === '' ? $this->number : $this->supersededBy;
     }
 
+    /** @return list<string> the maker's numbers that will do here, the one to ask for first: the kit that it comes in */
+    public function makersNumbers(): array
+    {
+        return array_values(array_filter($this->kit === '' ? [$this->supersededBy, $this->number] : [$this->kit]));
+    }
+
+    /** @return list<string> the numbers that stand for the maker's */
+    public function equivalentNumbers(): array
+    {
+        return array_values(array_map(
+            fn (Equivalent $one): string => $one->number,
+            array_filter($this->equivalents, fn (Equivalent $one): bool => $one->willDo),
+        ));
+    }
+
     /** Whether a part that lies at hand, or was found fitted, will do here. */
     public function answerFor(string $number): PartAnswer
     {
-        $same = fn (string $other): bool => $other !== '' && self::bare($other) === self::bare($number);
+        $same = fn (string $other): bool => PartNumber::same($other, $number);
         foreach ($this->equivalents as $equivalent) {
             if ($same($equivalent->number)) {
                 return new PartAnswer(
@@ -71,10 +86,5 @@ final readonly class PartSheet
                 "{$this->toBuy()} belongs here, and nobody has compared {$number} with it: height, thread, gasket, rating, flow arrow.",
             ),
         };
-    }
-
-    private static function bare(string $number): string
-    {
-        return mb_strtolower(preg_replace('/[\s.\-\/]+/', '', $number) ?? $number);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Logbook\EntryKind;
-use App\Logbook\Fluids\Supply;
+use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Spot;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Logbook\EntryKind;
-use App\Logbook\Fluids\Supply;
+use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use Carbon\CarbonImmutable;
@@ -100,7 +100,11 @@ final class DemoFluids
     {
         $this->chance = new Randomizer(new Mt19937(1865));
         foreach (self::BOTTLES as $name => $label) {
-            $this->supplies[] = Supply::query()->create(['name' => $name, 'label' => $label]);
+            $this->supplies[] = Supply::query()->create([
+                'name' => $name,
+                'label' => $label,
+                'code' => DemoShelf::code($name),
+            ]);
         }
     }
 

@@ -35,7 +35,14 @@ final class LoadDemo extends Command
     private const SEED = 4711;
 
     private const TABLES = [
+        'gathered',
+        'wanted_things',
+        'counter_links',
+        'gathering_lists',
+        'stock_moves',
+        'containers',
         'moves',
+        'machine_dues',
         'measures',
         'fittings',
         'acts',
@@ -102,6 +109,7 @@ final class LoadDemo extends Command
         $began = microtime(true);
         DB::transaction($this->load(...));
         YardLine::rebuild(Yard::query()->firstOrFail());
+        $this->shelf(CarbonImmutable::now(Coldbrook::TIME_ZONE)->startOfDay())->gather();
         $this->info(
             sprintf(
                 'Loaded the demo estate: %d machines, %s acts, %.1f s.',
@@ -136,6 +144,8 @@ final class LoadDemo extends Command
             'coldest_night' => DemoFluids::COLDEST,
             'hottest_day' => DemoFluids::HOTTEST,
             'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']],
+            'pans' => DemoShelf::PANS,
+            'currency' => DemoShelf::CURRENCY,
         ]);
         foreach (DemoPeople::ALL as $person) {
             $this->people[$person['sign_in_name']] = Person::query()
@@ -161,6 +171,12 @@ final class LoadDemo extends Command
             DB::table('meters')->where('id', $meter)->update(['fitted_by_id' => $entry]);
         }
         $walks->tell();
+        $this->shelf($today)->stock();
+    }
+
+    private function shelf(CarbonImmutable $today): DemoShelf
+    {
+        return new DemoShelf($this->people, $today, Yard::query()->firstOrFail());
     }
 
     private function addMachine(DemoLife $life): void

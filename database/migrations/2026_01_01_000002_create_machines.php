@@ -19,6 +19,8 @@ return new class extends TablesMadeWhole
             $table->string('hottest_day', 20)->nullable()->comment('as typed');
             $table->string('fluid_school', 20)->default('makers_in_warranty');
             $table->json('grease_guns')->nullable()->comment('name and the weight of ten strokes of each');
+            $table->json('pans')->nullable()->comment('what catch pans hold, as typed');
+            $table->string('currency', 4)->default('');
             $table->boolean('is_demo')->default(false)->comment('an invented estate, which may be thrown away');
             $table->unsignedInteger('version')->default(1);
         });
@@ -125,9 +127,26 @@ return new class extends TablesMadeWhole
         $this->make('supplies', function (Blueprint $table): void {
             $table->id();
             $table->string('name', 80)->unique();
-            $table->json('label')->comment('what stands on the bottle');
+            $table->string('kind', 8)->comment('fluid or part');
+            $table->json('label')->nullable()->comment('of a fluid: what stands on the bottle');
+            $table->string('number', 80)->nullable()->comment('of a part: the number to ask for');
+            $table->string('bare_number', 80)->nullable()->unique()->comment('however its groups are set apart');
+            $table->string('code', 12)->unique()->comment('what its label on the shelf carries');
+            $table->string('place', 80)->default('')->comment('where it stands');
+            $table->json('sold_in')->comment('sizes and prices, as typed');
+            $table->unsignedSmallInteger('delivery_days')->nullable();
+            $table->unsignedSmallInteger('keeps_months')->nullable()->comment('once opened');
             $table->boolean('retired')->default(false);
             $table->unsignedInteger('version')->default(1);
+        });
+
+        $this->make('containers', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('supply_id')->constrained('supplies');
+            $table->unsignedBigInteger('entry_id')->index()->comment('the entry that it came with; gone with it when struck');
+            $table->string('size', 40)->comment('as typed');
+            $table->decimal('litres', 14, 6);
+            $table->date('use_by')->nullable()->comment('as printed on it');
         });
 
         $this->make('changed_checks', function (Blueprint $table): void {

@@ -121,6 +121,62 @@ return new class extends TablesMadeWhole
             $table->string('fluid', 80)->nullable()->comment('what it was called then');
         });
 
+        $this->make('stock_moves', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('act_id')->nullable()->constrained()->cascadeOnDelete()->comment('what it was used for');
+            $table->foreignId('supply_id')->constrained('supplies');
+            $table->foreignId('container_id')
+                ->nullable()
+                ->constrained()
+                ->comment('of a fluid: null where it came from none that is known');
+            $table->string('kind', 8)->comment('in, out, or counted: what was there then');
+            $table->decimal('amount', 14, 6)->comment('litres of a fluid, pieces of a part');
+            $table->string('typed', 40)->nullable();
+            $table->dateTime('happened_at');
+            $table->index(['supply_id', 'container_id', 'happened_at', 'id']);
+        });
+
+        $this->make('gathering_lists', function (Blueprint $table): void {
+            $table->id();
+            $table->string('name', 80);
+            $table->date('for_day')->nullable();
+            $table->string('preference', 12);
+            $table->json('works')->comment('rules, and spots with something found, each with when it was done last');
+            $table->foreignId('person_id')->constrained('people');
+            $table->dateTime('made_at');
+            $table->dateTime('closed_at')->nullable();
+            $table->unsignedInteger('version')->default(1);
+        });
+
+        $this->make('wanted_things', function (Blueprint $table): void {
+            $table->id();
+            $table->char('uuid', 36)->unique();
+            $table->foreignId('gathering_list_id')->constrained()->cascadeOnDelete();
+            $table->string('name', 80);
+            $table->unsignedSmallInteger('count');
+        });
+
+        $this->make('gathered', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('gathering_list_id')->constrained()->cascadeOnDelete();
+            $table->string('item', 160)->comment('the line of the list');
+            $table->boolean('got');
+            $table->dateTime('happened_at');
+            $table->index(['gathering_list_id', 'item', 'happened_at', 'id']);
+        });
+
+        $this->make('counter_links', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('gathering_list_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('person_id')->constrained('people');
+            $table->text('token')->comment('encrypted');
+            $table->char('token_hash', 64)->unique();
+            $table->dateTime('expires_at');
+            $table->timestamps();
+        });
+
         $this->make('fittings', function (Blueprint $table): void {
             $table->foreignId('act_id')->primary()->constrained()->cascadeOnDelete();
             $table->string('number', 80)->nullable()->comment('the part that was fitted');

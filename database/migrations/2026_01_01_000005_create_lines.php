@@ -22,6 +22,11 @@ return new class extends TablesMadeWhole
             $table->index(['reckoned_on', 'season']);
         });
 
+        $this->make('machine_dues', function (Blueprint $table): void {
+            $table->foreignId('machine_id')->primary()->constrained()->cascadeOnDelete();
+            $table->json('dues')->comment('each rule with its state, when it was done last, and the days on which it will fall due');
+        });
+
         $this->make('walk_lines', function (Blueprint $table): void {
             $table->foreignId('machine_id')->primary()->constrained()->cascadeOnDelete();
             $table->dateTime('looked_at')->nullable()->index();

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-use App\Logbook\Fluids\Supply;
+use App\Logbook\Stock\Supply;
 use App\Machines\Spot;
 use App\Notes\NoteKinds;
 use App\People\Person;
 use App\People\Role;
 use App\Providers\AppServiceProvider;
+use App\Shelf\Ready\GatheringList;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\Route;
 
@@ -82,9 +83,23 @@ final class DoorsTest extends TestCase
         'PUT /machines/{machine}/capacities' => self::KEEPER,
         'GET /machines/{machine}/sister-sheets' => self::KEEPER,
         'POST /machines/{machine}/sister-sheets' => self::KEEPER,
-        'GET /fluids' => self::ALL,
-        'POST /fluids' => self::SERVICE,
-        'PATCH /fluids/{supply}' => self::SERVICE,
+        'GET /shelf' => self::ALL,
+        'GET /shelf/orders' => self::ALL,
+        'POST /supplies' => self::SERVICE,
+        'GET /supplies/{supply}' => self::ALL,
+        'PATCH /supplies/{supply}' => self::SERVICE,
+        'GET /needs' => self::ALL,
+        'GET /works' => self::ALL,
+        'GET /lists' => self::ALL,
+        'POST /lists' => self::SERVICE,
+        'GET /lists/{list}' => self::ALL,
+        'PATCH /lists/{list}' => self::SERVICE,
+        'GET /lists/{list}/list.csv' => self::ALL,
+        'POST /lists/{list}/things' => self::SERVICE,
+        'DELETE /lists/{list}/things/{thing}' => self::SERVICE,
+        'POST /lists/{list}/links' => self::SERVICE,
+        'DELETE /lists/{list}/links/{link}' => self::SERVICE,
+        'GET /counter/{token}' => self::STRANGER,
         'GET /machines/{machine}/findings/{check}' => self::ALL,
         'GET /machines/{machine}/trends' => self::ALL,
         'GET /machines/{machine}/grease' => self::ALL,
@@ -137,6 +152,14 @@ final class DoorsTest extends TestCase
                         ['name' => 'Oil'],
                         ['label' => ['kind' => 'engine_oil']],
                     )->id,
+                    '{list}' => GatheringList::query()->firstOrCreate(['name' => 'Thursday'], [
+                        'preference' => 'makers',
+                        'works' => ['rules' => [], 'spots' => []],
+                        'person_id' => $this->person(Role::Keeper)->id,
+                        'made_at' => now(),
+                    ])->id,
+                    '{thing}' => 1,
+                    '{link}' => 1,
                     '{spot}' => str_starts_with($path, '/machines')
                         ? 'engine_oil'
                         : Spot::query()->where('machine_id', $machine)->value('id'),
@@ -183,6 +206,10 @@ final class DoorsTest extends TestCase
         'mended' => self::SERVICE,
         'fluid' => self::SERVICE,
         'accept' => self::KEEPER,
+        'bought' => self::SERVICE,
+        'counted' => self::SERVICE,
+        'collected' => self::SERVICE,
+        'gather' => self::SERVICE,
     ];
 
     public function test_a_lesser_role_is_turned_away_with_every_kind_of_note_that_is_not_his_to_tell(): void

@@ -580,20 +580,20 @@ final class FluidsTest extends WalkTestCase
     public function test_a_bottle_is_kept_once_by_its_name_and_its_label_is_read(): void
     {
         $id = $this->bottle('Orchard', ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['API SN']]);
-        $this->postJson('/api/fluids', ['name' => 'Orchard', 'label' => ['kind' => 'coolant']])
+        $this->postJson('/api/supplies', ['name' => 'Orchard', 'label' => ['kind' => 'coolant']])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['name']]);
-        $this->postJson('/api/fluids', ['name' => 'Other', 'label' => ['kind' => 'engine_oil', 'chemistry' => 'oat']])
+        $this->postJson('/api/supplies', ['name' => 'Other', 'label' => ['kind' => 'engine_oil', 'chemistry' => 'oat']])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['label.chemistry']]);
         $change = fn (int $version): TestResponse => $this->patchJson(
-            "/api/fluids/{$id}",
+            "/api/supplies/{$id}",
             ['name' => 'Orchard', 'label' => ['kind' => 'engine_oil', 'grade' => '15W-40']],
             ['If-Match' => "\"{$version}\""],
         );
         $change(1)->assertOk()->assertJson(['in_words' => 'engine oil, 15W-40']);
         $change(1)->assertStatus(412);
-        self::assertSame(['Orchard'], array_column($this->getJson('/api/fluids')->json('fluids'), 'name'));
+        self::assertSame(['Orchard'], array_column($this->getJson('/api/shelf')->json('supplies'), 'name'));
     }
 
     /**
@@ -643,7 +643,7 @@ final class FluidsTest extends WalkTestCase
     private function bottle(string $name, array $label): int
     {
         return $this->as(Role::Keeper)
-            ->postJson('/api/fluids', ['name' => $name, 'label' => $label])
+            ->postJson('/api/supplies', ['name' => $name, 'label' => $label])
             ->assertCreated()
             ->json('id');
     }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-use App\Logbook\Fluids\Supply;
+use App\Logbook\Stock\Supply;
 use App\Machines\Spot;
 use App\People\Person;
 use App\People\Role;
+use App\Shelf\Ready\GatheringList;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -41,6 +42,15 @@ final class FuzzTest extends TestCase
         $this->known = ['machine' => (string) $machine, 'entry' => (string) $entry, 'rule' => (string) $this->ruleId($machine), 'person' => (string) $this->person(Role::Mechanic)->id, 'name' => 'reading', 'check' => 'leaks', 'task' => (string) $this->taskId($machine),
             'spot_id' => (string) Spot::query()->where('machine_id', $machine)->value('id'),
             'spot_key' => 'engine_oil',
+            'list' => (string) GatheringList::query()->create([
+                'name' => 'Thursday',
+                'preference' => 'makers',
+                'works' => ['rules' => [], 'spots' => []],
+                'person_id' => $this->person(Role::Keeper)->id,
+                'made_at' => now(),
+            ])->id,
+            'thing' => '1',
+            'link' => '1',
             'supply' => (string) Supply::query()->create(['name' => 'Oil', 'label' => ['kind' => 'engine_oil']])->id,
             'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(),
             'feed' => '1',

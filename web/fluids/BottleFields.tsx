@@ -28,6 +28,14 @@ export const labelOf = (draft: LabelDraft): Schemas['Label'] => ({
   makers_own: draft.makers_own || null,
 });
 
+export const labelDraft = (label: Schemas['Label']): LabelDraft => ({
+  kind: label.kind,
+  grade: label.grade ?? '',
+  designations: (label.designations ?? []).join(', '),
+  chemistry: label.chemistry ?? '',
+  makers_own: label.makers_own ?? '',
+});
+
 type Props = {
   draft: LabelDraft;
   onChange: (part: Partial<LabelDraft>) => void;

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { asksWhy, type Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
@@ -11,8 +10,8 @@ import { within } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Ticks } from '../kit/Tick';
 import { useDraft } from '../kit/useDraft';
+import { usePours } from '../shelf/usePours';
 import { usePerson } from '../shell/Shell';
-import { fluidsQuery } from './queries';
 import { SEEN } from './words';
 
 export type FluidAct = 'topped_up' | 'drained' | 'filled' | 'changed' | 'sampled';
@@ -57,7 +56,7 @@ export function FluidDialog({ machine, machineName, spot, name, act: begins = 't
   const initial = useMemo(() => ({ ...EMPTY, act: begins }), [begins]);
   const [draft, setDraft, clear] = useDraft(`fluid.${machine}.${spot}.${begins}`, initial);
   const change = (part: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...part }));
-  const fluids = useQuery(fluidsQuery).data?.fluids ?? [];
+  const { choices, poured } = usePours();
   const words = `${machineName}: ${within(name)} ${DONE[draft.act]}`;
   const write = useNote(
     () => `${words}.`,
@@ -73,7 +72,7 @@ export function FluidDialog({ machine, machineName, spot, name, act: begins = 't
     machine_id: machine,
     spot,
     ...(draft.amount.trim() !== '' && { amount: draft.amount }),
-    ...(pours && draft.fluid !== '' && { fluid: Number(draft.fluid) }),
+    ...(pours && poured(draft.fluid)),
     ...(draft.seen.length > 0 && { seen: draft.seen }),
     note: draft.note || null,
     confirmed_because: asked ? draft.because || null : null,
@@ -103,11 +102,8 @@ export function FluidDialog({ machine, machineName, spot, name, act: begins = 't
             label="Of what"
             value={draft.fluid}
             onChange={(fluid) => change({ fluid })}
-            options={[
-              { value: '', label: 'not said' },
-              ...fluids.map(({ id, name: called }) => ({ value: String(id), label: called })),
-            ]}
-            error={write.fields.fluid}
+            options={choices}
+            error={write.fields.fluid ?? write.fields.container}
           />
         )}
       </Fields>
@@ -123,7 +119,7 @@ export function FluidDialog({ machine, machineName, spot, name, act: begins = 't
         onChange={(note) => change({ note })}
         error={write.fields.note}
       />
-      <Refusal refused={write.refused} besides={['amount', 'spot', 'note', 'fluid']} />
+      <Refusal refused={write.refused} besides={['amount', 'spot', 'note', 'fluid', 'container']} />
       {asked && (
         <Field
           label="Why it is right all the same (if it is)"

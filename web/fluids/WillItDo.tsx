@@ -9,9 +9,9 @@ import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { useSettled } from '../kit/useSettled';
+import { shelfQuery } from '../shelf/queries';
 import { usePerson } from '../shell/Shell';
 import { BottleFields, EMPTY_LABEL, type LabelDraft, labelOf } from './BottleFields';
-import { fluidsQuery } from './queries';
 
 type Props = { machine: number; spot: string; name: string; onClose: () => void };
 
@@ -26,7 +26,7 @@ const Answer = styled.div<{ $no: boolean }>`
 export function WillItDo({ machine, spot, name, onClose }: Props) {
   const person = usePerson();
   const queries = useQueryClient();
-  const fluids = useQuery(fluidsQuery).data?.fluids ?? [];
+  const fluids = useQuery(shelfQuery).data?.supplies.filter(({ kind }) => kind === 'fluid') ?? [];
   const [kept, setKept] = useState('');
   const [label, setLabel] = useState<LabelDraft>(EMPTY_LABEL);
   const [called, setCalled] = useState('');
@@ -45,9 +45,9 @@ export function WillItDo({ machine, spot, name, onClose }: Props) {
     retry: false,
   });
   const keep = useWrite(
-    (header) => answer(api.POST('/fluids', { params: { header }, body: { name: called, label: bottle } })),
+    (header) => answer(api.POST('/supplies', { params: { header }, body: { name: called, label: bottle } })),
     async (supply) => {
-      await queries.invalidateQueries({ queryKey: fluidsQuery.queryKey });
+      await queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
       setKept(String(supply.id));
       setCalled('');
     },

@@ -21,9 +21,3 @@ export const compartmentQuery = (machine: number, spot: string) =>
         answer(api.GET('/machines/{machine}/compartments/{spot}', { params: { path: { machine, spot } } })),
       ),
   });
-
-/** The fluids that are kept. */
-export const fluidsQuery = queryOptions({
-  queryKey: ['fluids'],
-  queryFn: () => kept('fluids', () => answer(api.GET('/fluids'))),
-});

@@ -11,7 +11,7 @@ export function useSending(person: number): void {
   useEffect(
     () =>
       onSent(() => {
-        for (const key of ['walkaround', 'walk', 'machines', 'machine', 'yard', 'entries'])
+        for (const key of ['walkaround', 'walk', 'machines', 'machine', 'yard', 'entries', 'shelf'])
           queries.invalidateQueries({ queryKey: [key] });
       }),
     [queries],

@@ -39,6 +39,10 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   mended: 'Put right',
   accepted: 'Accepted',
   meter_doubted: 'Meter',
+  bought: 'Shelf',
+  counted: 'Counted',
+  collected: 'Collected',
+  gathered: 'Gathered',
   remark: 'Remark',
 };
 

@@ -3,6 +3,7 @@ import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay, within } from '../kit/format';
+import { Leaf, Leaves } from '../kit/Leaves';
 import { Opening } from '../kit/Opening';
 import { Reading, ReadingInSheet, useKnownName } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
@@ -24,17 +25,6 @@ const Who = styled.div`
   h1 { font-size: 32px; ${PHONE} { font-size: 26px; } }
 `;
 const Made = styled.span`${PHONE} { display: none; }`;
-const Leaves = styled.nav`
-  display: flex; gap: 4px; border-bottom: 2px solid var(--ink); overflow-x: auto;
-  a { padding: 9px 22px 10px; text-decoration: none; border: 2px solid transparent; border-bottom: 0; border-radius: 3px 3px 0 0; white-space: nowrap; margin-bottom: -2px; }
-  a.active { border-color: var(--ink); background: var(--sheet); font-weight: 700; padding-bottom: 12px; }
-  ${PHONE} { margin: 0 -14px; padding: 0 8px; gap: 0; a { padding: 13px 12px; flex: 1; text-align: center; } a.active { padding-bottom: 15px; } }
-  @media print { display: none; }
-`;
-const Leaf = styled.section`
-  background: var(--sheet); border: 1px solid var(--rule); border-top: 0; ${PHONE} { margin: 0 -14px; border-width: 0 0 1px; }
-`;
-
 /** What is known of one machine, on a few leaves: what is now, its plate, its rulebook, its book. */
 export default function MachineLeaves() {
   const machine = useMachine();

@@ -1,12 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { fluidsQuery } from '../fluids/queries';
 import { QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
+import { pouredFrom, usePours } from '../shelf/usePours';
 
 export type Other = {
   spot: string;
@@ -44,7 +43,7 @@ type Props = {
 
 /** What was done that no task of the rulebook asks for: where, what, and what more there is to say of it. */
 export function OtherDone({ spots, done, errors, onChange }: Props) {
-  const fluids = useQuery(fluidsQuery).data?.fluids ?? [];
+  const { choices } = usePours();
   const change = (index: number, part: Partial<Other>) =>
     onChange(done.map((one, at) => (at === index ? { ...one, ...part } : one)));
   return (
@@ -90,11 +89,8 @@ export function OtherDone({ spots, done, errors, onChange }: Props) {
                 label="Of what"
                 value={one.fluid ?? ''}
                 onChange={(fluid) => change(index, { fluid })}
-                options={[
-                  { value: '', label: 'not said' },
-                  ...fluids.map(({ id, name }) => ({ value: String(id), label: name })),
-                ]}
-                error={error('fluid')}
+                options={choices}
+                error={error('fluid') ?? error('container')}
               />
             )}
             {SEALED.includes(one.act) && (
@@ -132,7 +128,7 @@ export function toldOthers(
       ...(asks === 'amount' && said && { amount: said }),
       ...(asks === 'strokes' && said && { strokes: Number(said) }),
       ...(asks === 'part' && said && { number: said }),
-      ...(POURS.includes(act) && fluid && { fluid: Number(fluid) }),
+      ...(POURS.includes(act) && fluid && pouredFrom(fluid)),
       ...(SEALED.includes(act) && reused && { reused }),
     };
   });

@@ -13,7 +13,15 @@ import { useTell } from '../kit/Undo';
 
 type Settings = Pick<
   Schemas['YardRecord'],
-  'name' | 'time_zone' | 'distance_unit' | 'coldest_night' | 'hottest_day' | 'fluid_school' | 'grease_guns'
+  | 'name'
+  | 'time_zone'
+  | 'distance_unit'
+  | 'coldest_night'
+  | 'hottest_day'
+  | 'fluid_school'
+  | 'grease_guns'
+  | 'pans'
+  | 'currency'
 >;
 
 const SCHOOLS: { value: Schemas['FluidSchool']; label: string }[] = [
@@ -58,6 +66,8 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
     hottest_day: yard.hottest_day,
     fluid_school: yard.fluid_school,
     grease_guns: yard.grease_guns,
+    pans: yard.pans,
+    currency: yard.currency,
   };
   const [draft, setDraft] = useState(before);
   const setGun = (index: number, gun: Schemas['GreaseGun']) => {
@@ -140,9 +150,27 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
           />
         </Fields>
       ))}
+      <Fields $columns={2}>
+        <Field
+          label="What the catch pans hold"
+          value={draft.pans.join(', ')}
+          onChange={(pans) => setDraft({ ...draft, pans: pans.split(/, */) })}
+          error={Object.entries(save.fields).find(([field]) => field.startsWith('pans'))?.[1]}
+          placeholder="10 qt, 5 gal"
+        />
+        <Field
+          label="Sign before prices"
+          value={draft.currency}
+          onChange={(currency) => setDraft({ ...draft, currency })}
+          error={save.fields.currency}
+        />
+      </Fields>
       <Refusal refused={save.refused} besides={[...Object.keys(draft), ...Object.keys(save.fields)]} />
       <Actions>
-        <MainButton isDisabled={save.busy} onPress={() => save.send(draft)}>
+        <MainButton
+          isDisabled={save.busy}
+          onPress={() => save.send({ ...draft, pans: draft.pans.filter((pan) => pan.trim() !== '') })}
+        >
           Change the yard
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>

@@ -5,6 +5,7 @@ export type Key = { key: string; does: string };
 export const PLACES = [
   { key: '1', does: 'Yard', to: '/yard' },
   { key: '2', does: 'Walkaround', to: '/walkaround' },
+  { key: '4', does: 'Shelf', to: '/shelf' },
   { key: '6', does: 'Logbook', to: '/logbook' },
   { key: '7', does: 'Reckoner', to: '/reckoner' },
 ] as const;

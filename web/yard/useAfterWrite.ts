@@ -11,7 +11,7 @@ export function useAfterWrite() {
   const tell = useTell();
   const refresh = useCallback(async () => {
     await Promise.all(
-      ['machines', 'machine', 'yard', 'entries', 'shared-rulebooks', 'walkaround', 'walk'].map((key) =>
+      ['machines', 'machine', 'yard', 'entries', 'shared-rulebooks', 'walkaround', 'walk', 'shelf'].map((key) =>
         queries.invalidateQueries({ queryKey: [key] }),
       ),
     );

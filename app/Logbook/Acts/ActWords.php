@@ -21,10 +21,17 @@ final class ActWords
         ]));
     }
 
-    /** `0.3 qt of 10W-30` */
+    /** `0.3 qt of 10W-30 out of the 20 L container` */
     public static function moved(?Move $move): string
     {
-        return implode(' of ', array_filter([$move?->typed, $move?->fluid]));
+        $amount = implode(' of ', array_filter([$move?->typed, $move?->fluid]));
+        $container = $move?->onlyContainer();
+
+        return $amount.match (true) {
+            $container !== null => " out of the {$container->size} container",
+            $move !== null && $move->draws->isNotEmpty() => " out of {$move->draws->count()} containers",
+            default => '',
+        };
     }
 
     private static function done(Act $act): string

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Logbook\Acts;
 
-use App\Logbook\Fluids\Supply;
+use App\Logbook\Stock\Container;
+use App\Logbook\Stock\Supply;
 use App\Machines\Spot;
 use Core\Inspect\LimitSource;
 use Core\Inspect\Worn;
@@ -22,6 +23,7 @@ final readonly class GivenAct
      * @param  Quantity|null  $poured  what went in or out
      * @param  string|null  $pouredTyped  the same as it was written
      * @param  Supply|null  $fluid  what it was
+     * @param  Container|null  $container  out of which it was poured
      * @param  array<string, mixed>  $fitting  the columns of {@see Fitting}
      * @param  string|null  $uuid  as its device named it
      * @param  string|null  $replaces  what the same person said before
@@ -43,6 +45,7 @@ final readonly class GivenAct
         public ?Quantity $poured = null,
         public ?string $pouredTyped = null,
         public ?Supply $fluid = null,
+        public ?Container $container = null,
         public ?int $strokes = null,
         public bool $signSeen = false,
         public array $fitting = [],

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Logbook\Acts;
 
-use App\Logbook\Fluids\Supply;
+use App\Logbook\Stock\Container;
+use App\Logbook\Stock\StockMove;
+use App\Logbook\Stock\Supply;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * Fluid that went into a compartment or out of it.
@@ -21,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $supply_id
  * @property string|null $fluid what it was called then
  * @property-read Supply|null $supply
+ * @property-read Collection<int, StockMove> $draws
  */
 final class Move extends Model
 {
@@ -29,6 +34,18 @@ final class Move extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return HasMany<StockMove, $this> out of which containers it was poured */
+    public function draws(): HasMany
+    {
+        return $this->hasMany(StockMove::class, 'act_id', 'act_id')->whereNotNull('container_id')->with('container');
+    }
+
+    /** Where all of it was poured out of one. */
+    public function onlyContainer(): ?Container
+    {
+        return $this->draws->count() === 1 ? $this->draws[0]->container : null;
+    }
 
     /** @return BelongsTo<Supply, $this> */
     public function supply(): BelongsTo

@@ -7,12 +7,14 @@ namespace App\Logbook\Acts;
 use App\Contract\Refusal;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
+use App\Logbook\Stock\FromShelf;
 use App\Machines\Machine;
 use App\Notes\Circumstances;
 use Carbon\CarbonImmutable;
 use Core\Inspect\Worn;
 use Core\Machine\ActKind;
 use Core\Machine\OneOccasion;
+use Core\Machine\Outcome;
 use Core\Measure\Unit;
 use Illuminate\Support\Str;
 
@@ -21,7 +23,7 @@ final class WriteActs
 {
     private const LONGEST_WORDS = 500;
 
-    public function __construct(private readonly WhatMeets $whatMeets)
+    public function __construct(private readonly WhatMeets $whatMeets, private readonly FromShelf $fromShelf)
     {
     }
 
@@ -163,9 +165,15 @@ final class WriteActs
                 'supply_id' => $given->fluid?->id,
                 'fluid' => $given->fluid?->name,
             ]);
+            if (! $isOut && $given->fluid !== null && $litres !== null) {
+                $this->fromShelf->pour($act, $given->fluid, $litres, $given->pouredTyped, $given->container);
+            }
         }
         if (array_filter($given->fitting) !== []) {
-            $act->fitting()->create($given->fitting);
+            $act->setRelation('fitting', $act->fitting()->create($given->fitting));
+        }
+        if ($given->outcome === Outcome::Done) {
+            $this->fromShelf->fit($act, $given->spot);
         }
     }
 

@@ -7,6 +7,8 @@ namespace App\Logbook\Fluids;
 use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\Logbook\Acts\GivenAct;
+use App\Logbook\Stock\Container;
+use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Sheets;
 use App\Machines\Spot;
@@ -20,6 +22,7 @@ use Core\Machine\CompartmentKind;
 use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Core\Supply\SupplyKind;
 
 /**
  * The acts of something done to a compartment's fluid: the pour or the drain itself with what the fluid looked like,
@@ -55,8 +58,8 @@ final readonly class FluidActs
     ): array {
         $named = $at->parent ?? $at;
         $compartment = $named->holder ?? $named;
-        $fluid = $given->supply === null ? null : Supply::query()->find($given->supply)
-            ?? throw Refusal::field("{$path}fluid", 'Nobody has written down such a fluid.');
+        $container = $given->container === null ? null : self::container($given, "{$path}container");
+        $fluid = $container?->supply ?? self::fluid($given, "{$path}fluid");
         $amount = $given->amount === null ? null : Quantity::parse($given->amount, Unit::Litre);
         $isSure = trim((string) $circumstances->confirmedBecause) !== '';
         $wrong = $fluid === null || $kind === ActKind::Drained || $kind === ActKind::Sampled
@@ -87,6 +90,7 @@ final readonly class FluidActs
             poured: $amount,
             pouredTyped: $given->amount,
             fluid: $fluid,
+            container: $container,
             note: $circumstances->note,
             uuid: $uuid,
             replaces: $replaces,
@@ -117,6 +121,25 @@ final readonly class FluidActs
             ];
 
         return [$act, ...$looks, ...$poured];
+    }
+
+    private static function fluid(GivenFluid $given, string $field): ?Supply
+    {
+        return $given->supply === null
+            ? null
+            : Supply::query()->where('kind', SupplyKind::Fluid)->find($given->supply)
+            ?? throw Refusal::field($field, 'Nobody has written down such a fluid.');
+    }
+
+    private static function container(GivenFluid $given, string $field): Container
+    {
+        $container = Container::query()->standing()->with('supply')->find($given->container)
+            ?? throw Refusal::field($field, 'There is no such container on the shelf.');
+        if ($given->supply !== null && $given->supply !== $container->supply_id) {
+            throw Refusal::field($field, "That container holds {$container->supply->name}.");
+        }
+
+        return $container;
     }
 
     private function wrong(Machine $machine, Spot $compartment, Supply $fluid): ?string

@@ -27,18 +27,30 @@ final readonly class FluidFit
     {
         $kind = $compartment->compartment ?? CompartmentKind::Engine;
 
-        return WillItDo::judge($bottle, Sheets::compartment($compartment)->housing($kind), new Conditions(
-            $this->yard->coldestNight(),
-            $this->yard->hottestDay(),
-            $machine->warranty()->runs($this->now($machine)),
-            $this->yard->fluid_school,
-        ));
+        return WillItDo::judge(
+            $bottle,
+            Sheets::compartment($compartment)->housing($kind),
+            $this->conditions($this->isUnderWarranty($machine)),
+        );
     }
 
-    private function now(Machine $machine): Point
+    public function conditions(bool $isUnderWarranty): Conditions
     {
+        return new Conditions(
+            $this->yard->coldestNight(),
+            $this->yard->hottestDay(),
+            $isUnderWarranty,
+            $this->yard->fluid_school,
+        );
+    }
+
+    public function isUnderWarranty(Machine $machine): bool
+    {
+        $warranty = $machine->warranty();
         $now = CarbonImmutable::now();
 
-        return new Point(Placing::of($machine)->run($now, distance: false), null, $this->yard->dayOf($now));
+        return ($warranty->until !== null || $warranty->hours !== null) && $warranty->runs(
+            new Point(Placing::of($machine)->run($now, distance: false), null, $this->yard->dayOf($now)),
+        );
     }
 }

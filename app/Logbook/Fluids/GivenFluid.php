@@ -8,13 +8,14 @@ use App\Contract\TypedVolume;
 use Core\Fluid\Seen;
 use Illuminate\Validation\Rule;
 
-/** What is told of a fluid that went in or out: how much, which, and what it looked like. */
+/** What is told of a fluid that went in or out: how much, which, out of which container, and what it looked like. */
 final readonly class GivenFluid
 {
     /** @param  list<Seen>  $seen */
     public function __construct(
         public ?string $amount = null,
         public ?int $supply = null,
+        public ?int $container = null,
         public array $seen = [],
         public bool $firstService = false,
     ) {
@@ -26,6 +27,7 @@ final readonly class GivenFluid
         return new self(
             $given['amount'] ?? null,
             $given['fluid'] ?? null,
+            $given['container'] ?? null,
             array_map(Seen::from(...), $given['seen'] ?? []),
             $given['first_service'] ?? false,
         );
@@ -40,6 +42,7 @@ final readonly class GivenFluid
         return [
             "{$path}amount" => ['sometimes', 'nullable', 'string', 'max:40', new TypedVolume],
             "{$path}fluid" => ['sometimes', 'nullable', 'integer'],
+            "{$path}container" => ['sometimes', 'nullable', 'integer'],
             "{$path}seen" => ['sometimes', 'array', 'list', 'max:14'],
             "{$path}seen.*" => ['distinct', Rule::enum(Seen::class)],
             "{$path}first_service" => ['sometimes', 'boolean'],

@@ -146,7 +146,7 @@ final readonly class CorrectionNote implements NoteKind
     /** @return list<GivenAct> the tasks as corrected, and all else that the entry told of */
     private function acts(Machine $machine, Note $note, Entry $wrong): array
     {
-        $old = $wrong->acts()->standing()->with('spot.grease', 'move.supply', 'fitting')->get();
+        $old = $wrong->acts()->standing()->with('spot.grease', 'move.supply', 'move.draws', 'fitting')->get();
         $known = $old->pluck('task_id')->filter()->unique();
         $tasks = collect($note->given['tasks'] ?? $known->all());
         $spokenOf = array_intersect_key($note->given, array_flip(['other', 'puts_right']));
@@ -185,6 +185,7 @@ final readonly class CorrectionNote implements NoteKind
             poured: $act->move?->litres === null ? null : Quantity::parse("{$act->move->litres} L", Unit::Litre),
             pouredTyped: $act->move?->typed,
             fluid: $act->move?->supply,
+            container: $act->move?->onlyContainer(),
             strokes: $act->strokes,
             signSeen: $act->sign_seen,
             fitting: $act->fitting?->only('number', 'found', 'seal', 'reused', 'torque', 'by_feel') ?? [],

@@ -15,8 +15,11 @@ use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Supply\PartFields;
 use Core\Supply\PartSheet;
-use Core\Supply\TakenByTask;
-use Core\Supply\TaskPlace;
+use Core\Supply\Taken\Taken;
+use Core\Supply\Taken\TakenFluid;
+use Core\Supply\Taken\TaskOpening;
+use Core\Supply\Taken\TaskPlace;
+use Core\Supply\Taken\TaskWork;
 use PHPUnit\Framework\TestCase;
 
 /** What belongs at a place, and what a task takes by construction. Numbers are invented. */
@@ -76,17 +79,14 @@ final class PartsTest extends TestCase
     /** Row 6: washer, cover ring, cap gasket not bought; the old one used again. */
     public function test_a_change_brings_the_seal_of_every_opening_the_filter_and_what_it_uses_up_and_what_was_reused(): void
     {
-        $taken = TakenByTask::of(TaskKind::Replace, [
+        $taken = self::taken(
             self::compartment('plug', reused: 2),
-            new TaskPlace(
-                self::spot('filter', SpotKind::Part),
-                part: self::part(
-                    ['kind' => 'filter', 'number' => 'WD 15', 'seal' => 'WD 16 ring', 'uses' => ['rag', 'cleaner']],
-                ),
+            self::filter(
+                ['kind' => 'filter', 'number' => 'WD 15', 'seal' => 'WD 16 ring', 'uses' => ['rag', 'cleaner']],
             ),
-        ]);
+        );
 
-        self::assertSame('4.2 qt', $taken->fluids[0]['amount']?->written, 'with its filter');
+        self::assertSame('4.2 qt', $taken->fluids[0]->amount?->written, 'with its filter');
         self::assertSame(
             [
                 'WD 20 cap gasket' => '',
@@ -94,7 +94,7 @@ final class PartsTest extends TestCase
                 'WD 15' => '',
                 'WD 16 ring' => '',
             ],
-            array_column($taken->parts, 'again', 'name'),
+            array_column($taken->parts, 'again', 'number'),
         );
         self::assertSame(['19 mm socket'], array_column($taken->tools, 'tool'));
         self::assertSame(['rag', 'cleaner'], $taken->uses);
@@ -102,42 +102,40 @@ final class PartsTest extends TestCase
 
     public function test_what_is_drawn_out_through_the_stick_takes_no_drain_washer(): void
     {
-        $taken = TakenByTask::of(TaskKind::Replace, [self::compartment('suction')]);
+        $taken = self::taken(self::compartment('suction'));
 
-        self::assertSame(['WD 20 cap gasket'], array_column($taken->parts, 'name'));
-        self::assertSame('3.8 qt', $taken->fluids[0]['amount']?->written, 'without a filter');
+        self::assertSame(['WD 20 cap gasket'], array_column($taken->parts, 'number'));
+        self::assertSame('3.8 qt', $taken->fluids[0]->amount?->written, 'without a filter');
     }
 
     /** Row 22: a filters-only change that drinks far more than the pan showed. */
     public function test_filters_only_takes_what_runs_out_with_them(): void
     {
-        $filters = new TaskPlace(
-            self::spot('filter', SpotKind::Part),
-            part: self::part(['kind' => 'filter', 'number' => 'WD 38']),
-        );
+        $filter = self::filter(['kind' => 'filter', 'number' => 'WD 38']);
+        $taken = Taken::by(new TaskWork(TaskKind::Replace, [$filter], '1.75 gal'));
 
+        self::assertSame(['oil', '1.75 gal'], [$taken->fluids[0]->spot, $taken->fluids[0]->amount?->written]);
+        self::assertFalse($taken->fluids[0]->isDrained, 'no pan has to take it');
+        $nowhere = TaskPlace::ofPart(self::spot('filter', SpotKind::Part), self::part(['kind' => 'filter']));
         self::assertSame(
             ['1.75 gal to pour back what runs out with the filters'],
-            TakenByTask::of(TaskKind::Replace, [$filters], '1.75 gal')->uses,
+            Taken::by(new TaskWork(TaskKind::Replace, [$nowhere], '1.75 gal'))->uses,
         );
     }
 
     /** Row 7: a kit no longer holds the gasket it used to hold. */
     public function test_what_a_task_needs_and_its_kit_lacks_is_bought_beside_it(): void
     {
-        $place = fn (array $holds): TaskPlace => new TaskPlace(self::spot('cvt', SpotKind::Part), part: self::part([
+        $place = fn (array $holds): TaskPlace => self::filter([
             'number' => 'WD 41',
             'seal' => 'WD 42 gasket',
             'kit' => 'WD 40 kit',
             'kit_holds' => $holds,
-        ]));
-        $parts = fn (TaskPlace $place): array => array_column(
-            TakenByTask::of(TaskKind::Replace, [$place])->parts,
-            'name',
-        );
+        ]);
+        $parts = fn (TaskPlace $place): array => array_column(self::taken($place)->parts, 'number');
 
-        self::assertSame(['WD 41'], $parts($place([['name' => 'belt'], ['name' => 'WD 42 gasket']])));
-        self::assertSame(['WD 41', 'WD 42 gasket'], $parts($place([['name' => 'belt']])));
+        self::assertSame(['WD 40 kit'], $parts($place([['name' => 'belt'], ['name' => 'WD 42 gasket']])));
+        self::assertSame(['WD 40 kit', 'WD 42 gasket'], $parts($place([['name' => 'belt']])));
     }
 
     /**
@@ -145,14 +143,38 @@ final class PartsTest extends TestCase
      */
     public function test_cleaning_a_strainer_takes_its_ring_and_no_new_strainer(): void
     {
-        $strainer = new TaskPlace(
-            self::spot('screen', SpotKind::Part),
-            part: self::part(
-                ['kind' => 'strainer', 'number' => 'WD 118', 'seal' => 'WD 119 ring', 'uses' => ['cleaner']],
-            ),
+        $strainer = self::filter(
+            ['kind' => 'strainer', 'number' => 'WD 118', 'seal' => 'WD 119 ring', 'uses' => ['cleaner']],
         );
 
-        self::assertSame(['WD 119 ring'], array_column(TakenByTask::of(TaskKind::Clean, [$strainer])->parts, 'name'));
+        self::assertSame(
+            ['WD 119 ring'],
+            array_column(Taken::by(new TaskWork(TaskKind::Clean, [$strainer]))->parts, 'number'),
+        );
+    }
+
+    public function test_what_several_tasks_do_at_one_place_is_done_once_and_the_filter_of_one_is_counted_for_the_oil_of_the_other(): void
+    {
+        $oil = new TaskWork(TaskKind::Replace, [self::compartment('plug')]);
+        $filter = new TaskWork(TaskKind::Replace, [self::filter(['kind' => 'filter', 'number' => 'WD 15'])], '0.4 qt');
+        $taken = Taken::by($oil, $filter, $oil);
+
+        self::assertSame(['4.2 qt'], array_map(fn (TakenFluid $fluid): ?string => $fluid->amount?->written, $taken->fluids));
+        self::assertSame(
+            ['WD 20 cap gasket' => 1, 'WD 12 washer' => 1, 'WD 15' => 1],
+            array_column($taken->parts, 'count', 'number'),
+        );
+    }
+
+    private static function taken(TaskPlace ...$places): Taken
+    {
+        return Taken::by(new TaskWork(TaskKind::Replace, array_values($places)));
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private static function filter(array $given): TaskPlace
+    {
+        return TaskPlace::ofPart(self::spot('filter', SpotKind::Part, parent: 'oil'), self::part($given));
     }
 
     private static function compartment(string $way, int $reused = 0): TaskPlace
@@ -161,19 +183,17 @@ final class PartsTest extends TestCase
             self::spot('oil', SpotKind::Compartment),
             SheetFields::read(new Fields(['capacities' => [['amount' => '3.8/4.2 qt']], 'drain_way' => $way])),
             [
-                [
-                    self::spot('fill', SpotKind::Opening, OpeningRole::Fill),
-                    OpeningSheet::read(new Fields(['seal' => 'WD 20 cap gasket'])),
-                    0,
-                ],
-                [
-                    self::spot('drain', SpotKind::Opening, OpeningRole::Drain),
-                    OpeningSheet::read(new Fields(['seal' => 'WD 12 washer', 'tool' => '19 mm socket'])),
-                    $reused,
-                ],
-                [self::spot('stick', SpotKind::Opening, OpeningRole::Level), OpeningSheet::read(new Fields([])), 0],
+                self::opening('fill', OpeningRole::Fill, ['seal' => 'WD 20 cap gasket']),
+                self::opening('drain', OpeningRole::Drain, ['seal' => 'WD 12 washer', 'tool' => '19 mm socket'], $reused),
+                self::opening('stick', OpeningRole::Level, []),
             ],
         );
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private static function opening(string $key, OpeningRole $role, array $given, int $reused = 0): TaskOpening
+    {
+        return TaskOpening::of(self::spot($key, SpotKind::Opening, $role), OpeningSheet::read(new Fields($given)), $reused);
     }
 
     /** @param  array<string, mixed>  $given */
@@ -182,8 +202,12 @@ final class PartsTest extends TestCase
         return PartFields::read(new Fields($given));
     }
 
-    private static function spot(string $key, SpotKind $kind, ?OpeningRole $role = null): Spot
-    {
-        return new Spot($key, $kind, Subject::EngineOil, $key, role: $role);
+    private static function spot(
+        string $key,
+        SpotKind $kind,
+        ?OpeningRole $role = null,
+        ?string $parent = null,
+    ): Spot {
+        return new Spot($key, $kind, Subject::EngineOil, $key, parent: $parent, role: $role);
     }
 }

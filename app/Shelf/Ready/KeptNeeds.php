@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Ready;
+
+use App\Logbook\EntryKind;
+use App\Machines\Yard;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+
+/** What was reckoned of the needs of many machines, kept until anything that it rests on changes. */
+final readonly class KeptNeeds
+{
+    private const MINUTES = 60;
+
+    public function __construct(private Yard $yard)
+    {
+    }
+
+    /**
+     * @param  array<mixed>  $asked
+     * @param  \Closure(): array<string, mixed>  $reckon
+     * @return string as JSON
+     */
+    public function of(array $asked, \Closure $reckon): string
+    {
+        $key = 'needs '.md5(json_encode($asked, JSON_THROW_ON_ERROR));
+        $stamp = $this->stamp();
+        $kept = Cache::get($key);
+        if (! is_array($kept) || $kept['stamp'] !== $stamp) {
+            $kept = ['stamp' => $stamp, 'answer' => json_encode($reckon(), JSON_THROW_ON_ERROR)];
+            Cache::put($key, $kept, now()->addMinutes(self::MINUTES));
+        }
+
+        return $kept['answer'];
+    }
+
+    /** Another one whenever a fact, a supply, or the day is another. */
+    private function stamp(): string
+    {
+        $stamp = DB::query()
+            ->selectSub(DB::table('machines')->selectRaw("concat_ws(' ', count(*), sum(facts_version), sum(version))"), 'machines')
+            ->selectSub(DB::table('supplies')->selectRaw("concat_ws(' ', count(*), sum(version))"), 'supplies')
+            ->selectSub(DB::table('stock_moves')->selectRaw('max(id)'), 'moves')
+            ->selectSub(
+                DB::table('entries')->whereIn('kind', [EntryKind::Bought, EntryKind::Counted])
+                    ->whereNotNull('struck_at')->selectRaw('count(*)'),
+                'struck',
+            )
+            ->first();
+
+        return implode(' ', [...(array) $stamp, $this->yard->version, $this->yard->today()->format('Y-m-d')]);
+    }
+}

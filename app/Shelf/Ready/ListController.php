@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Ready;
+
+use App\Contract\Refusal;
+use App\People\Person;
+use Carbon\CarbonImmutable;
+use Core\Supply\Need\Preference;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+
+/** Lists that are gathered: on the phone, on paper, or at the counter. */
+final readonly class ListController
+{
+    public function __construct(private ReadyWorks $works, private ListShape $shape)
+    {
+    }
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse([
+            'lists' => GatheringList::query()->whereNull('closed_at')->with('person:id,name')
+                ->orderByRaw('for_day is null, for_day, id')->get()
+                ->map(fn (GatheringList $list): array => $list->toRecord())->all(),
+        ]);
+    }
+
+    public function store(ListRequest $request): JsonResponse
+    {
+        $given = $request->validated();
+        $works = [
+            ...$this->works->ofRules($given['rules'] ?? []),
+            ...$this->works->ofSpots($given['spots'] ?? []),
+        ];
+        if ($works === []) {
+            throw Refusal::field('rules', 'Choose at least one job.');
+        }
+        $list = GatheringList::query()->create([
+            'name' => $given['name'],
+            'for_day' => $given['for_day'] ?? null,
+            'preference' => $given['preference'] ?? Preference::Makers,
+            'works' => GatheringList::remembered($works),
+            'person_id' => self::person($request)->id,
+            'made_at' => CarbonImmutable::now(),
+        ]);
+
+        return $list->respond($this->shape->of($list), 201);
+    }
+
+    public function show(GatheringList $list): JsonResponse
+    {
+        return $list->respond($this->shape->of($list));
+    }
+
+    public function update(ListChangeRequest $request, GatheringList $list): JsonResponse
+    {
+        $given = $request->validated();
+        $changed = $list->changeAsSeen(
+            $request,
+            function (GatheringList $current) use ($given): void {
+                $current->fill(array_diff_key($given, ['is_closed' => true]));
+                if (isset($given['is_closed'])) {
+                    $current->closed_at = $given['is_closed'] ? CarbonImmutable::now() : null;
+                }
+            },
+            fn (GatheringList $current): array => $current->toRecord(),
+        );
+
+        return $changed->respond($this->shape->of($changed));
+    }
+
+    public function want(Request $request, GatheringList $list): JsonResponse
+    {
+        $list->things()->create($request->validate([
+            'name' => ['required', 'string', 'max:80'],
+            'count' => ['required', 'integer', 'between:1,500'],
+        ], ['name.required' => 'Say what it is.', 'count.required' => 'Say how many.']) + ['uuid' => (string) Str::uuid()]);
+
+        return new JsonResponse($this->shape->of($list), 201);
+    }
+
+    public function unwant(GatheringList $list, string $thing): JsonResponse
+    {
+        $list->things()->findOrFail($thing)->delete();
+
+        return new JsonResponse($this->shape->of($list));
+    }
+
+    public function csv(GatheringList $list): Response
+    {
+        return new Response(ListCsv::of($this->shape->of($list)), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8; header=present',
+            'Content-Disposition' => 'attachment; filename="list.csv"',
+        ]);
+    }
+
+    public function link(Request $request, GatheringList $list): JsonResponse
+    {
+        return new JsonResponse(CounterLink::open($list, self::person($request))->toRecord(), 201);
+    }
+
+    public function unlink(GatheringList $list, string $link): Response
+    {
+        $list->links()->findOrFail($link)->delete();
+
+        return new Response('', 204);
+    }
+
+    /** For the person at the counter: this list alone. */
+    public function counter(string $token): JsonResponse
+    {
+        $link = CounterLink::byToken($token)
+            ?? abort(404, 'This link has ended, or was taken back. Ask whoever sent it for a new one.');
+
+        return new JsonResponse(
+            $this->shape->atCounter($link),
+            headers: ['X-Robots-Tag' => 'noindex, nofollow', 'Referrer-Policy' => 'no-referrer'],
+        );
+    }
+
+    private static function person(Request $request): Person
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+
+        return $person;
+    }
+}

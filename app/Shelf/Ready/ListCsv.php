@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Ready;
+
+/** A list as a table of text. Source: RFC 4180. */
+final class ListCsv
+{
+    private const HEADINGS = ['what', 'name', 'number or size', 'needed', 'on the shelf', 'to buy', 'cost', 'for', 'got'];
+
+    /** @param  array<string, mixed>  $list  as the contract's `GatheringListRead` */
+    public static function of(array $list): string
+    {
+        $got = fn (array $line): string => in_array($line['key'], $list['gathered'], true) ? 'yes' : '';
+        $rows = [self::HEADINGS];
+        foreach ($list['fluids'] as $line) {
+            $rows[] = ['fluid', $line['name'], $line['in_words'], $line['amount']['display'], $line['have']['display'], '', '', implode('; ', $line['for']), $got($line)];
+        }
+        foreach ($list['parts'] as $line) {
+            $rows[] = ['part', $line['name'], $line['number'], $line['count'], $line['have'], '', '', implode('; ', $line['for']), $got($line)];
+        }
+        foreach ($list['to_buy'] as $line) {
+            $rows[] = ['buy', $line['name'], $line['size'] ?? $line['number'] ?? '', '', '', $line['count'] ?? $line['amount']['display'] ?? '', $line['cost'] ?? '', '', $got($line)];
+        }
+        foreach ($list['wanted'] as $line) {
+            $rows[] = ['buy', $line['name'], '', '', '', $line['count'], '', 'put on the list by hand', $got($line)];
+        }
+        foreach ($list['tools'] as $line) {
+            $rows[] = ['tool', $line['tool'], '', '', '', '', '', $line['for'], $got($line)];
+        }
+        foreach ($list['uses'] as $line) {
+            $rows[] = ['used up', $line['name'], '', '', '', '', '', $line['for'], $got($line)];
+        }
+
+        return implode('', array_map(self::row(...), $rows));
+    }
+
+    /** @param  list<string|int>  $cells */
+    private static function row(array $cells): string
+    {
+        return implode(',', array_map(function (string|int $cell): string {
+            // A table program would take a cell that begins so for a formula.
+            $text = preg_match('/^[=+\-@\t\r]/', (string) $cell) === 1 ? "'{$cell}" : (string) $cell;
+
+            return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+        }, $cells))."\r\n";
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Stock;
+
+use App\Logbook\Stock\Container;
+use App\Logbook\Stock\FromShelf;
+use App\Logbook\Stock\StockLevels;
+use App\Logbook\Stock\Supply;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Core\Form\Written;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+use Core\Supply\ContainerPlan;
+use Illuminate\Database\Eloquent\Collection;
+
+/** A supply with what there is of it. */
+final readonly class SupplyShape
+{
+    public function __construct(private FromShelf $fromShelf)
+    {
+    }
+
+    /**
+     * @param  Collection<int, Supply>  $supplies
+     * @return list<array<string, mixed>> as the contract's `Supply`
+     */
+    public function all(Collection $supplies): array
+    {
+        $supplies->load('containers');
+        $levels = StockLevels::of($supplies->modelKeys());
+
+        return array_values($supplies->map(fn (Supply $supply): array => $this->of($supply, $levels))->all());
+    }
+
+    /** @return array<string, mixed> */
+    private function of(Supply $supply, StockLevels $levels): array
+    {
+        $left = $levels->supply($supply->id);
+        $nowhere = $levels->fromNowhere($supply->id);
+        $containers = $supply->containers
+            ->filter(fn (Container $one): bool => ! self::isEmpty($one, $levels->container($one)->left));
+        $told = array_values($containers->map(
+            fn (Container $one): array => $this->container($one, $supply, $levels),
+        )->all());
+
+        return [
+            ...$supply->toRecord(),
+            'is_kept' => $levels->isKept($supply->id),
+            'left' => [
+                'value' => (string) $left->left->stripTrailingZeros(),
+                'in_words' => LeftWords::of($supply, $left->left),
+                'below_nothing' => $left->isBelowNothing() || ($supply->isFluid() && $nowhere->isBelowNothing()),
+            ],
+            'containers' => $told,
+            'says' => array_values(array_filter([
+                $left->isBelowNothing()
+                    ? 'More was used than was there by the book. Count it.'
+                    : ($supply->isFluid() && $nowhere->isBelowNothing()
+                        ? Quantity::of($nowhere->left->abs(), Unit::Litre)->display()
+                            .' was poured and came from no container that is known. Count them.'
+                        : null),
+                ...array_column(array_filter($told, fn (array $one): bool => $one['is_over']), 'why'),
+            ])),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function container(Container $container, Supply $supply, StockLevels $levels): array
+    {
+        $left = $levels->container($container);
+        $life = $this->fromShelf->life($container, $supply, $levels);
+        $size = Quantity::parse($container->size);
+        $share = $left->usable()->toBigRational()->dividedBy($container->full()->toBigRational());
+
+        return [
+            'id' => $container->id,
+            'size' => $container->size,
+            'left' => Written::quantity(
+                Quantity::of(
+                    $left->usable()->toBigRational()->dividedBy($container->full())->multipliedBy($size->value),
+                    $size->unit,
+                ),
+            ),
+            'litres' => $container->full()->toFloat(),
+            'share_left' => min(1.0, $share->toScale(3, RoundingMode::HALF_UP)->toFloat()),
+            'below_nothing' => $left->isBelowNothing(),
+            'opened_on' => $levels->opened($container) === null ? null : $levels->opened($container)->format('Y-m-d'),
+            'until' => Written::day($life->until),
+            'is_over' => $life->isOver,
+            'why' => $life->why,
+        ];
+    }
+
+    /** What is left in it is less than what stays in a housing. */
+    private static function isEmpty(Container $container, BigDecimal $left): bool
+    {
+        return ! $left->isNegative()
+            && $left->toBigRational()->isLessThanOrEqualTo(
+                $container->full()->toBigRational()->multipliedBy(BigRational::of(ContainerPlan::TOLERANCE)),
+            );
+    }
+}

@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reckoner;
+
+use Core\Fluid\Sheet\Capacity;
+use Core\Fluid\Sheet\CapacityKind;
+use Core\Fluid\Sheet\CompartmentSheet;
+use Core\Form\Fields;
+use Core\Machine\CompartmentKind;
+use Core\Machine\OpeningRole;
+use Core\Machine\Spot;
+use Core\Machine\SpotKind;
+use Core\Machine\Subject;
+use Core\Machine\TaskKind;
+use Core\Measure\Dimension;
+use Core\Measure\Quantity;
+use Core\Supply\KitPiece;
+use Core\Supply\PartKind;
+use Core\Supply\PartSheet;
+use Core\Supply\Taken\Seal;
+use Core\Supply\Taken\TaskOpening;
+use Core\Supply\Taken\TaskPlace;
+use Core\Supply\Taken\TaskWork;
+
+/** Reads tasks with the compartments, openings and parts at which they are done. */
+final class TaskFields
+{
+    private const MOST = 500;
+
+    private const MOST_PIECES = 99;
+
+    /** What belongs to the order of the work, and not to what it takes. */
+    private const OF_ORDER = [
+        'compartment' => ['protocol', 'fill', 'warm', 'drip', 'valve'],
+        'opening' => ['loose', 'torque', 'magnet'],
+        'part' => ['hangs', 'drinks', 'loose', 'torque'],
+        'task' => ['check', 'undoes'],
+    ];
+
+    /** @var array<string, TaskPlace> by key */
+    private array $places = [];
+
+    /** @var array<string, string> the fluid of each compartment */
+    private array $fluids = [];
+
+    /** @var list<TaskWork> */
+    private array $works = [];
+
+    private function __construct(private readonly Fields $given)
+    {
+    }
+
+    public static function read(Fields $given): self
+    {
+        $fields = new self($given);
+        foreach ($fields->rows($given, 'compartments', 'the compartments') as $row) {
+            $fields->compartment($row);
+        }
+        foreach ($fields->rows($given, 'parts', 'the parts') as $row) {
+            $fields->part($row);
+        }
+        foreach ($fields->rows($given, 'tasks', 'the tasks') as $row) {
+            $fields->task($row);
+        }
+        if ($fields->works === []) {
+            $given->fault('tasks', 'Say what is to be done.');
+        }
+
+        return $fields;
+    }
+
+    /** @return list<TaskWork> */
+    public function works(): array
+    {
+        return $this->works;
+    }
+
+    /** What is poured into a compartment: its fluid, or its key where nobody has said. */
+    public function fluid(string $compartment): string
+    {
+        return $this->fluids[$compartment] ?? $compartment;
+    }
+
+    private function compartment(Fields $row): void
+    {
+        $kind = $row->choice('kind', CompartmentKind::Engine, 'the kind of compartment');
+        $key = $this->key($row);
+        $pour = $row->optionalMeasure('pour', 'what is poured', Dimension::Volume);
+        $capacity = $this->capacity($row, $pour);
+        $shares = trim((string) $row->optionalText('shares_with', 'the compartment it shares with')) ?: null;
+        $fluid = trim((string) $row->optionalText('fluid', 'the fluid'));
+        $this->passOver($row, 'compartment');
+        $openings = [];
+        foreach ($this->rows($row, 'openings', 'the openings') as $opening) {
+            $openings[] = $this->opening($opening, $key);
+        }
+        if ($key === null) {
+            return;
+        }
+        $this->fluids[$key] = $fluid === '' ? $key : $fluid;
+        $this->places[$key] = new TaskPlace(
+            self::spot($key, SpotKind::Compartment, compartment: $kind),
+            new CompartmentSheet($capacity === null ? [] : [$capacity], sharesWith: $shares),
+            array_values(array_filter($openings)),
+        );
+    }
+
+    private function opening(Fields $row, ?string $in): ?TaskOpening
+    {
+        $role = $row->option('role', array_column(OpeningRole::cases(), 'value'), 'what the opening is for');
+        $tool = trim((string) $row->optionalText('tool', 'the tool'));
+        $seals = $this->seals($row);
+        $key = $this->key($row);
+        $this->passOver($row, 'opening');
+        if ($key === null || $role === null) {
+            return null;
+        }
+        $spot = self::spot($key, SpotKind::Opening, $in, role: OpeningRole::from($role));
+        $opening = new TaskOpening($spot, $tool, $seals);
+        $this->places[$key] = new TaskPlace($spot, openings: [$opening]);
+
+        return $opening;
+    }
+
+    private function part(Fields $row): void
+    {
+        $kind = $row->choice('kind', PartKind::Other, 'the sort of part');
+        $key = $this->key($row);
+        $in = trim((string) $row->optionalText('in', 'the compartment it sits in')) ?: null;
+        $number = trim((string) $row->optionalText('number', 'the number'));
+        $seals = $this->seals($row);
+        $kit = $this->kit($row);
+        $this->passOver($row, 'part');
+        if ($key !== null) {
+            $this->places[$key] = new TaskPlace(
+                self::spot($key, SpotKind::Part, $in),
+                part: new PartSheet($kind, $number, kitHolds: $kit),
+                seals: $seals,
+            );
+        }
+    }
+
+    private function task(Fields $row): void
+    {
+        $acts = array_column(TaskKind::cases(), 'value');
+        $act = $row->option('act', $acts, 'what is done');
+        $at = trim((string) $row->text('at', 'where'));
+        $this->passOver($row, 'task');
+        $place = $this->places[$at] ?? null;
+        if ($at !== '' && $place === null) {
+            $row->fault('at', "No compartment, opening or part has the key \"{$at}\".");
+        }
+        $kind = TaskKind::tryFrom((string) $act);
+        if ($place === null || $kind === null) {
+            return;
+        }
+        $holder = $place->compartment?->sharesWith === null ? null : $this->places[$place->compartment->sharesWith] ?? null;
+        $this->works[] = new TaskWork($kind, array_values(array_filter([$place, $holder])));
+    }
+
+    /** @param  Quantity|null  $pour  what is poured stands before what it holds */
+    private function capacity(Fields $row, ?Quantity $pour): ?Capacity
+    {
+        if ($row->isSet('capacity')) {
+            $range = $row->within('capacity', 'the capacity');
+            $least = $range->optionalMeasure('min', 'the least', Dimension::Volume);
+            $most = $range->measure('max', 'the most', Dimension::Volume);
+            if ($least !== null && $most !== null && $least->compareTo($most) > 0) {
+                $range->fault('min', "The least, {$least->inWords()}, is over the most, {$most->inWords()}.");
+            }
+        } else {
+            $most = $row->optionalMeasure('capacity', 'the capacity', Dimension::Volume);
+        }
+        $amount = $pour ?? $most;
+        if ($amount?->value->isZero()) {
+            $row->fault($pour === null ? 'capacity' : 'pour', 'A compartment holds more than nothing.');
+        }
+
+        return $amount === null ? null : new Capacity(CapacityKind::Refill, $amount, $amount, $amount->inWords());
+    }
+
+    /** @return list<Seal> */
+    private function seals(Fields $row): array
+    {
+        $rows = $row->isSet('seal')
+            ? [$row->within('seal', 'the seal')]
+            : ($row->isList('seal') ? $row->rows('seal', 'the seals', short: 'number') : []);
+        if ($rows === []) {
+            return Seal::list(trim((string) $row->optionalText('seal', 'the seal')));
+        }
+
+        return array_map(fn (Fields $seal): Seal => new Seal(
+            trim((string) $seal->text('number', 'the number')),
+            $this->count($seal),
+        ), $rows);
+    }
+
+    /** @return list<KitPiece> what comes with the part under its number */
+    private function kit(Fields $row): array
+    {
+        return array_map(
+            fn (Fields $piece): KitPiece => new KitPiece(
+                trim((string) $piece->text('number', 'the number')),
+                $this->count($piece),
+            ),
+            $row->rows('kit', 'what is in the kit', short: 'number'),
+        );
+    }
+
+    private function count(Fields $row): int
+    {
+        $count = $row->optionalWholeNumber('count', 'how many', self::MOST_PIECES) ?? 1;
+        if ($count === 0) {
+            $row->fault('count', 'At least one.');
+        }
+
+        return $count;
+    }
+
+    private function key(Fields $row): ?string
+    {
+        $key = trim((string) $row->text('key', 'the key'));
+        if (isset($this->places[$key])) {
+            $row->fault('key', "\"{$key}\" is there already: keys are unique.");
+        }
+
+        return $key === '' ? null : $key;
+    }
+
+    private function passOver(Fields $row, string $kind): void
+    {
+        foreach (self::OF_ORDER[$kind] as $name) {
+            $row->passOver($name);
+        }
+    }
+
+    /** @return list<Fields> */
+    private function rows(Fields $given, string $name, string $what): array
+    {
+        $rows = $given->rows($name, $what);
+        if (count($rows) > self::MOST) {
+            $this->given->fault($name, 'At most '.self::MOST.' at once.');
+        }
+
+        return array_slice($rows, 0, self::MOST);
+    }
+
+    private static function spot(
+        string $key,
+        SpotKind $kind,
+        ?string $parent = null,
+        ?CompartmentKind $compartment = null,
+        ?OpeningRole $role = null,
+    ): Spot {
+        return new Spot($key, $kind, Subject::Other, $key, parent: $parent, compartment: $compartment, role: $role);
+    }
+}
