@@ -106,12 +106,18 @@ final class Findings
         }
         $told = (new Acts($told))->loadMissing('person:id,name', 'photos', 'spot')->toBase()
             ->keyBy(fn (Act $act): string => $act->toSighting()->id);
+        $grown = $told->map(AcceptedSeeps::grown(...))->filter();
+        foreach ($grown as $id => $why) {
+            $told[$id]->words = $why;
+        }
 
         return array_map(fn (Finding $finding): FindingThread => new FindingThread(
             $finding,
             array_map(fn (Sighting $sighting): Act => $told[$sighting->id], $finding->sightings),
             $finding->closedBy === null ? null : $told[$finding->closedBy->id],
-        ), Finding::ofOneThing(array_values($told->map(fn (Act $act): Sighting => $act->toSighting())->all())));
+        ), Finding::ofOneThing(array_values($told->map(
+            fn (Act $act, string $id): Sighting => $act->toSighting($grown->has($id)),
+        )->all())));
     }
 
     /** Of two who looked at one thing, the later where they say the same. */

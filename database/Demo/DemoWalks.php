@@ -182,6 +182,7 @@ final class DemoWalks
                     'kind' => 'accept',
                     'note' => 'As old as the machine; the seal is not to be had.',
                     'loses' => '0.5 qt',
+                    'of' => 'hydraulic',
                 ],
             ],
             ['Merganser', 26, 'otis', 'leaks', $found('watch', 'Weeping: damp, no drop')],

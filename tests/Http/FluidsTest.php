@@ -577,6 +577,33 @@ final class FluidsTest extends WalkTestCase
         self::assertContains('accepted', array_column($history, 'course'));
     }
 
+    /** Handbook section 17: it speaks again only when it loses more. */
+    public function test_an_accepted_seep_speaks_again_when_more_goes_in_than_was_accepted(): void
+    {
+        $this->tell($this->machine, 'look', ['on' => '2026-03-01', 'check' => 'leaks', 'said' => 'not_fine', 'verdict' => 'watch'])
+            ->assertCreated();
+        $accepted = ['on' => '2026-03-02', 'check' => 'leaks', 'note' => 'Old seal', 'loses' => '0.5 L'];
+        $this->tell($this->machine, 'accept', [...$accepted, 'of' => 'nothing'])->assertUnprocessable()
+            ->assertJsonPath('errors.of.0', 'Gadwall has no such fluid.');
+        $this->tell($this->machine, 'accept', [...$accepted, 'of' => 'hydraulic'])->assertCreated()
+            ->assertJsonPath('entry.in_words', 'Accepted as it is: Leaks: Loses 0.5 L a year of hydraulic oil.');
+        $open = fn (): array => $this->getJson("/api/machines/{$this->machine}/spots/leaks")->json('findings');
+        $pour = fn (string $day, string $amount): TestResponse => $this->tell(
+            $this->machine,
+            'top_up',
+            ['on' => $day, 'spot' => 'hydraulic', 'amount' => $amount],
+        )->assertCreated();
+        $pour('2026-02-01', '0.4 L');
+        $pour('2026-04-01', '80 mL');
+        self::assertSame([], $open(), '59 days at 0.5 L a year are 81 mL');
+        $pour('2026-05-02', '0.2 L');
+        self::assertSame(['watch'], array_column($open(), 'verdict'));
+        self::assertSame(
+            '0.28 L (0.3 qt) went in within 90 days, and 0.5 L a year was accepted.',
+            $open()[0]['why'],
+        );
+    }
+
     public function test_a_bottle_is_kept_once_by_its_name_and_its_label_is_read(): void
     {
         $id = $this->bottle('Orchard', ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['API SN']]);

@@ -416,7 +416,12 @@ final class OneFactTest extends WalkTestCase
         if ($kind === 'lift') {
             $this->tell($machine, 'stand_down', ['note' => 'Brakes'])->assertCreated();
         }
-        $known = ['{entry}' => $entry, '{task}' => $this->taskId($machine)];
+        $known = [
+            '{entry}' => $entry,
+            '{task}' => $this->taskId($machine),
+            '{supply}' => $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Ring', 'number' => 'WD 38'])->json('id'),
+            '{list}' => $this->postJson('/api/lists', ['name' => 'Thursday', 'rules' => [$this->ruleId($machine)]])->json('id'),
+        ];
         $given = json_decode(
             strtr(
                 (string) json_encode($given),
@@ -468,6 +473,10 @@ final class OneFactTest extends WalkTestCase
         yield 'skip' => ['skip', ['tasks' => ['{task}'], 'note' => 'To be sold']];
         yield 'call' => ['call', ['tasks' => ['{task}'], 'note' => 'Seen']];
         yield 'look' => ['look', ['check' => 'lights', 'said' => 'fine']];
+        yield 'bought' => ['bought', ['new' => ['name' => 'Washer', 'number' => 'WD 12'], 'count' => 3]];
+        yield 'counted' => ['counted', ['supply' => '{supply}', 'pieces' => 2, 'because' => 'One fell down']];
+        yield 'collected' => ['collected', ['waste' => 'oil']];
+        yield 'gather' => ['gather', ['list' => '{list}', 'item' => 'tool 19 mm socket', 'got' => true]];
         yield 'accept' => ['accept', ['check' => 'leaks', 'note' => 'Known for years', 'loses' => '0.5 qt']];
         yield 'mended' => ['mended', ['check' => 'leaks', 'note' => 'New seal']];
         yield 'grease' => ['grease', ['spot' => 'prop_shaft_joints', 'strokes' => 2]];

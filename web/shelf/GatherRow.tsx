@@ -47,7 +47,7 @@ export function GatherRow({ words, small, right, lacking = false, got = false, o
     return (
       <Plain>
         {told}
-        {right && <Right $lacking={lacking}>{right}</Right>}
+        <Right $lacking={lacking}>{right}</Right>
         {action && (
           <Act aria-label={action.label} onPress={action.onPress}>
             {action.words}

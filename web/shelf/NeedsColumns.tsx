@@ -10,6 +10,7 @@ const Table = styled.table`
   th:first-child, td:first-child { padding-left: 20px; } td:last-child, thead th:last-child { text-align: right; padding-right: 20px; }
   thead th { color: var(--soft); }
   tbody th { font-weight: 600; }
+  th span { display: block; font-weight: 450; }
   ${PHONE} { th:first-child, td:first-child { padding-left: 14px; } td:nth-child(2), thead th:nth-child(2) { display: none; } td:last-child { padding-right: 14px; } }
 `;
 const Buy = styled.span`color: var(--clay); font-weight: 700; white-space: nowrap;`;
@@ -37,7 +38,8 @@ export function NeedsColumns({ of }: { of: Schemas['Needs'] }) {
           {of.fluids.map((one) => (
             <tr key={one.key}>
               <th scope="row">
-                {one.name} <Soft>{one.take && `there: ${one.take}`}</Soft>
+                {one.name}
+                <Soft>{one.take && `there: ${one.take}`}</Soft>
               </th>
               <td>{one.for.join('; ')}</td>
               <td>{one.amount.display}</td>
@@ -49,7 +51,7 @@ export function NeedsColumns({ of }: { of: Schemas['Needs'] }) {
           {of.parts.map((one) => (
             <tr key={one.key}>
               <th scope="row">
-                {one.name || one.number}{' '}
+                {one.name || one.number}
                 <Soft>
                   {[one.name && one.number, one.take && `there: ${one.take}`, one.again].filter(Boolean).join('; ')}
                 </Soft>

@@ -20,11 +20,11 @@ const Head = styled.div`
   border-bottom: 1px solid var(--rule); ${PHONE} { padding: 12px 14px; }
 `;
 const Row = styled.li`
-  display: grid; grid-template-columns: 132px minmax(0, 3fr) minmax(0, 1fr) minmax(0, 4fr) auto; gap: 2px 20px; align-items: baseline;
+  display: grid; grid-template-columns: 116px minmax(0, 3fr) 96px minmax(0, 4fr) 84px 64px; gap: 2px 20px; align-items: baseline;
   padding: 9px 20px; border-bottom: 1px solid var(--rule);
   &:last-child { border-bottom: 0; }
   p { font-size: 15px; line-height: 1.32; }
-  ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; padding: 10px 14px; > :nth-child(4) { grid-column: 1 / -1; } }
+  ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; padding: 10px 14px; > :nth-child(4) { grid-column: 1 / -1; order: 5; } }
 `;
 const By = styled.strong<{ $now: boolean }>`font-weight: 700; ${({ $now }) => $now && 'color: var(--clay);'}`;
 const Price = styled.span`text-align: right;`;
@@ -57,7 +57,11 @@ export default function OrdersLeaf() {
         {orders.map((order) => (
           <Row key={order.key}>
             <By $now={order.is_now}>
-              {order.is_now ? 'order now' : order.order_by ? `by ${dayAndMonth(order.order_by)}` : 'in time'}
+              {order.is_now
+                ? 'order now'
+                : order.order_by
+                  ? `by ${dayAndMonth(order.order_by)}`
+                  : `for ${dayAndMonth(order.lacking_on ?? until)}`}
             </By>
             <span>
               {order.supply_id === null ? order.name : <Link to={`/shelf/${order.supply_id}`}>{order.name}</Link>}
@@ -65,14 +69,14 @@ export default function OrdersLeaf() {
             </span>
             <strong>{whatToBuy(order)}</strong>
             <p>{order.why}</p>
-            <Price>
-              {money(order.cost, currency)}{' '}
-              {(role === 'keeper' || role === 'mechanic') && (order.kind === 'part' || order.supply_id !== null) && (
-                <QuietButton onPress={() => setBought(order)} aria-label={`Bought: ${order.name}`}>
-                  Bought
-                </QuietButton>
-              )}
-            </Price>
+            <Price>{money(order.cost, currency)}</Price>
+            {(role === 'keeper' || role === 'mechanic') && (order.kind === 'part' || order.supply_id !== null) ? (
+              <QuietButton onPress={() => setBought(order)} aria-label={`Bought: ${order.name}`}>
+                Bought
+              </QuietButton>
+            ) : (
+              <span />
+            )}
           </Row>
         ))}
       </ul>

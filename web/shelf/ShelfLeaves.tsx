@@ -54,15 +54,14 @@ export default function ShelfLeaves() {
   );
 }
 
-function toldOf({ supplies, waiting }: Schemas['Shelf']): string {
+function toldOf({ supplies }: Schemas['Shelf']): string {
   const uncounted = supplies.filter(({ left }) => left.below_nothing).length;
   const over = supplies.filter(({ containers }) => containers.some((one) => one.is_over)).length;
   return [
-    `${supplies.filter((one) => one.is_kept).length} things are counted here`,
+    `${supplies.filter((one) => one.is_kept).length} of ${supplies.length} things are counted`,
     uncounted > 0 && `${uncounted} to count anew`,
     over > 0 && `${over} past ${over === 1 ? 'its' : 'their'} time`,
-    waiting.length > 0 && `${waiting.map(({ in_words: words, label }) => `${words} of ${label}`).join(', ')} waiting`,
   ]
     .filter(Boolean)
-    .join('; ');
+    .join(', ');
 }

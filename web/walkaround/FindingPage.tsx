@@ -6,6 +6,8 @@ import type { Schemas } from '../api/client';
 import { findingQuery, trendsQuery } from '../api/queries';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
+import { compartmentsQuery } from '../fluids/queries';
+import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { instant, longDay } from '../kit/format';
@@ -176,6 +178,8 @@ function MendDialog({
 function AcceptDialog({ machine, thing, onClose }: Parameters<typeof MendDialog>[0]) {
   const [note, setNote] = useState('');
   const [loses, setLoses] = useState('');
+  const [of, setOf] = useState('');
+  const compartments = useQuery(compartmentsQuery(machine)).data?.compartments ?? [];
   const write = useNote(() => `${thing.title}: accepted as it is.`, onClose);
   return (
     <Dialog title={`${thing.title}: it may stay as it is`} isOpen onClose={onClose}>
@@ -188,13 +192,32 @@ function AcceptDialog({ machine, thing, onClose }: Parameters<typeof MendDialog>
         error={write.fields.loses ?? write.fields.check}
         placeholder="0.5 qt"
       />
-      <Refusal refused={write.refused} besides={['note', 'loses', 'check']} />
+      {loses.trim() !== '' && (
+        <Choice
+          label="Of which fluid"
+          value={of}
+          onChange={setOf}
+          options={[
+            { value: '', label: 'of the one it is found at, if any' },
+            ...compartments.map(({ key, name }) => ({ value: key, label: name })),
+          ]}
+          error={write.fields.of}
+        />
+      )}
+      <Refusal refused={write.refused} besides={['note', 'loses', 'check', 'of']} />
       <Actions>
         <MainButton
           isDisabled={write.busy}
           onPress={() =>
             write.tell(
-              { kind: 'accept', machine_id: machine, check: thing.check, note, loses: loses || null },
+              {
+                kind: 'accept',
+                machine_id: machine,
+                check: thing.check,
+                note,
+                loses: loses || null,
+                ...(of !== '' && { of }),
+              },
               `${thing.machine}: ${thing.title} accepted as it is`,
             )
           }

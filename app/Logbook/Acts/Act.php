@@ -140,14 +140,15 @@ final class Act extends Model
         return $this->outcome === Outcome::PutRight || $this->kind === ActKind::Replaced;
     }
 
-    public function toSighting(): Sighting
+    /** @param  bool  $isAcceptedNoMore  what it accepted has grown since */
+    public function toSighting(bool $isAcceptedNoMore = false): Sighting
     {
         return new Sighting(
             sprintf('%012d', $this->id),
             $this->happened_at,
             $this->verdict ?? Verdict::Fit,
             $this->putsRight(),
-            $this->outcome === Outcome::Accepted,
+            $this->outcome === Outcome::Accepted && ! $isAcceptedNoMore,
         );
     }
 

@@ -23,11 +23,12 @@ final readonly class StockLevels
         $moves = DB::table('stock_moves as moves')
             ->join('entries', 'entries.id', '=', 'moves.entry_id')
             ->leftJoin('acts', 'acts.id', '=', 'moves.act_id')
+            ->leftJoin('containers', 'containers.id', '=', 'moves.container_id')
             ->whereNull('entries.struck_at')
             ->whereNull('acts.struck_at')
             ->when($supplies, fn ($moves, array $ids) => $moves->whereIn('moves.supply_id', $ids))
             ->selectRaw(
-                'moves.*, sum(moves.kind = ?) over (partition by moves.supply_id, moves.container_id'
+                'moves.*, containers.litres as holds, sum(moves.kind = ?) over (partition by moves.supply_id, moves.container_id'
                     .' order by moves.happened_at desc, moves.id desc rows unbounded preceding) as counts',
                 [StockKind::Counted->value],
             );
@@ -35,8 +36,14 @@ final readonly class StockLevels
         foreach (DB::query()->fromSub($moves, 'moves')->groupBy('supply_id', 'container_id')->selectRaw(
             'supply_id, container_id, max(if(counts = 1 and kind = ?, amount, null)) as counted,'
                 .' sum(if(counts = 0 and kind = ?, amount, 0)) as came, sum(if(counts = 0 and kind = ?, amount, 0)) as went,'
-                .' min(if(kind = ?, happened_at, null)) as opened',
-            [StockKind::Counted->value, StockKind::In->value, StockKind::Out->value, StockKind::Out->value],
+                .' min(if(kind = ? or (kind = ? and amount < holds), happened_at, null)) as opened',
+            [
+                StockKind::Counted->value,
+                StockKind::In->value,
+                StockKind::Out->value,
+                StockKind::Out->value,
+                StockKind::Counted->value,
+            ],
         )->get() as $row) {
             $sums[(int) $row->supply_id][(int) $row->container_id] = $row;
         }
@@ -73,7 +80,7 @@ final readonly class StockLevels
         return isset($this->sums[$supply]);
     }
 
-    /** When something was first taken out of it. */
+    /** When something was first taken out of it, or it was first found less than full. */
     public function opened(Container $container): ?CarbonImmutable
     {
         $opened = ($this->sums[$container->supply_id][$container->id] ?? null)?->opened;

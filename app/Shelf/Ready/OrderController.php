@@ -49,7 +49,7 @@ final readonly class OrderController
             );
 
             return [
-                ...array_diff_key($line, ['delivery_days' => true, 'lacking_on' => true]),
+                ...array_diff_key($line, ['delivery_days' => true]),
                 'order_by' => Written::day($time->by),
                 'is_now' => $time->isNow,
                 'why' => $time->why,

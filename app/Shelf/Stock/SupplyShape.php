@@ -56,7 +56,7 @@ final readonly class SupplyShape
                 'below_nothing' => $left->isBelowNothing() || ($supply->isFluid() && $nowhere->isBelowNothing()),
             ],
             'containers' => $told,
-            'says' => array_values(array_filter([
+            'says' => array_values(array_unique(array_filter([
                 $left->isBelowNothing()
                     ? 'More was used than was there by the book. Count it.'
                     : ($supply->isFluid() && $nowhere->isBelowNothing()
@@ -64,7 +64,7 @@ final readonly class SupplyShape
                             .' was poured and came from no container that is known. Count them.'
                         : null),
                 ...array_column(array_filter($told, fn (array $one): bool => $one['is_over']), 'why'),
-            ])),
+            ]))),
         ];
     }
 

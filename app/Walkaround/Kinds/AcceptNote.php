@@ -12,6 +12,7 @@ use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Machines\Machine;
+use App\Machines\Spot;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\Written;
@@ -19,7 +20,9 @@ use App\Walkaround\Findings;
 use App\Walkaround\FindingThread;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
+use Core\Machine\SpotKind;
 use Core\Machine\Verdict;
+use Core\Measure\Plain;
 
 /** Something found is known and lived with, like an old seep: it speaks again only when it is worse. */
 final readonly class AcceptNote implements NoteKind
@@ -34,6 +37,7 @@ final readonly class AcceptNote implements NoteKind
             'check' => ['required', 'string', 'max:40'],
             'note' => ['required', 'string', 'max:1000'],
             'loses' => ['sometimes', 'nullable', 'string', 'max:40', new TypedVolume],
+            'of' => ['sometimes', 'nullable', 'string', 'max:40'],
         ];
     }
 
@@ -60,6 +64,7 @@ final readonly class AcceptNote implements NoteKind
         }
         $latest = $open->latest();
         $loses = $note->given['loses'] ?? null;
+        $of = $loses === null ? null : $this->fluid($machine, $latest->spot, $note->given['of'] ?? null);
         $entry = Entry::write($machine, EntryKind::Accepted, $note->circumstances, ['job_id' => $note->job]);
         ($this->writeActs)($machine, $entry, [new GivenAct(
             $latest->spot,
@@ -68,12 +73,24 @@ final readonly class AcceptNote implements NoteKind
             Outcome::Accepted,
             $check,
             $open->verdict(),
-            words: $loses === null ? $latest->words : "Loses {$loses} a year.",
-            typed: $loses === null ? null : ['loses_a_year' => $loses],
+            words: $loses === null ? $latest->words : "Loses {$loses} a year".($of === null ? '.' : ' of '.Plain::within($of->name).'.'),
+            typed: $loses === null ? null : ['loses_a_year' => $loses, 'of' => $of?->key],
             note: $note->circumstances->note,
             uuid: $note->id,
         )], $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+
+    /** The fluid whose top-ups tell whether it grows: the one that is named, else the one that it is found at. */
+    private function fluid(Machine $machine, Spot $at, ?string $key): ?Spot
+    {
+        $named = $key === null
+            ? $at
+            : Spot::query()->where(['machine_id' => $machine->id, 'key' => $key])->first()
+            ?? throw Refusal::field('of', "{$machine->name} has no such fluid.");
+        $compartment = $named->kind === SpotKind::Compartment ? $named : $named->parent;
+
+        return $compartment?->holder ?? $compartment;
     }
 }

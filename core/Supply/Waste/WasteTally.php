@@ -52,12 +52,14 @@ final readonly class WasteTally
         return new self($kind, $amount, $unmeasured, self::why(count($occasions), $unmeasured, $collected, $left));
     }
 
-    /** `23.4 L`, `6 pieces` */
+    /** `23.4 L`, `6 pieces`, `nobody knows how much` */
     public function inWords(): string
     {
-        return $this->kind === WasteKind::Filters
-            ? Plain::count($this->amount->toInt(), 'piece')
-            : Quantity::of($this->amount->toBigRational(), Unit::Litre)->display();
+        return match (true) {
+            $this->kind === WasteKind::Filters => Plain::count($this->amount->toInt(), 'piece'),
+            $this->amount->isZero() && $this->unmeasured > 0 => 'nobody knows how much',
+            default => Quantity::of($this->amount->toBigRational(), Unit::Litre)->display(),
+        };
     }
 
     private static function why(
