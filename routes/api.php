@@ -6,7 +6,7 @@ use App\Calendar\CalendarFeedController;
 use App\Contract\ApiDocs;
 use App\Logbook\Entry;
 use App\Logbook\EntryController;
-use App\Logbook\LogLineController;
+use App\Logbook\Line\LogLineController;
 use App\Machines\Machine;
 use App\Machines\SpotController;
 use App\Notes\NoteController;

@@ -31,6 +31,9 @@ final readonly class Parser
         'miles' => MeterUnit::Miles,
     ];
 
+    /** What a line begins with that tells of no machine. */
+    private const SHELF = 'shelf';
+
     private const FILLERS = ['at', 'on', 'is', 'now', 'shows', 'read', 'in', 'into', 'of', 'to', 'from', 'the'];
 
     /**
@@ -43,12 +46,27 @@ final readonly class Parser
     ) {
     }
 
+    /**
+     * @return non-empty-list<LogLine> one for each machine that is named
+     *
+     * @throws NotUnderstood
+     */
+    public function lines(string $text): array
+    {
+        return array_map($this->parse(...), (new Segments([self::SHELF, ...array_values($this->names)]))->of($text));
+    }
+
     /** @throws NotUnderstood */
     public function parse(string $line): LogLine
     {
         $words = preg_split('/\s+/u', trim($line), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         if ($words === []) {
             throw new NotUnderstood('Write a machine and what its meter shows, like heron 412.6.');
+        }
+        if (mb_strtolower($words[0]) === self::SHELF && ! in_array(self::SHELF, array_map(mb_strtolower(...), $this->names), true)) {
+            [$day, $dayWords, $words] = (new DayWords($this->today))->take(array_slice($words, 1));
+
+            return new LogLine(null, [], $day, $dayWords, stock: StockWords::read($words));
         }
         [$machineId, $words] = $this->takeMachine($words);
         $pour = PourWords::take($words);
@@ -63,6 +81,9 @@ final readonly class Parser
         $words = self::withoutFillers($words);
         $name = $this->names[$machineId];
         $line = fn (string $value): string => implode(' ', array_filter([mb_strtolower($name), $value, $dayWords]));
+        if ($words !== [] && $written === []) {
+            return new LogLine($machineId, [], $day, $dayWords, work: WorkWords::read($words));
+        }
         if ($words !== []) {
             throw new NotUnderstood(
                 Plain::quoted(implode(' ', $words)).' is not understood here. After the machine comes what its meter shows, like '.$line('412.6').'.',

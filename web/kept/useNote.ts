@@ -13,7 +13,7 @@ type Telling = {
   forget: () => void;
 };
 
-type Words = (entry: Schemas['Entry'] | undefined) => string;
+type Words = (entry: Schemas['Entry'] | undefined, others?: Schemas['Entry'][]) => string;
 
 /**
  * Tells one thing of the logbook through this device's queue. What the yard refuses comes back here, beside its fields. Without signal it waits in the
@@ -34,8 +34,9 @@ export function useNote(words: Words, after?: () => unknown): Telling {
       if (result === 'waits') {
         await toldWith(`${label}: kept on this device until it can be sent.`, () => dropNote(note.id));
       } else {
-        const doubt = result.entry?.doubt ? ` ${result.entry.doubt}` : '';
-        await sayTold(`${words(result.entry)}${doubt}`, result.entry);
+        const entries = [result.entry ?? [], result.others ?? []].flat();
+        const doubts = entries.flatMap(({ doubt }) => doubt ?? []);
+        await sayTold([words(result.entry, result.others), ...doubts].join(' '), ...entries);
       }
     } catch (thrown) {
       if (!(thrown instanceof Refused)) throw thrown;

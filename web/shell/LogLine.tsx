@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { Input } from 'react-aria-components';
 import styled from 'styled-components';
-import { answer, api } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { QuietButton } from '../kit/Button';
 import { PHONE } from '../kit/theme';
@@ -34,7 +34,9 @@ const Keys = styled.span`color: var(--soft);`;
 const PAUSE = 180;
 const NOTHING = '';
 
-/** One field that logs hours: a machine and what its meter shows. It says in words what Enter will do. */
+const inWords = ({ machine, in_words: words }: Schemas['Entry']): string => (machine ? `${machine}: ${words}` : words);
+
+/** One field that logs hours, fluids, parts and the shelf. It says in words what Enter will do. */
 export function LogLine() {
   const [text, setText, clear] = useDraft('log-line', NOTHING);
   const [reason, setReason] = useState('');
@@ -49,7 +51,7 @@ export function LogLine() {
     placeholderData: (before) => before,
   });
   const log = useNote(
-    (entry) => `${entry?.machine}: ${entry?.in_words} logged.`,
+    (entry, others) => `${[entry ?? [], others ?? []].flat().map(inWords).join('; ')} logged.`,
     () => {
       clear();
       setReason('');

@@ -5,7 +5,7 @@ import { noteOf } from '../kept/note';
 import { tellNote } from '../kept/outbox';
 import { useTell } from '../kit/Undo';
 
-/** After something was written: everything that follows from it is read again, and the entry can be taken back. */
+/** After something was written: everything that follows from it is read again, and what was written can be taken back. */
 export function useAfterWrite() {
   const queries = useQueryClient();
   const tell = useTell();
@@ -17,12 +17,12 @@ export function useAfterWrite() {
     );
   }, [queries]);
   const told = useCallback(
-    async (text: string, entry?: Schemas['Entry']) => {
+    async (text: string, ...entries: Schemas['Entry'][]) => {
       tell(
         text,
-        entry?.may_strike
+        entries.length > 0 && entries.every((entry) => entry.may_strike)
           ? async () => {
-              await takeBack(entry);
+              for (const entry of entries) await takeBack(entry);
               await refresh();
             }
           : undefined,

@@ -5,13 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook\Kinds;
 
 use App\Contract\Refusal;
-use App\Logbook\Entry;
-use App\Logbook\EntryKind;
-use App\Logbook\EntryShape;
-use App\Logbook\Fluids\RecordFluid;
-use App\Logbook\LineRead;
-use App\Logbook\Readings\LogReading;
-use App\Machines\FactsChanged;
+use App\Logbook\Line\LineRead;
 use App\Machines\Machine;
 use App\Machines\Yard;
 use App\Notes\Circumstances;
@@ -19,21 +13,16 @@ use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\When;
 use App\Notes\Written;
-use Core\LogLine\LoggedPour;
 use Core\LogLine\LogLine;
 use Core\LogLine\NotUnderstood;
-use Core\Machine\ActKind;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 
-/** One line that names a machine, and what its meter shows or what fluid went in or out. */
+/** One line of words: of a machine or several what the meter shows, what went in or out, or what was done; or what came to the shelf. */
 final readonly class LineNote implements NoteKind
 {
-    public function __construct(
-        private LineRead $lineRead,
-        private LogReading $logReading,
-        private RecordFluid $recordFluid,
-        private Yard $yard,
-    ) {
+    public function __construct(private LineRead $lineRead, private Yard $yard)
+    {
     }
 
     public function rules(?Machine $machine): array
@@ -54,48 +43,54 @@ final readonly class LineNote implements NoteKind
     public function write(Note $note): Written
     {
         try {
-            $line = $this->lineRead->parse($note->given['text']);
+            $lines = $this->lineRead->lines($note->given['text']);
+            $machines = self::locked($lines);
+            $written = [];
+            foreach ($lines as $index => [$line, $said]) {
+                $machine = $machines[(int) $line->machineId] ?? null;
+                Gate::forUser($note->by())->authorize($said->ability($line), $machine ?? Machine::class);
+                $written[] = $said->write($line, new Note(
+                    $index === 0 ? $note->id : (string) Str::uuid(),
+                    $machine,
+                    $this->circumstances($note->circumstances, $line),
+                    [],
+                ));
+            }
         } catch (NotUnderstood $not) {
             throw Refusal::field('text', $not->getMessage());
         }
-        $machine = Machine::lockForWriting((int) $line->machineId);
-        Gate::forUser($note->by())->authorize($line->pour?->isOut === true ? 'service' : 'log', $machine);
-        $told = $note->circumstances;
-        $circumstances = $line->day === null ? $told
-            : new Circumstances(
-                $told->by,
-                When::read($line->day->format('Y-m-d'), $this->yard, 'text'),
-                $told->device,
-                $told->note,
-                $told->confirmedBecause,
-            );
-        if ($line->pour !== null) {
-            return $this->pour($line, $line->pour, new Note($note->id, $machine, $circumstances, []));
-        }
-        $entry = Entry::write($machine, EntryKind::Reading, $circumstances, ['uuid' => $note->id]);
-        foreach ($this->lineRead->readings($line, $machine) as [, $given]) {
-            ($this->logReading)($machine, $given, $entry, $circumstances, 'text');
-        }
-        event(new FactsChanged([$machine->id], byReadingAlone: true));
+        [$first, $others] = [$written[0], array_slice($written, 1)];
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new Written($first->entryId, [
+            ...$first->more,
+            ...$others === []
+                ? []
+                : ['others' => array_map(fn (Written $other): array => $other->more['entry'], $others)],
+        ]);
     }
 
-    /** @throws Refusal if no one compartment is meant */
-    private function pour(LogLine $line, LoggedPour $pour, Note $note): Written
+    /**
+     * All at once and in one order, so that two devices never wait for each other.
+     *
+     * @param  non-empty-list<array{LogLine, mixed}>  $lines
+     * @return array<int, Machine> by id
+     */
+    private static function locked(array $lines): array
     {
-        try {
-            $compartment = $this->lineRead->compartment($line, $pour, $note->machine());
-        } catch (NotUnderstood $not) {
-            throw Refusal::field('text', $not->getMessage());
-        }
-        $written = ($this->recordFluid)(
-            $note->with(['spot' => $compartment->key, 'amount' => $pour->typed]),
-            $pour->isOut ? ActKind::Drained : ActKind::ToppedUp,
-            $pour->isOut ? EntryKind::Fluid : EntryKind::ToppedUp,
-        );
-        event(new FactsChanged([$note->machine()->id]));
+        $ids = array_unique(array_filter(array_map(fn (array $said): int => (int) $said[0]->machineId, $lines)));
+        sort($ids);
 
-        return $written;
+        return array_combine($ids, array_map(fn (int $id): Machine => Machine::lockForWriting($id), $ids));
+    }
+
+    private function circumstances(Circumstances $told, LogLine $line): Circumstances
+    {
+        return $line->day === null ? $told : new Circumstances(
+            $told->by,
+            When::read($line->day->format('Y-m-d'), $this->yard, 'text'),
+            $told->device,
+            $told->note,
+            $told->confirmedBecause,
+        );
     }
 }

@@ -7,8 +7,11 @@ namespace Tests\Core\LogLine;
 use Core\LogLine\LoggedValue;
 use Core\LogLine\NotUnderstood;
 use Core\LogLine\Parser;
+use Core\LogLine\Segments;
+use Core\Machine\TaskKind;
 use Core\Meter\MeterUnit;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class ParserTest extends TestCase
@@ -135,8 +138,62 @@ final class ParserTest extends TestCase
         yield 'a day and a month that could be each other' => ['heron 412.6 5/4', 'Write 5 april or 4 may'];
         yield 'two values of one meter' => ['heron 412.6 413.6', 'each with its unit'];
         yield 'two hours' => ['heron 412.6 h 3 h', 'each with its unit'];
-        yield 'long junk' => ['heron '.str_repeat('z', 150), 'zzz …'];
+        yield 'long junk' => ['heron 3 '.str_repeat('z', 150), 'zzz …'];
+        yield 'the shelf with nothing' => ['shelf', 'What came to the shelf?'];
+        yield 'how many' => ['shelf washers', 'How many?'];
+        yield 'of what' => ['shelf +2 x 5 L', 'Of what?'];
+        yield 'taken from the shelf' => ['shelf -0.3 L 10W-30', 'told of the machine it went into'];
+        yield 'fewer on the shelf' => ['shelf -2 washers', 'counted there, with the reason'];
+        yield 'more than anybody buys' => ['shelf +700 washers', 'From 1 to 500'];
         yield 'less than nothing' => ['heron -3', 'less than nothing'];
+    }
+
+    /** @param  list<string>  $each */
+    #[DataProvider('severalMachines')]
+    public function test_several_machines_stand_in_one_line(string $line, array $each): void
+    {
+        self::assertSame($each, (new Segments([...array_values(self::NAMES), 'Shelf']))->of($line));
+    }
+
+    /** @return iterable<array{string, list<string>}> */
+    public static function severalMachines(): iterable
+    {
+        yield ['heron, wren fuel filter', ['heron fuel filter', 'wren fuel filter']];
+        yield ['fuel filter heron, wren', ['fuel filter heron', 'wren fuel filter']];
+        yield ['heron and wren grease all', ['heron grease all', 'wren grease all']];
+        yield ['her, wren, tractor 2 fuel filter', ['her fuel filter', 'wren fuel filter', 'tractor 2 fuel filter']];
+        yield ['heron 412.6, wren 8120 km', ['heron 412.6', 'wren 8120 km']];
+        yield ['wren 412.6 h, 8120 km', ['wren 412.6 h, 8120 km']];
+        yield ['yesterday, heron 412.6', ['yesterday, heron 412.6']];
+        yield ['heron oil and filter', ['heron oil and filter']];
+        yield ['heron 412,6', ['heron 412,6']];
+    }
+
+    #[TestWith(['teal grease all', null])]
+    #[TestWith(['heron grease all', [TaskKind::Lubricate, 'all']])]
+    #[TestWith(['heron fuel filter', [TaskKind::Replace, 'fuel filter']])]
+    #[TestWith(['heron new fuel filter yesterday', [TaskKind::Replace, 'fuel filter']])]
+    #[TestWith(['wren cleaned air cleaner', [TaskKind::Clean, 'air cleaner']])]
+    public function test_what_was_done_is_read_with_its_place(string $line, ?array $work): void
+    {
+        if ($work === null) {
+            $this->expectException(NotUnderstood::class);
+        }
+        $read = self::parse($line)->work;
+        self::assertSame($work, $read === null ? null : [$read->kind, $read->where]);
+    }
+
+    #[TestWith(['shelf +2 x 5 L 10W-30', 2, '5 L', '10W-30'])]
+    #[TestWith(['shelf 2 × 5 L 10W-30', 2, '5 L', '10W-30'])]
+    #[TestWith(['shelf +5 L Orchard 15W-40', 1, '5 L', 'Orchard 15W-40'])]
+    #[TestWith(['Shelf +6 drain washer yesterday', 6, null, 'drain washer'])]
+    #[TestWith(['shelf +3x 1 qt 20W-50', 3, '1 qt', '20W-50'])]
+    #[TestWith(['shelf +4 AS 15-208', 4, null, 'AS 15-208'])]
+    public function test_what_came_to_the_shelf_is_read(string $line, int $count, ?string $size, string $what): void
+    {
+        $stock = self::parse($line)->stock;
+
+        self::assertSame([$count, $size, $what], [$stock?->count, $stock?->size, $stock?->what]);
     }
 
     private static function parse(string $line): \Core\LogLine\LogLine
