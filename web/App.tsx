@@ -38,6 +38,7 @@ const ListPage = lazy(() => import('./shelf/ListPage'));
 const CounterPage = lazy(() => import('./shelf/CounterPage'));
 const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
 const ReckonerPage = lazy(() => import('./reckoner/ReckonerPage'));
+const CalculatorPage = lazy(() => import('./reckoner/CalculatorPage'));
 const PeoplePage = lazy(() => import('./people/PeoplePage'));
 const AccountPage = lazy(() => import('./people/AccountPage'));
 const WalkaroundPage = lazy(() => import('./walkaround/WalkaroundPage'));
@@ -131,6 +132,7 @@ function Gate() {
         <Route path="/shelf/:supply/change" element={<SupplyFormPage />} />
         <Route path="/logbook" element={<LogbookPage />} />
         <Route path="/reckoner" element={<ReckonerPage />} />
+        <Route path="/reckoner/:name" element={<CalculatorPage />} />
         <Route path="/people" element={<PeoplePage />} />
         <Route path="/account" element={<AccountPage />} />
         <Route path="*" element={<Navigate to="/yard" replace />} />

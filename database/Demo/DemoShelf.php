@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Logbook\Stock\StockKind;
 use App\Logbook\Stock\Supply;
 use App\Machines\Yard;
 use App\Notes\Circumstances;
@@ -16,8 +19,10 @@ use App\Shelf\Ready\ListShape;
 use App\Shelf\Ready\ReadyWork;
 use App\Shelf\Ready\ReadyWorks;
 use Carbon\CarbonImmutable;
+use Core\Measure\Plain;
 use Core\Supply\Need\Preference;
 use Core\Supply\SupplyKind;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
@@ -131,8 +136,9 @@ final readonly class DemoShelf
                 'keeps_months' => $months,
             ]);
         }
+        $counted = [];
         foreach (self::PARTS as $name => [$number, $place, $price, $days, $count]) {
-            $supply = Supply::query()->create([
+            $counted[Supply::query()->create([
                 'kind' => SupplyKind::Part,
                 'name' => $name,
                 'number' => $number,
@@ -140,9 +146,9 @@ final readonly class DemoShelf
                 'place' => $place,
                 'sold_in' => [['price' => $price]],
                 'delivery_days' => $days,
-            ]);
-            $this->tell(70, 'bram', 'counted', ['supply' => $supply->id, 'pieces' => $count]);
+            ])->id] = $count;
         }
+        $this->countParts($counted);
         foreach (self::CAME as $came) {
             [$name, $daysAgo, $size, $count] = $came;
             $this->tell($daysAgo, 'rosa', 'bought', [
@@ -166,6 +172,25 @@ final readonly class DemoShelf
         foreach (['oil', 'coolant', 'brake_fluid', 'fuel', 'filters'] as $waste) {
             $this->tell(130, 'bram', 'collected', ['waste' => $waste]);
         }
+    }
+
+    /**
+     * In one go, ten weeks ago.
+     *
+     * @param  array<int, int>  $counted  by supply
+     */
+    private function countParts(array $counted): void
+    {
+        $entry = Entry::write(null, EntryKind::Counted, $this->circumstances(70, 'bram'), [
+            'detail' => ['words' => Plain::count(count($counted), 'part').' counted'],
+        ]);
+        DB::table('stock_moves')->insert(array_map(fn (int $supply, int $count): array => [
+            'entry_id' => $entry->id,
+            'supply_id' => $supply,
+            'kind' => StockKind::Counted,
+            'amount' => $count,
+            'happened_at' => $entry->happened_at,
+        ], array_keys($counted), array_values($counted)));
     }
 
     /** Once it is reckoned what falls due: a list, and half of it gathered. */
@@ -210,18 +235,24 @@ final readonly class DemoShelf
     /** @param  array<string, mixed>  $given */
     private function tell(int $daysAgo, string $by, string $kind, array $given): void
     {
-        $at = $daysAgo === 0
-            ? CarbonImmutable::now()->subHour()->startOfSecond()
-            : $this->today->subDays($daysAgo)->setTime(16, 40)->utc();
         (app(NoteKinds::class)->named($kind) ?? throw new \LogicException('There is no such kind of note.'))->write(new Note(
             (string) Str::uuid(),
             null,
-            new Circumstances(
-                Person::query()->findOrFail($this->people[$by]),
-                When::read($at->toIso8601ZuluString(), $this->yard),
-                'demo',
-            ),
+            $this->circumstances($daysAgo, $by),
             $given,
         ));
+    }
+
+    private function circumstances(int $daysAgo, string $by): Circumstances
+    {
+        $at = $daysAgo === 0
+            ? CarbonImmutable::now()->subHour()->startOfSecond()
+            : $this->today->subDays($daysAgo)->setTime(16, 40)->utc();
+
+        return new Circumstances(
+            Person::query()->findOrFail($this->people[$by]),
+            When::read($at->toIso8601ZuluString(), $this->yard),
+            'demo',
+        );
     }
 }
