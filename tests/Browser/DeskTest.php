@@ -339,20 +339,6 @@ final class DeskTest extends BrowserTestCase
         $this->assertNoComplaints();
     }
 
-    public function test_the_reckoner_answers_as_one_types_and_a_fault_stands_beside_its_field(): void
-    {
-        $this->signIn();
-        $this->browser->open('/');
-        $this->browser->press('Reckoner');
-        $this->browser->type('Amount with its unit', '1 3/4 qt');
-        $this->browser->see('1.66 L (1.75 qt)');
-        $this->browser->type('Amount with its unit', '3 buckets');
-        $this->browser->see('"buckets" is not a unit known here.');
-        $this->browser->type('Meter shows, h', '31.2');
-        $this->browser->type('Next due at', '50');
-        $this->browser->see('Setting 20 would ring at 51.2, 1.2 h late.');
-    }
-
     public function test_a_keeper_adds_a_person_and_makes_a_token(): void
     {
         $name = 'pia'.bin2hex(random_bytes(2));

@@ -16,6 +16,11 @@ final class PhonesTest extends PlainTestCase
 
     private const NOTES = 500;
 
+    /** Of every five notes so many pour out of one drum: 200 of each phone. */
+    private const POURS_OF_FIVE = 2;
+
+    private const DRUM = '200 L';
+
     private const AT_ONCE = 50;
 
     private const KILLED_AFTER = 3;
@@ -64,6 +69,11 @@ final class PhonesTest extends PlainTestCase
             )['body']['id'],
             range(1, 4),
         );
+        $oil = $keeper->ask('POST', '/supplies', ['name' => 'Oil', 'label' => ['kind' => 'engine_oil']])['body']['id'];
+        $bought = ['id' => '00000000-0000-4000-9000-000000000001', 'kind' => 'bought', 'at' => '2026-05-01T08:00:00Z',
+            'supply' => $oil, 'size' => self::DRUM, 'count' => 1];
+        $keeper->ask('POST', '/notes', ['notes' => [$bought]]);
+        $drum = $keeper->ask('GET', "/supplies/{$oil}")['body']['containers'][0]['id'];
         $phones = [];
         $sendings = [];
         for ($phone = 0; $phone < self::PHONES; $phone++) {
@@ -79,7 +89,7 @@ final class PhonesTest extends PlainTestCase
                 ],
             );
             $phones[] = new Visitor($address, "phone{$phone}", 'quite long enough');
-            $sendings[] = array_chunk(self::notes($phone, $machines), self::AT_ONCE);
+            $sendings[] = array_chunk(self::notes($phone, $machines, $oil, $drum), self::AT_ONCE);
         }
 
         $failed = 0;
@@ -142,9 +152,19 @@ final class PhonesTest extends PlainTestCase
             self::ask('select count(*) from entries where round_id is not null'),
             'and one entry of it for each who did',
         );
-        $expected = array_count_values(
-            array_map(fn (array $note): string => "{$note['machine_id']} {$note['check']}", $sent),
+        $poured = array_filter($sent, fn (array $note): bool => $note['kind'] === 'top_up');
+        self::assertCount(self::PHONES * 200, $poured);
+        self::assertSame(
+            [(string) count($poured), sprintf('%.6F', array_sum(array_map(floatval(...), array_column($poured, 'amount'))) / 1000)],
+            self::ask("select count(*), sum(amount) from stock_moves where kind = 'out' and container_id = {$drum}"),
+            'each pour was taken from the drum once',
         );
+        $left = $keeper->ask('GET', "/supplies/{$oil}")['body']['left']['value'];
+        self::assertSame(self::ask("select trim(trailing '0' from 200 - sum(amount)) from stock_moves where kind = 'out'")[0], $left);
+        $expected = array_count_values(array_map(
+            fn (array $note): string => "{$note['machine_id']} {$note['check']}",
+            array_filter($sent, fn (array $note): bool => $note['kind'] === 'look'),
+        ));
         $found = [];
         foreach ($machines as $machine) {
             foreach (['leaks', 'engine_oil', 'brakes'] as $subject) {
@@ -162,7 +182,7 @@ final class PhonesTest extends PlainTestCase
      * @param  list<int>  $machines
      * @return list<array<string, mixed>>
      */
-    private static function notes(int $phone, array $machines): array
+    private static function notes(int $phone, array $machines, int $oil, int $drum): array
     {
         $started = new \DateTimeImmutable('-1 hour', new \DateTimeZone('UTC'));
 
@@ -172,18 +192,38 @@ final class PhonesTest extends PlainTestCase
                 $phone,
                 $number,
             ),
-            'kind' => 'look',
             'machine_id' => $machines[$number % count($machines)],
             'at' => $started->modify("+{$number} seconds")->format('Y-m-d\TH:i:s\Z'),
             'round' => [
                 'kind' => 'daily',
                 'started_at' => $started->format('Y-m-d\TH:i:s\Z'),
-            ], 'check' => ['leaks', 'engine_oil', 'brakes'][$number % 3], 'said' => $number % 7 === 0
-                ? 'not_fine'
-                : 'fine', 'verdict' => $number % 7 === 0
-                ? 'watch'
-                : null,
+            ],
+            ...$number % 5 < self::POURS_OF_FIVE
+                ? self::pour($number, $oil, $drum)
+                : self::look($number),
         ], range(1, self::NOTES));
+    }
+
+    /** @return array<string, mixed> */
+    private static function look(int $number): array
+    {
+        return [
+            'kind' => 'look',
+            'check' => ['leaks', 'engine_oil', 'brakes'][$number % 3],
+            'said' => $number % 7 === 0 ? 'not_fine' : 'fine',
+            'verdict' => $number % 7 === 0 ? 'watch' : null,
+        ];
+    }
+
+    /** Out of the drum by its name, or out of whatever is open: it is the same. */
+    private static function pour(int $number, int $oil, int $drum): array
+    {
+        return [
+            'kind' => 'top_up',
+            'spot' => 'engine_oil',
+            'amount' => (10 + $number % 90).' mL',
+            ...$number % 2 === 0 ? ['fluid' => $oil] : ['container' => $drum],
+        ];
     }
 
     private static function start(): void

@@ -104,7 +104,7 @@ function Reckoning({ calculator }: { calculator: Calculator }) {
                   <p>{answer.why}</p>
                 </>
               ) : (
-                <Soft>The answer comes as you type.</Soft>
+                <Soft>{reckoned.missing[0] ?? 'The answer comes as you type.'}</Soft>
               )}
               {elsewhere.map(([field, message]) => (
                 <WrongText key={field}>{message}</WrongText>

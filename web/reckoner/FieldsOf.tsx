@@ -179,7 +179,11 @@ type QuantityProps = {
 
 /** An amount with its unit: a press on another unit has the yard convert it. */
 function QuantityField({ field, value, onChange, error }: QuantityProps) {
-  const current = field.units.find((unit) => value.trim().toLowerCase().endsWith(unit.toLowerCase()));
+  const written = value
+    .trim()
+    .replace(/^[\d.,/ ½⅓⅔¼¾⅛⅜⅝⅞−-]+/, '')
+    .toLowerCase();
+  const current = field.units.find((unit) => unit.toLowerCase() === written);
   const inUnit = async (unit: string) => {
     const typed = value.trim();
     if (typed === '' || unit === current) return;

@@ -8,7 +8,7 @@ const PAUSE = 250;
 export function useReckon<T>(
   name: string,
   given: Record<string, unknown> | null,
-): { answer?: T & { why: string; sources: string[] }; fields: Record<string, string> } {
+): { answer?: T & { why: string; sources: string[] }; fields: Record<string, string>; missing: string[] } {
   const written = JSON.stringify(given);
   const settled = useSettled(written, PAUSE);
   const reckoned = useQuery({
@@ -19,12 +19,13 @@ export function useReckon<T>(
     staleTime: 60_000,
     retry: false,
   });
-  if (settled === 'null') return { fields: {} };
+  if (settled === 'null') return { fields: {}, missing: [] };
   const fields = Object.fromEntries(
     Object.entries(reckoned.data?.wrong ?? {}).map(([field, messages]) => [field, messages.join(' ')]),
   );
   return {
     answer: (reckoned.data?.answer ?? undefined) as (T & { why: string; sources: string[] }) | undefined,
     fields,
+    missing: Object.values(reckoned.data?.missing ?? {}).flat(),
   };
 }

@@ -77,7 +77,7 @@ final readonly class BoughtNote implements NoteKind
         return ($this->putOnShelf)(
             $note,
             $supply,
-            $given['count'],
+            (int) $given['count'],
             $size === '' ? null : $size,
             $price,
             $given['use_by'] ?? null,

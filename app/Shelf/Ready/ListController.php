@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Ready;
 
+use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\People\Person;
 use Carbon\CarbonImmutable;
@@ -113,8 +114,12 @@ final readonly class ListController
     /** For the person at the counter: this list alone. */
     public function counter(string $token): JsonResponse
     {
-        $link = CounterLink::byToken($token)
-            ?? abort(404, 'This link has ended, or was taken back. Ask whoever sent it for a new one.');
+        $link = CounterLink::byToken($token) ?? throw new Refusal(new Problem(
+            404,
+            'ended',
+            'No list any more',
+            'This link has ended, or was taken back. Ask whoever sent it for a new one.',
+        ));
 
         return new JsonResponse(
             $this->shape->atCounter($link),

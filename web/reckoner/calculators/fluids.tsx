@@ -25,6 +25,8 @@ const METHODS = [
   ['line', 'a line on the tank'],
 ] as const;
 
+const isNothing = (amount: { value: string } | null): boolean => amount === null || amount.value === '0';
+
 const THEN: Record<string, string> = {
   run_wait_read: 'run it, wait, read it',
   until_it_shows: 'until it shows',
@@ -73,7 +75,7 @@ export const FLUID_CALCULATORS: readonly Calculator[] = [
       ],
     },
     tells: ({ to_full: toFull, draw_off: drawOff, volume_per_band: band }) => ({
-      large: drawOff ? `Draw off ${shown(drawOff)}` : `${shown(toFull)} to full`,
+      large: isNothing(drawOff) ? `${shown(toFull)} to full` : `Draw off ${shown(drawOff)}`,
       rows: [['The whole band holds', shown(band)]],
     }),
     Drawing: StickColumn,

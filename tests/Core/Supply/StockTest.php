@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Supply;
+
+use Brick\Math\BigDecimal;
+use Core\Fluid\AcceptedLoss;
+use Core\Measure\Quantity;
+use Core\Supply\Need\OrderTime;
+use Core\Supply\Stock\Drawing;
+use Core\Supply\Stock\OnShelf;
+use Core\Supply\Stock\ShelfLife;
+use Core\Supply\Stock\StockLevel;
+use Core\Supply\Waste\Waste;
+use Core\Supply\Waste\WasteKind;
+use Core\Supply\Waste\WasteTally;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** What stands on the shelf, from where it is poured, how long it keeps, and what waits to be taken away. */
+final class StockTest extends TestCase
+{
+    public function test_a_count_stands_and_what_came_and_went_since_is_added(): void
+    {
+        $level = fn (?string $counted, string $in, string $out): StockLevel => StockLevel::of(
+            $counted === null ? null : BigDecimal::of($counted),
+            BigDecimal::of($in),
+            BigDecimal::of($out),
+        );
+
+        self::assertSame('3.7', (string) $level('4', '0.5', '0.8')->left);
+        self::assertTrue($level(null, '5', '5.1')->isBelowNothing());
+        self::assertSame('0', (string) $level(null, '5', '5.1')->usable());
+        self::assertFalse($level(null, '5', '5')->isBelowNothing());
+    }
+
+    /** Property, 2,000 random shelves: what is drawn is what was poured, no container gives more than it has. */
+    public function test_a_pour_is_drawn_from_what_is_open_then_from_what_is_new_and_never_more_than_there_is(): void
+    {
+        $chance = new Randomizer(new Mt19937(73));
+        for ($case = 0; $case < 2000; $case++) {
+            $containers = [];
+            foreach (range(1, $chance->getInt(1, 6)) as $id) {
+                $containers[$id] = new OnShelf(
+                    $id,
+                    BigDecimal::ofUnscaledValue($chance->getInt(-2, 50), 1),
+                    $chance->getInt(0, 1) === 0 ? null : new \DateTimeImmutable('2026-01-'.$chance->getInt(10, 28)),
+                    $chance->getInt(0, 5) === 0,
+                );
+            }
+            $wanted = BigDecimal::ofUnscaledValue($chance->getInt(1, 120), 1);
+            $drawing = Drawing::of($wanted, array_values($containers));
+            $drawn = BigDecimal::sum($drawing->unfound, ...array_column($drawing->draws, 1));
+            self::assertTrue($wanted->minus($drawn)->isLessThanOrEqualTo($wanted->multipliedBy('0.01')), 'all of it, but for the residue');
+            self::assertTrue($drawn->isLessThanOrEqualTo($wanted));
+            $shut = false;
+            foreach ($drawing->draws as [$id, $litres]) {
+                self::assertTrue($litres->isLessThanOrEqualTo($containers[$id]->litres));
+                self::assertFalse($containers[$id]->isOver, 'what is past its time is left standing');
+                self::assertFalse($shut && $containers[$id]->opened !== null, 'what is open comes first');
+                $shut = $shut || $containers[$id]->opened === null;
+            }
+        }
+    }
+
+    /** Row 8: a bottle 2 mL too small makes somebody open a second one. */
+    public function test_what_is_short_by_less_than_the_residue_opens_no_further_bottle(): void
+    {
+        $bottles = [new OnShelf(1, BigDecimal::of('0.946')), new OnShelf(2, BigDecimal::of('0.946'))];
+        $drawing = Drawing::of(BigDecimal::of('0.948'), $bottles);
+
+        self::assertSame([1], array_column($drawing->draws, 0));
+        self::assertTrue($drawing->unfound->isZero());
+    }
+
+    #[TestWith([null, 12, null, null, false])]
+    #[TestWith(['2025-05-13', 12, null, '2026-05-13', true])]
+    #[TestWith(['2025-05-14', 12, null, '2026-05-14', false])]
+    #[TestWith(['2025-05-14', 12, '2026-01-31', '2026-01-31', true])]
+    #[TestWith(['2026-01-31', 1, '2027-01-01', '2026-02-28', true])]
+    #[TestWith([null, 12, '2026-05-13', '2026-05-13', true])]
+    public function test_it_keeps_until_the_day_printed_on_it_or_so_long_after_it_was_opened(
+        ?string $opened,
+        ?int $months,
+        ?string $printed,
+        ?string $until,
+        bool $isOver,
+    ): void {
+        $day = fn (?string $day): ?\DateTimeImmutable => $day === null ? null : new \DateTimeImmutable("{$day}T00:00:00Z");
+        $life = ShelfLife::of($day($opened), $months, $day($printed), new \DateTimeImmutable('2026-05-14T00:00:00Z'));
+
+        self::assertSame([$until, $isOver], [$life->until?->format('Y-m-d'), $life->isOver]);
+    }
+
+    public function test_what_ran_out_counts_and_where_nobody_measured_it_what_was_poured_in_its_place(): void
+    {
+        $waste = fn (string $occasion, string $day, ?string $out, ?string $in): Waste => new Waste(
+            WasteKind::Oil,
+            $occasion,
+            new \DateTimeImmutable($day),
+            $out === null ? null : BigDecimal::of($out),
+            $in === null ? null : BigDecimal::of($in),
+        );
+        $all = [
+            $waste('before', '2026-01-01', '9', null),
+            $waste('a', '2026-02-01', '1.8', null),
+            $waste('a', '2026-02-01', null, '2.0'),
+            $waste('b', '2026-02-02', null, '3.5'),
+            $waste('c', '2026-02-03', null, null),
+        ];
+        $tally = WasteTally::of(WasteKind::Oil, $all, new \DateTimeImmutable('2026-01-15'), BigDecimal::of('0.5'));
+
+        self::assertSame('5.8', (string) $tally->amount, '1.8 and 3.5, and half a litre left of before');
+        self::assertSame(1, $tally->unmeasured);
+        self::assertStringContainsString('Of 1 occasion nobody wrote down how much.', $tally->why);
+        self::assertSame('14.8', (string) WasteTally::of(WasteKind::Oil, [...$all, $waste('d', '2026-03-01', '0.5', null)], null, null)->amount);
+    }
+
+    /** @param  list<array{string, string}>  $topUps */
+    #[TestWith(['0.5 L', '2026-01-01', [], false])]
+    #[TestWith(['0.5 L', '2026-01-01', [['2026-07-02', '0.25 L']], false])]
+    #[TestWith(['0.5 L', '2026-01-01', [['2026-07-02', '0.32 L']], true])]
+    #[TestWith(['0.5 L', '2026-01-01', [['2026-01-10', '0.3 L']], false])]
+    #[TestWith(['0.5 L', '2026-01-01', [['2026-01-10', '0.6 L']], true])]
+    #[TestWith(['1 qt', '2026-01-01', [['2026-03-01', '200 mL'], ['2026-05-01', '180 mL']], false])]
+    #[TestWith(['1 qt', '2026-01-01', [['2026-03-01', '200 mL'], ['2026-05-01', '300 mL']], true])]
+    public function test_an_accepted_seep_has_grown_where_more_goes_in_than_it_usually_loses(
+        string $aYear,
+        string $from,
+        array $topUps,
+        bool $grown,
+    ): void {
+        $loss = AcceptedLoss::of(Quantity::parse($aYear), new \DateTimeImmutable($from), array_map(
+            fn (array $topUp): array => [new \DateTimeImmutable($topUp[0]), Quantity::parse($topUp[1])],
+            $topUps,
+        ));
+
+        self::assertSame($grown, $loss->hasGrown, $loss->why);
+    }
+
+    #[TestWith(['2026-06-01', 10, '2026-05-22', false])]
+    #[TestWith(['2026-05-20', 6, '2026-05-14', true])]
+    #[TestWith(['2026-05-16', 6, '2026-05-10', true])]
+    #[TestWith(['2026-04-01', 3, '2026-05-11', true])]
+    #[TestWith(['2026-06-01', null, null, false])]
+    public function test_it_is_ordered_so_early_that_it_is_here_in_time(string $needed, ?int $days, ?string $by, bool $isNow): void
+    {
+        $time = OrderTime::of(
+            new \DateTimeImmutable("{$needed}T00:00:00Z"),
+            $days,
+            new \DateTimeImmutable('2026-05-14T00:00:00Z'),
+        );
+
+        self::assertSame([$by, $isNow], [$time->by?->format('Y-m-d'), $time->isNow], $time->why);
+    }
+}
