@@ -21,6 +21,8 @@ final readonly class LoadBench
 
     private const ACTS_AT_EACH_SPOT = 10;
 
+    private const MACHINES_OF_A_LIST = 200;
+
     public function __construct(private string $address, private string $state)
     {
     }
@@ -33,6 +35,7 @@ final readonly class LoadBench
         $small = $this->measure('/api/machines', $token);
         $this->addReadings(200, 2000);
         $this->liveLong();
+        $this->stockShelf();
         $this->warm($token);
         $counts = $this->sql(
             'select (select count(*) from machines), (select count(*) from rules), (select count(*) from acts), (select count(*) from readings)',
@@ -52,13 +55,16 @@ final readonly class LoadBench
             $rounds['page'][] = $this->measure('/api/machines', $token);
             $rounds['log'][] = $this->measure('/api/notes', $token, script: true);
             $rounds['life'][] = $this->measure('/api/machines/1/compartments/engine_oil', $token);
+            $rounds['needs'][] = $this->measure($this->needsOf(self::MACHINES_OF_A_LIST), $token);
             printf("yard     what was logged is reckoned by the next look in %.1f s\n", $this->look($token));
         }
-        [$empty, $page, $log, $life] = array_map($this->middle(...), array_values($rounds));
+        [$empty, $page, $log, $life, $needs] = array_map($this->middle(...), array_values($rounds));
         $this->tell('empty authenticated route', $empty, null, 'aim: 220 a second');
         $this->tell('first page, 50 soonest', $page, $empty, 'aim: at most 2.5 times the empty route');
         $this->tell('logging one reading', $log, $empty, 'aim: at most 4.5 times the empty route');
         $this->tell('a compartment, 20 years', $life, $empty, 'aim: at most 3 times the empty route');
+        $this->tell('needs of 200 machines', $needs, $empty, 'aim: at most 6 times the empty route');
+        $this->needsAnew($token, $empty['median']);
         printf(
             "yard     first page with all readings against a tenth of them: %.2f times (median, aim: within 1.2)\n",
             $page['median'] / $small['median'],
@@ -109,6 +115,71 @@ final readonly class LoadBench
                 select entry_id, id, 2, if(kind = 'changed', 6.435200, 0.283906), if(kind = 'changed', '6.8 qt', '0.3 qt'), 'Orchard 10W-30'
                 from acts where machine_id = 1 and spot_id = 2 and uuid like 'life-%' and kind in ('changed', 'topped_up');
             SQL);
+    }
+
+    /** 40 fluids and parts by the dozen on the shelf, and what the machines' books say of their places. */
+    private function stockShelf(): void
+    {
+        $machines = 2 * self::MACHINES_OF_A_LIST;
+        $this->sql(<<<SQL
+            insert ignore into sheets (spot_id, written)
+                select id, if(kind = 'compartment',
+                    '{"capacities": [{"kind": "refill", "amount": "6.4/6.8 qt"}], "specification": {"kind": "engine_oil", "grades": [{"grade": "10W-30"}]}}',
+                    json_object('kind', 'filter', 'number', concat('B ', id % 60), 'seal', concat('W ', id % 12), 'uses', json_array('rag')))
+                from spots where machine_id <= {$machines};
+            insert into supplies (name, kind, label, code, sold_in)
+                select concat('Oil ', seq), 'fluid', json_object('kind', 'engine_oil', 'grade', if(seq % 4 = 0, '10W-30', '20W-50')), concat('F', seq), '[{"size": "5 L", "price": "30"}, {"size": "1 L", "price": "8"}]'
+                from seq_1_to_40;
+            insert into supplies (name, kind, number, bare_number, code, sold_in)
+                select concat('Part ', seq), 'part', concat('B ', seq), concat('b', seq), concat('P', seq), '[{"price": "9.50"}]' from seq_0_to_59;
+            insert into entries (uuid, kind, happened_at, written_at, person_id, device, detail)
+                select concat('stock-', id), 'bought', now() - interval 90 day, now(), 1, 'stock', '{"words": "x"}' from supplies;
+            insert into containers (supply_id, entry_id, size, litres)
+                select s.id, e.id, '20 L', 20 from supplies s join entries e on e.uuid = concat('stock-', s.id) join seq_1_to_3 where s.kind = 'fluid';
+            insert into stock_moves (entry_id, supply_id, container_id, kind, amount, happened_at)
+                select entry_id, supply_id, id, 'in', litres, now() - interval 90 day from containers;
+            insert into stock_moves (entry_id, supply_id, kind, amount, happened_at)
+                select e.id, s.id, 'in', 5, e.happened_at from supplies s join entries e on e.uuid = concat('stock-', s.id) where s.kind = 'part';
+            insert into stock_moves (entry_id, supply_id, container_id, kind, amount, happened_at)
+                select entry_id, supply_id, id, 'out', 0.01, now() - interval seq hour from containers join seq_1_to_100;
+            SQL);
+    }
+
+    /** All that is due within two months on so many machines. */
+    private function needsOf(int $machines): string
+    {
+        return '/api/needs?until='.date('Y-m-d', time() + 60 * 86_400).'&'
+            .implode('&', array_map(fn (int $id): string => "machines[]={$id}", range(1, $machines)));
+    }
+
+    /** Reckoned anew after something changed, and how that grows with the machines. */
+    private function needsAnew(string $token, float $empty): void
+    {
+        $anew = [];
+        foreach ([self::MACHINES_OF_A_LIST, 2 * self::MACHINES_OF_A_LIST] as $machines) {
+            foreach (range(1, 5) as $ignored) {
+                $this->sql('update supplies set version = version + 1 limit 1');
+                $began = microtime(true);
+                $answer = json_decode((string) file_get_contents(
+                    $this->address.$this->needsOf($machines),
+                    context: stream_context_create(['http' => ['header' => "Authorization: Bearer {$token}"]]),
+                ), true);
+                $times[$machines][] = microtime(true) - $began;
+            }
+            sort($times[$machines]);
+            $anew[$machines] = $times[$machines][2];
+            printf(
+                "yard     needs of %d machines (%d jobs) reckoned anew in %.2f s, %.0f times the empty route\n",
+                $machines,
+                count($answer['works'] ?? []),
+                $anew[$machines],
+                1000 * $anew[$machines] / $empty,
+            );
+        }
+        printf(
+            "yard     needs of twice the machines take %.2f times as long (aim: 2.2)\n",
+            $anew[2 * self::MACHINES_OF_A_LIST] / $anew[self::MACHINES_OF_A_LIST],
+        );
     }
 
     /** Three readings every two days, going back from yesterday. */
