@@ -10,7 +10,9 @@ use Core\Fluid\Sheet\OpeningSheet;
 use Core\Fluid\Sheet\SheetFields;
 use Core\Form\BadInput;
 use Core\Form\Fields;
+use Core\Machine\OpeningRole;
 use Core\Machine\SpotKind;
+use Core\Measure\Quantity;
 use Core\Supply\PartFields;
 use Core\Supply\PartSheet;
 
@@ -20,6 +22,14 @@ final class Sheets
     public static function compartment(Spot $spot): CompartmentSheet
     {
         return SheetFields::read(new Fields($spot->sheet->written ?? []));
+    }
+
+    /** The most that a compartment can hold, both sides of it together; null where nobody has written it down. */
+    public static function holds(Spot $compartment): ?Quantity
+    {
+        $drains = Spot::query()->where(['parent_id' => $compartment->id, 'role' => OpeningRole::Drain])->count();
+
+        return self::compartment($compartment)->most($drains)?->most;
     }
 
     public static function opening(Spot $spot): OpeningSheet

@@ -115,6 +115,11 @@ final readonly class Quantity
         return self::of($this->value->minus($other->to($this->unit)->value), $this->unit);
     }
 
+    public function times(int $count): self
+    {
+        return new self($this->value->multipliedBy($count), $this->unit);
+    }
+
     /** @throws Unreadable if the other measures something else */
     public function compareTo(self $other): int
     {

@@ -12,7 +12,6 @@ use Carbon\CarbonImmutable;
 use Core\Fluid\Answer;
 use Core\Fluid\Conditions;
 use Core\Fluid\FluidFields;
-use Core\Fluid\Sheet\CapacityKind;
 use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\OpeningSheet;
 use Core\Fluid\Sheet\SheetFields;
@@ -246,7 +245,7 @@ final class DemoFluids
     private function amount(Spot $spot): ?Quantity
     {
         return ($this->sheets[$spot->id] ?? null)
-            ?->capacity(CapacityKind::WithFilter, CapacityKind::Refill, CapacityKind::PerSide)?->most;
+            ?->atAChange(withFilter: true, drains: count($this->drains[$spot->id] ?? []))?->most;
     }
 
     private static function litres(Quantity $amount): string

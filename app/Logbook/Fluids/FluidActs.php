@@ -152,7 +152,7 @@ final readonly class FluidActs
     /** @throws Refusal */
     private function askWhereTooMuch(Spot $compartment, Quantity $amount, string $field): void
     {
-        $most = Sheets::compartment($compartment)->most()?->most;
+        $most = Sheets::holds($compartment);
         if (
             $most !== null
             && $amount->si()->isGreaterThan($most->si()->multipliedBy(BigRational::of(self::WELL_OVER)))

@@ -27,6 +27,18 @@ final readonly class Capacity
         return $this->least->compareTo($this->most) !== 0;
     }
 
+    /** The whole of what a book gives for each side; everything else is the whole already. */
+    public function ofAllSides(int $sides): self
+    {
+        return $this->kind !== CapacityKind::PerSide || $sides < 2 ? $this : new self(
+            CapacityKind::Refill,
+            $this->least->times($sides),
+            $this->most->times($sides),
+            "{$sides} × {$this->written}",
+            $this->book,
+        );
+    }
+
     /** In the other system, in small print beside what is written; empty where there is none. */
     public function other(): string
     {

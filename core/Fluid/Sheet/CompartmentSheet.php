@@ -60,10 +60,14 @@ final readonly class CompartmentSheet
         return null;
     }
 
-    /** What goes in at a change. */
-    public function atAChange(bool $withFilter): ?Capacity
+    /**
+     * What goes in at a change.
+     *
+     * @param  int  $drains  how many it has: what the book gives for each side is poured for every one of them
+     */
+    public function atAChange(bool $withFilter, int $drains = 1): ?Capacity
     {
-        return $withFilter
+        $capacity = $withFilter
             ? $this->capacity(
                 CapacityKind::WithFilter,
                 CapacityKind::Refill,
@@ -78,14 +82,21 @@ final readonly class CompartmentSheet
                 CapacityKind::WithFilter,
                 CapacityKind::Dry,
             );
+
+        return $capacity?->ofAllSides($drains);
     }
 
-    /** The most it can hold by any figure. */
-    public function most(): ?Capacity
+    /**
+     * The most it can hold by any figure.
+     *
+     * @param  int  $drains  as in {@see atAChange()}
+     */
+    public function most(int $drains = 1): ?Capacity
     {
         $most = null;
         foreach ($this->capacities as $capacity) {
-            $most = $most === null || $capacity->most->compareTo($most->most) > 0 ? $capacity : $most;
+            $whole = $capacity->ofAllSides($drains);
+            $most = $most === null || $whole->most->compareTo($most->most) > 0 ? $whole : $most;
         }
 
         return $most;

@@ -93,7 +93,7 @@ final readonly class Taken
                 $withFilter = isset($filters[$place->spot->key]) || isset($filters['']);
                 $fluids[$place->spot->key] = new TakenFluid(
                     $place->spot->key,
-                    $place->compartment?->atAChange($withFilter),
+                    $place->compartment?->atAChange($withFilter, $place->drains()),
                     $withFilter ? 'changed with its filter' : 'changed',
                 );
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Supply\Taken;
 
 use Core\Fluid\Sheet\CompartmentSheet;
+use Core\Machine\OpeningRole;
 use Core\Machine\Spot;
 use Core\Supply\PartSheet;
 
@@ -25,6 +26,14 @@ final readonly class TaskPlace
         public array $seals = [],
         public int $timesReused = 0,
     ) {
+    }
+
+    public function drains(): int
+    {
+        return count(array_filter(
+            $this->openings,
+            fn (TaskOpening $opening): bool => $opening->spot->role === OpeningRole::Drain,
+        ));
     }
 
     public static function ofPart(Spot $spot, PartSheet $sheet, int $timesReused = 0, ?CompartmentSheet $in = null): self
