@@ -194,21 +194,18 @@ final class PhonesTest extends PlainTestCase
             ),
             'machine_id' => $machines[$number % count($machines)],
             'at' => $started->modify("+{$number} seconds")->format('Y-m-d\TH:i:s\Z'),
-            'round' => [
-                'kind' => 'daily',
-                'started_at' => $started->format('Y-m-d\TH:i:s\Z'),
-            ],
             ...$number % 5 < self::POURS_OF_FIVE
                 ? self::pour($number, $oil, $drum)
-                : self::look($number),
+                : self::look($number, $started),
         ], range(1, self::NOTES));
     }
 
     /** @return array<string, mixed> */
-    private static function look(int $number): array
+    private static function look(int $number, \DateTimeImmutable $started): array
     {
         return [
             'kind' => 'look',
+            'round' => ['kind' => 'daily', 'started_at' => $started->format('Y-m-d\TH:i:s\Z')],
             'check' => ['leaks', 'engine_oil', 'brakes'][$number % 3],
             'said' => $number % 7 === 0 ? 'not_fine' : 'fine',
             'verdict' => $number % 7 === 0 ? 'watch' : null,
