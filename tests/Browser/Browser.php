@@ -408,6 +408,8 @@ final class Browser
                 fetch('/api/session', {headers: {Accept: 'application/json'}}).then(answer => answer.json()).then(session => done(session.person === null), () => done(false));
                 JS);
         }, 'nobody to be signed in');
+        // What the console still holds is of the test before.
+        $this->complaints();
     }
 
     /** As when the browser itself makes room, or somebody clears what it keeps of the site. */

@@ -84,7 +84,15 @@ final class ReadyTest extends WalkTestCase
             '3 × 12 and 2 × 14; or 30 and 2 × 9',
         );
         self::assertSame([], $this->needs(['until' => '2026-06-30'])['works']);
-        self::assertCount(3, $this->needs(['until' => '2026-07-31', 'machines' => [$this->machines['Teal']]])['works']);
+        $ofTeal = $this->needs(['until' => '2026-07-31', 'machines' => [$this->machines['Teal']]])['works'];
+        self::assertCount(3, $ofTeal);
+        $rules = array_column($ofTeal, 'rule_id');
+        $but = $this->needs(['until' => '2026-07-31', 'without' => [$rules[0]], 'rules' => [$rules[1]]])['works'];
+        self::assertEqualsCanonicalizing(
+            array_diff(array_column($needs['works'], 'rule_id'), [$rules[0]]),
+            array_column($but, 'rule_id'),
+            'what is chosen besides and due already is done once',
+        );
     }
 
     public function test_equivalents_are_bought_where_somebody_prefers_them_and_the_makers_stays_where_there_is_none(): void

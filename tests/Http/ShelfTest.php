@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\People\Role;
+use Brick\Math\BigDecimal;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /** What is kept, in whichever order it is told. Names and numbers are invented. */
 final class ShelfTest extends WalkTestCase
@@ -102,6 +105,36 @@ final class ShelfTest extends WalkTestCase
         $this->pour('1 L')->assertCreated();
 
         self::assertSame('2', $this->shelf()['left']['value']);
+    }
+
+    /** Property, eight random shelves: what is left is the last count, by the clock, less what was poured after it. */
+    public function test_in_whichever_order_counts_and_pours_become_known_the_same_is_left(): void
+    {
+        $chance = new Randomizer(new Mt19937(29));
+        $this->buy(['size' => '5 L', 'count' => 8, 'at' => '2026-04-01'])->assertCreated();
+        foreach ($this->shelf()['containers'] as ['id' => $container]) {
+            $left = 5_000;
+            $told = [];
+            foreach (range(1, 6) as $day) {
+                $at = sprintf('2026-05-%02dT08:00:00Z', $day);
+                if ($chance->getInt(1, 3) === 1) {
+                    $left = $chance->getInt(1_000, 5_000);
+                    $told[] = ['counted', ['supply' => $this->oil, 'at' => $at, 'because' => 'Measured',
+                        'containers' => [['container' => $container, 'left' => "{$left} mL"]]]];
+                } else {
+                    $left -= $poured = $chance->getInt(50, 400);
+                    $told[] = ['top_up', ['at' => $at, 'container' => $container, 'amount' => "{$poured} mL"]];
+                }
+            }
+            foreach ($chance->shuffleArray($told) as [$kind, $given]) {
+                $kind === 'counted'
+                    ? $this->tell(null, $kind, $given)->assertCreated()
+                    : $this->pour($given['amount'], more: $given)->assertCreated();
+            }
+
+            $now = collect($this->getJson("/api/supplies/{$this->oil}")->json('containers'))->firstWhere('id', $container);
+            self::assertSame(0, BigDecimal::of($now['left']['value'])->multipliedBy(1000)->compareTo($left), json_encode($told));
+        }
     }
 
     public function test_two_people_who_count_at_once_hear_of_each_other(): void

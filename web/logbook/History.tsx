@@ -70,7 +70,8 @@ function EntryRow({ entry, named, onCorrect }: RowProps) {
           <Soft>{instant(entry.happened_at, entry.day_only)}</Soft>
           <Kind>{ENTRY_WORDS[entry.kind]}</Kind>
           <p>
-            {named && <Link to={`/machines/${entry.machine_id}`}>{entry.machine}</Link>}
+            {named && entry.machine_id !== null && <Link to={`/machines/${entry.machine_id}`}>{entry.machine}</Link>}
+            {named && entry.machine_id === null && <Link to="/shelf">Shelf</Link>}
             {named && ': '}
             {entry.in_words}
             {entry.note && entry.kind !== 'service' ? `. ${entry.note}` : ''}

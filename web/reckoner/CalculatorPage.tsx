@@ -28,7 +28,7 @@ const Answer = styled.div`
 /** On a phone the answer stays in sight while the fields are typed in. */
 const Strip = styled.p`
   display: none;
-  ${PHONE} { display: block; position: sticky; bottom: 56px; z-index: 5; margin: 14px -14px -14px; padding: 12px 14px; background: var(--paper); border-top: 2px solid var(--ink); font-weight: 650; font-size: 19px; }
+  ${PHONE} { display: block; position: sticky; bottom: 53px; z-index: 5; margin: 14px -14px -14px; padding: 12px 14px; background: var(--paper); border-top: 2px solid var(--ink); font-weight: 650; font-size: 19px; }
 `;
 const Large = styled.p`font-size: 25px; font-weight: 650; line-height: 1.22; overflow-wrap: anywhere;`;
 const Told = styled.dl`

@@ -146,11 +146,8 @@ function RowsOf({ field, value, onChange, wrong, path }: OneProps & { field: Fie
             path={`${path}.${at}.`}
           />
           {rows.length > 1 && (
-            <Remove
-              aria-label={`Leave out ${field.row} ${at + 1}`}
-              onPress={() => onChange(rows.filter((_, index) => index !== at))}
-            >
-              Leave it out
+            <Remove onPress={() => onChange(rows.filter((_, index) => index !== at))}>
+              Leave out {field.row} {at + 1}
             </Remove>
           )}
         </Group>

@@ -35,7 +35,8 @@ function sentOf(value: Value | undefined, field: FieldOf): unknown {
     }
     case 'rows': {
       const all = (Array.isArray(value) ? value : []).map((row) => (isSet(row) ? given(row, field.fields) : {}));
-      const said = all.filter((row) => Object.keys(row).length > 0);
+      // A row left empty between others keeps its place, so that what is wrong stands beside the right one.
+      const said = all.slice(0, all.findLastIndex((row) => Object.keys(row).length > 0) + 1);
       return said.length > 0 ? said : undefined;
     }
     default:

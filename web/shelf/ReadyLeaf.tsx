@@ -88,7 +88,17 @@ function PlanOf({ today }: { today: string }) {
   const isTaken = (one: Work): boolean => taken[one.rule_id ?? 0] ?? isDueBy(one, until);
   const chosen = shown.filter(isTaken);
   const rules = chosen.flatMap((one) => one.rule_id ?? []);
-  const needs = useQuery({ ...needsQuery({ rules, preference }), enabled: rules.length > 0 });
+  const isTicked = (one: Work, to: boolean) => taken[one.rule_id ?? 0] === to && isDueBy(one, until) !== to;
+  const needs = useQuery({
+    ...needsQuery({
+      until,
+      preference,
+      machines: machine === NOBODY ? [] : [Number(machine)],
+      without: shown.filter((one) => isTicked(one, false)).flatMap((one) => one.rule_id ?? []),
+      rules: shown.filter((one) => isTicked(one, true)).flatMap((one) => one.rule_id ?? []),
+    }),
+    enabled: rules.length > 0,
+  });
   const change = (part: Record<string, string>) => {
     setTaken({});
     setSearch({ until, machine, preference, ...part }, { replace: true });

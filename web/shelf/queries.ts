@@ -22,16 +22,26 @@ export const ordersQuery = (preference: Schemas['Preference']) =>
     placeholderData: (before) => before,
   });
 
-export type Asked = { until?: string; rules?: number[]; spots?: number[]; preference: Schemas['Preference'] };
+export type Asked = {
+  until: string;
+  machines: number[];
+  /** Rules that are due by then and left out. */
+  without: number[];
+  /** Rules besides what is due. */
+  rules: number[];
+  preference: Schemas['Preference'];
+};
 
-/** What some jobs need: all due by a day, or those that were chosen. */
-export const needsQuery = ({ until, rules, spots, preference }: Asked) =>
+/** What all that is due by a day needs, but for some, and some besides. */
+export const needsQuery = ({ until, machines, without, rules, preference }: Asked) =>
   queryOptions({
-    queryKey: ['shelf', 'needs', until, rules, spots, preference],
+    queryKey: ['shelf', 'needs', until, machines, without, rules, preference],
     queryFn: () =>
       answer(
         api.GET('/needs', {
-          params: { query: { until, preference, 'rules[]': rules, 'spots[]': spots } },
+          params: {
+            query: { until, preference, 'machines[]': machines, 'without[]': without, 'rules[]': rules },
+          },
           querySerializer: (query) =>
             Object.entries(query)
               .flatMap(([name, value]) => [value ?? []].flat().map((one) => `${name}=${encodeURIComponent(one)}`))

@@ -8,7 +8,7 @@ use Core\Supply\Need\Preference;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** For what somebody gets ready: everything due by a day, of all machines or some; or works that were chosen. */
+/** For what somebody gets ready: everything due by a day, of all machines or some, but for a few; and works that were chosen. */
 final class NeedsRequest extends FormRequest
 {
     private const MOST = 2000;
@@ -21,6 +21,8 @@ final class NeedsRequest extends FormRequest
             'machines' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
             'machines.*' => ['integer'],
             ...self::works(),
+            'without' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
+            'without.*' => ['integer'],
             'preference' => ['sometimes', Rule::enum(Preference::class)],
         ];
     }
@@ -55,15 +57,22 @@ final class NeedsRequest extends FormRequest
     public function readyWorks(ReadyWorks $all): array
     {
         $until = $this->validated('until');
-        $machines = $this->validated('machines');
+        $due = $until === null ? [] : array_filter(
+            $all->dueBy(new \DateTimeImmutable("{$until}T00:00:00Z"), $this->ids('machines') ?: null),
+            fn (ReadyWork $work): bool => ! in_array($work->due?->ruleId, $this->ids('without'), true),
+        );
+        $isDue = array_map(fn (ReadyWork $work): ?int => $work->due?->ruleId, $due);
 
         return [
-            ...$until === null ? [] : $all->dueBy(
-                new \DateTimeImmutable("{$until}T00:00:00Z"),
-                $machines === null ? null : array_map(intval(...), $machines),
-            ),
-            ...$all->ofRules(array_map(intval(...), $this->validated('rules') ?? [])),
-            ...$all->ofSpots(array_map(intval(...), $this->validated('spots') ?? [])),
+            ...array_values($due),
+            ...$all->ofRules(array_values(array_diff($this->ids('rules'), $isDue))),
+            ...$all->ofSpots($this->ids('spots')),
         ];
+    }
+
+    /** @return list<int> */
+    private function ids(string $name): array
+    {
+        return array_map(intval(...), $this->validated($name) ?? []);
     }
 }

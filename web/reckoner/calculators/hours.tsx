@@ -237,7 +237,8 @@ export const HOUR_CALCULATORS: readonly Calculator[] = [
       pans: [{ size: '' }],
     },
     tells: ({ fluids, parts, tools, to_buy: buy, pans }) => ({
-      large: buy.length === 0 ? 'The shelf has it all' : `${buy.length} things to buy`,
+      large:
+        buy.length === 0 ? 'The shelf has it all' : buy.length === 1 ? '1 thing to buy' : `${buy.length} things to buy`,
       rows: [
         ...fluids.map((one: Reckoned) => [one.fluid, `${shown(one.amount)}, short ${shown(one.short)}`]),
         ...parts.map((one: Reckoned) => [one.number, `${one.count}, short ${one.short}`]),
