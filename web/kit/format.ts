@@ -74,3 +74,6 @@ export function dayBefore(day: string): string {
 /** The first letter small, as within a sentence; `PTO` stays. */
 export const within = (words: string): string =>
   /^\p{Lu}{2}/u.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1);
+
+/** `1 day`, `3 days` */
+export const manyOf = (number: number, one: string): string => `${number} ${one}${number === 1 ? '' : 's'}`;

@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton, QuietActions, quietLink } from '../kit/Button';
-import { instant, longDay } from '../kit/format';
+import { instant, longDay, manyOf } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
@@ -31,9 +31,9 @@ const Codes = styled.figure`
   display: flex; gap: 12px; align-items: center; img { width: 84px; height: 84px; background: #FFFFFF; display: block; }
   figcaption { font-size: 15px; color: var(--soft); }
 `;
-const Facts = styled.dl`
+const Facts = styled.div`
   display: grid; grid-template-columns: repeat(auto-fit, minmax(190px, 1fr)); gap: 10px 26px; padding: 14px 20px; border-bottom: 1px solid var(--rule);
-  dt { font-size: 15px; color: var(--soft); } dd { line-height: 1.3; } ${PHONE} { padding: 12px 14px; }
+  dl { display: contents; } dt { font-size: 15px; color: var(--soft); } dd { line-height: 1.3; } ${PHONE} { padding: 12px 14px; }
 `;
 
 /** One thing that is kept: what is left in each container, what it costs, what came and went. */
@@ -94,24 +94,26 @@ export default function SupplyPage() {
           </Ruled>
         ))}
         <Facts>
-          <div>
-            <dt>Where</dt>
-            <dd>{supply.place || 'not said'}</dd>
-          </div>
-          <div>
-            <dt>Price</dt>
-            <dd>{prices(supply)}</dd>
-          </div>
-          <div>
-            <dt>To come</dt>
-            <dd>{supply.delivery_days === null ? 'nobody knows' : `${supply.delivery_days} days`}</dd>
-          </div>
-          {fluid && (
+          <dl>
             <div>
-              <dt>Once opened it keeps</dt>
-              <dd>{supply.keeps_months === null ? 'not said' : `${supply.keeps_months} months`}</dd>
+              <dt>Where</dt>
+              <dd>{supply.place || 'not said'}</dd>
             </div>
-          )}
+            <div>
+              <dt>Price</dt>
+              <dd>{prices(supply)}</dd>
+            </div>
+            <div>
+              <dt>To come</dt>
+              <dd>{supply.delivery_days === null ? 'nobody knows' : manyOf(supply.delivery_days, 'day')}</dd>
+            </div>
+            {fluid && (
+              <div>
+                <dt>Once opened it keeps</dt>
+                <dd>{supply.keeps_months === null ? 'not said' : manyOf(supply.keeps_months, 'month')}</dd>
+              </div>
+            )}
+          </dl>
           <Codes>
             <ShelfCode code={supply.code} name={supply.name} />
             <figcaption>

@@ -1,3 +1,4 @@
+import { manyOf } from '../../kit/format';
 import {
   type Calculator,
   choice,
@@ -141,7 +142,7 @@ export const HOUR_CALCULATORS: readonly Calculator[] = [
       to: '',
     },
     tells: ({ columns }) => ({
-      large: `${columns.length} columns`,
+      large: manyOf(columns.length, 'column'),
       rows: columns.map(({ at, tasks }: { at: string; tasks: string[] }) => [`${at} h`, tasks.join(', ')]),
     }),
   },
@@ -160,7 +161,7 @@ export const HOUR_CALCULATORS: readonly Calculator[] = [
     ],
     start: { text: '', unit: 'h' },
     tells: ({ rows: read, questions }) => ({
-      large: `${read.length} tasks, ${questions.length} to ask`,
+      large: `${manyOf(read.length, 'task')}, ${questions.length} to ask`,
       rows: [
         ...read.map((row: Reckoned) => [row.task, row.in_words]),
         ...questions.map((question: Reckoned) => ['Asked', question.ask]),
@@ -237,8 +238,7 @@ export const HOUR_CALCULATORS: readonly Calculator[] = [
       pans: [{ size: '' }],
     },
     tells: ({ fluids, parts, tools, to_buy: buy, pans }) => ({
-      large:
-        buy.length === 0 ? 'The shelf has it all' : buy.length === 1 ? '1 thing to buy' : `${buy.length} things to buy`,
+      large: buy.length === 0 ? 'The shelf has it all' : `${manyOf(buy.length, 'thing')} to buy`,
       rows: [
         ...fluids.map((one: Reckoned) => [one.fluid, `${shown(one.amount)}, short ${shown(one.short)}`]),
         ...parts.map((one: Reckoned) => [one.number, `${one.count}, short ${one.short}`]),
