@@ -215,8 +215,12 @@ final readonly class DemoShelf
         ]);
         $list->things()->create(['uuid' => (string) Str::uuid(), 'name' => 'Cable ties', 'count' => 1]);
         $shape = app(ListShape::class)->of($list);
-        $keys = [...array_column($shape['fluids'], 'key'), ...array_column($shape['tools'], 'key'), ...array_column($shape['uses'], 'key')];
-        foreach (array_filter($keys, fn (int $index): bool => $index % 2 === 0, ARRAY_FILTER_USE_KEY) as $key) {
+        $lines = [...$shape['fluids'], ...$shape['parts'], ...$shape['tools'], ...$shape['uses']];
+        $there = array_filter(
+            $lines,
+            fn (array $line): bool => in_array($line['short']['value'] ?? $line['short'] ?? 0, [0, '0'], true),
+        );
+        foreach (array_slice(array_column($there, 'key'), 0, intdiv(count($lines), 2)) as $key) {
             $this->tell(0, 'bram', 'gather', ['list' => $list->id, 'item' => $key, 'got' => true]);
         }
     }
