@@ -15,13 +15,17 @@ final class ListCsv
         $got = fn (array $line): string => in_array($line['key'], $list['gathered'], true) ? 'yes' : '';
         $rows = [self::HEADINGS];
         foreach ($list['fluids'] as $line) {
-            $rows[] = ['fluid', $line['name'], $line['in_words'], $line['amount']['display'], $line['have']['display'], '', '', implode('; ', $line['for']), $got($line)];
+            $amounts = [$line['amount']['display'], $line['have']['display']];
+            $rows[] = ['fluid', $line['name'], $line['in_words'], ...$amounts, '', '', implode('; ', $line['for']), $got($line)];
         }
         foreach ($list['parts'] as $line) {
-            $rows[] = ['part', $line['name'], $line['number'], $line['count'], $line['have'], '', '', implode('; ', $line['for']), $got($line)];
+            $counts = [$line['count'], $line['have']];
+            $rows[] = ['part', $line['name'], $line['number'], ...$counts, '', '', implode('; ', $line['for']), $got($line)];
         }
         foreach ($list['to_buy'] as $line) {
-            $rows[] = ['buy', $line['name'], $line['size'] ?? $line['number'] ?? '', '', '', $line['count'] ?? $line['amount']['display'] ?? '', $line['cost'] ?? '', '', $got($line)];
+            $of = $line['size'] ?? $line['number'] ?? '';
+            $many = $line['count'] ?? $line['amount']['display'] ?? '';
+            $rows[] = ['buy', $line['name'], $of, '', '', $many, $line['cost'] ?? '', '', $got($line)];
         }
         foreach ($list['wanted'] as $line) {
             $rows[] = ['buy', $line['name'], '', '', '', $line['count'], '', 'put on the list by hand', $got($line)];

@@ -15,6 +15,7 @@ use Brick\Math\BigRational;
 use Core\Fill\Drain;
 use Core\Fill\PanPlan;
 use Core\Fluid\Answer;
+use Core\Fluid\Bottle;
 use Core\Fluid\WillItDo;
 use Core\Machine\CompartmentKind;
 use Core\Machine\SpotKind;
@@ -36,6 +37,9 @@ final class ReadyNeeds
 {
     /** @var array<string, Answer> whether a fluid will do for housings that are alike */
     private array $judged = [];
+
+    /** @var array<int, Bottle> by supply */
+    private array $bottles = [];
 
     /** @var array<int, bool> by machine */
     private array $underWarranty = [];
@@ -190,15 +194,22 @@ final class ReadyNeeds
     /** The id of the supply that is poured there; what the book asks for where none that is kept will do. */
     private function fluidFor(Spot $compartment, string $for, Preference $preference): string
     {
-        $sheet = Sheets::compartment($compartment);
-        $specification = $sheet->specification();
+        $housing = Sheets::compartment($compartment)->housing($compartment->compartment ?? CompartmentKind::Engine);
+        $specification = $housing->specification;
+        $isUnderWarranty = $this->underWarranty[$compartment->machine_id] ?? false;
+        $alike = serialize([$housing, $isUnderWarranty]);
         $choices = [];
         foreach ($this->stock->supplies as $supply) {
             if ($supply->isFluid()) {
+                $bottle = $this->bottles[$supply->id] ??= $supply->bottle();
                 $choices[] = new FluidChoice(
                     $supply->id,
-                    $this->willDo($supply->id, $compartment),
-                    $specification->makersOwn !== null && $supply->bottle()->makersOwn === $specification->makersOwn,
+                    $this->judged["{$supply->id} {$alike}"] ??= WillItDo::judge(
+                        $bottle,
+                        $housing,
+                        $this->fit->conditions($isUnderWarranty),
+                    )->answer,
+                    $specification->makersOwn !== null && $bottle->makersOwn === $specification->makersOwn,
                     ($this->lastPoured[$compartment->id] ?? null) === $supply->id,
                     $this->stock->isThere($supply->id),
                 );
@@ -214,20 +225,6 @@ final class ReadyNeeds
             : "{$for}: nothing that is kept will do. It takes {$words}.";
 
         return $words === '' ? $for : ucfirst($words);
-    }
-
-    private function willDo(int $supply, Spot $compartment): Answer
-    {
-        $kind = $compartment->compartment ?? CompartmentKind::Engine;
-        $isUnderWarranty = $this->underWarranty[$compartment->machine_id] ?? false;
-        $housing = Sheets::compartment($compartment)->housing($kind);
-        $alike = $supply.' '.(int) $isUnderWarranty.' '.serialize($housing);
-
-        return $this->judged[$alike] ??= WillItDo::judge(
-            $this->stock->supplies[$supply]->bottle(),
-            $housing,
-            $this->fit->conditions($isUnderWarranty),
-        )->answer;
     }
 
     /**

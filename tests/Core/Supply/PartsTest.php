@@ -109,6 +109,20 @@ final class PartsTest extends TestCase
     }
 
     /** Row 22: a filters-only change that drinks far more than the pan showed. */
+    public function test_what_is_given_for_each_side_is_poured_on_both_and_what_is_given_for_all_is_not(): void
+    {
+        $sheet = fn (string $kind) => SheetFields::read(new Fields(['capacities' => [['kind' => $kind, 'amount' => '1.6–1.7 qt']]]));
+        $drain = fn (string $key): TaskOpening => self::opening($key, OpeningRole::Drain, []);
+        $poured = fn (string $kind, TaskOpening ...$drains): ?string => self::taken(
+            new TaskPlace(self::spot('oil', SpotKind::Compartment), $sheet($kind), array_values($drains)),
+        )->fluids[0]->amount?->most->inWords();
+
+        self::assertSame('3.4 qt', $poured('per_side', $drain('left'), $drain('right')));
+        self::assertSame('1.7 qt', $poured('per_side', $drain('one')));
+        self::assertSame('1.7 qt', $poured('refill', $drain('left'), $drain('right')));
+        self::assertSame('3.4', (string) $sheet('per_side')->most(2)?->most->rounded(1));
+    }
+
     public function test_filters_only_takes_what_runs_out_with_them(): void
     {
         $filter = self::filter(['kind' => 'filter', 'number' => 'WD 38']);
