@@ -212,11 +212,23 @@ final class ShelfTest extends WalkTestCase
     #[TestWith([['name' => 'Orchard'], 'name', 'Something of that name is kept already.'])]
     #[TestWith([['kind' => 'part'], 'number', 'Say the number to ask for.'])]
     #[TestWith([['code' => 'CAN-1'], 'code', 'That code is on Orchard already.'])]
+    #[TestWith([['code' => ['CAN-1']], 'code', 'This is written in words.'])]
     public function test_what_cannot_be_kept_so_stands_beside_its_field(array $given, string $field, string $message): void
     {
         $this->patchSupply($this->oil, ['code' => 'CAN-1']);
         $this->postJson('/api/supplies', ['name' => 'Other', 'label' => self::OIL, ...$given])
             ->assertUnprocessable()->assertJsonFragment([$field => [$message]]);
+    }
+
+    public function test_a_fluid_stays_a_fluid_and_a_part_keeps_its_number(): void
+    {
+        $part = $this->supply(['kind' => 'part', 'name' => 'Washer', 'number' => 'WD 12']);
+        $change = fn (int $id, array $to): TestResponse => $this->patchJson("/api/supplies/{$id}", $to, ['If-Match' => '"1"']);
+
+        $change($this->oil, ['kind' => 'part', 'name' => 'Orchard', 'number' => 'WD 13'])->assertUnprocessable()
+            ->assertJsonPath('errors.kind.0', 'A fluid stays a fluid, and a part a part. Keep the other as something new.');
+        $change($part, ['name' => 'Washer', 'label' => self::OIL])->assertUnprocessable()
+            ->assertJsonPath('errors.number.0', 'Say the number to ask for.');
     }
 
     public function test_a_price_is_of_a_size_and_what_was_paid_last_is_kept(): void

@@ -25,13 +25,18 @@ final class SupplyRequest extends FormRequest
     public function rules(): array
     {
         $supply = $this->route('supply');
+        $isPart = $this->kind() === SupplyKind::Part;
 
         return [
-            'kind' => ['sometimes', Rule::enum(SupplyKind::class)],
+            'kind' => [
+                'sometimes',
+                $supply === null ? Rule::enum(SupplyKind::class) : Rule::in([$this->kind()->value]),
+            ],
             'name' => ['required', 'string', 'max:80', Rule::unique('supplies')->ignore($supply)],
-            'label' => ['required_unless:kind,part', 'nullable', 'array', 'max:10'],
-            'number' => ['required_if:kind,part', 'nullable', 'string', 'max:80'],
+            'label' => [$isPart ? 'nullable' : 'required', 'array', 'max:10'],
+            'number' => [$isPart ? 'required' : 'nullable', 'string', 'max:80'],
             'code' => [
+                'bail',
                 'sometimes',
                 'nullable',
                 'string',
@@ -61,10 +66,24 @@ final class SupplyRequest extends FormRequest
         return [
             'name.required' => 'Give it the name it goes by here.',
             'name.unique' => 'Something of that name is kept already.',
-            'label.required_unless' => 'Say what stands on the bottle.',
-            'number.required_if' => 'Say the number to ask for.',
+            'kind.in' => 'A fluid stays a fluid, and a part a part. Keep the other as something new.',
+            'label.required' => 'Say what stands on the bottle.',
+            'number.required' => 'Say the number to ask for.',
             'code.regex' => 'A code is 3 to 12 letters and digits.',
         ];
+    }
+
+    /** What it is kept as; what is new is a fluid unless it says otherwise. */
+    private function kind(): SupplyKind
+    {
+        $supply = $this->route('supply');
+        $said = $this->input('kind');
+
+        return match (true) {
+            $supply instanceof Supply => $supply->kind,
+            is_string($said) => SupplyKind::tryFrom($said) ?? SupplyKind::Fluid,
+            default => SupplyKind::Fluid,
+        };
     }
 
     /**
@@ -77,7 +96,7 @@ final class SupplyRequest extends FormRequest
     public function columns(?Supply $changed = null): array
     {
         $given = $this->validated();
-        $isFluid = ($given['kind'] ?? ($changed->kind ?? SupplyKind::Fluid)->value) === SupplyKind::Fluid->value;
+        $isFluid = $this->kind() === SupplyKind::Fluid;
         $fields = new Fields(['label' => $given['label'] ?? null, 'sold_in' => $given['sold_in'] ?? []]);
         if ($isFluid) {
             FluidFields::bottle($fields->within('label', 'the label'));
