@@ -33,6 +33,24 @@ const THEN: Record<string, string> = {
   done: 'done',
 };
 
+/** How a level wants to be read, and how it was. */
+const ENGINE = choice('engine', 'Engine', [
+  ['', 'not said'],
+  ['off', 'off'],
+  ['idling', 'idling'],
+]);
+const TEMPERATURE = choice('temperature', 'Temperature', [
+  ['', 'not said'],
+  ['cold', 'cold'],
+  ['warm', 'warm'],
+  ['hot', 'hot'],
+]);
+const HELD = choice('held', 'Stick', [
+  ['', 'not said'],
+  ['rested', 'rested'],
+  ['screwed', 'screwed in'],
+]);
+
 export const FLUID_CALCULATORS: readonly Calculator[] = [
   {
     name: 'fill-plan',
@@ -91,43 +109,17 @@ export const FLUID_CALCULATORS: readonly Calculator[] = [
         help: 'full, between, add, below, over; or 0 at the add mark to 1 at the full mark',
       }),
       set('protocol', 'It wants to be read', [
-        choice('engine', 'Engine', [
-          ['', 'not said'],
-          ['off', 'off'],
-          ['idling', 'idling'],
-        ]),
-        choice('temperature', 'Temperature', [
-          ['', 'not said'],
-          ['cold', 'cold'],
-          ['warm', 'warm'],
-          ['hot', 'hot'],
-        ]),
+        ENGINE,
+        TEMPERATURE,
         number('wait_minutes', 'After so many minutes'),
         number('latest_minutes', 'and at most so many'),
-        choice('held', 'Stick', [
-          ['', 'not said'],
-          ['rested', 'rested'],
-          ['screwed', 'screwed in'],
-        ]),
+        HELD,
       ]),
       set('actual', 'It was read', [
-        choice('engine', 'Engine', [
-          ['', 'not said'],
-          ['off', 'off'],
-          ['idling', 'idling'],
-        ]),
-        choice('temperature', 'Temperature', [
-          ['', 'not said'],
-          ['cold', 'cold'],
-          ['warm', 'warm'],
-          ['hot', 'hot'],
-        ]),
+        ENGINE,
+        TEMPERATURE,
         number('wait_minutes', 'After so many minutes'),
-        choice('held', 'Stick', [
-          ['', 'not said'],
-          ['rested', 'rested'],
-          ['screwed', 'screwed in'],
-        ]),
+        HELD,
         tick('slope', 'on a slope'),
       ]),
     ],
