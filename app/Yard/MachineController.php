@@ -70,7 +70,7 @@ final readonly class MachineController
             'left_out' => $machine->sharedRulebook?->leftOutBy($machine) ?? [],
             'reminder' => ReminderShape::of($reckoning),
             'meter_truth' => MeterTruthShape::of($machine, $this->yard),
-            'before_any_work' => Caution::BEFORE_ANY_WORK,
+            'before_any_work' => Caution::BeforeAnyWork->says(),
             'countdown' => $countdown === null ? null : [
                 'remaining' => (string) $countdown->remaining->stripTrailingZeros(),
                 'set' => (string) $countdown->set->stripTrailingZeros(),

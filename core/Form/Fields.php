@@ -58,6 +58,17 @@ final class Fields
         return is_array($given) && $given !== [] && array_is_list($given);
     }
 
+    public function isFlag(string $name): bool
+    {
+        return is_bool($this->given($name));
+    }
+
+    /** @return list<string> the names under which anything was given */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->given));
+    }
+
     /** May be given, and says nothing here. */
     public function passOver(string $name): void
     {

@@ -33,7 +33,7 @@ final class TaskFields
 
     /** What belongs to the order of the work, and not to what it takes. */
     private const OF_ORDER = [
-        'compartment' => ['protocol', 'fill', 'warm', 'drip', 'valve'],
+        'compartment' => ['protocol', 'fill', 'warm', 'drip', 'valve', 'drain_way'],
         'opening' => ['loose', 'torque', 'magnet'],
         'part' => ['hangs', 'drinks', 'loose', 'torque'],
         'task' => ['check', 'undoes'],
@@ -163,19 +163,10 @@ final class TaskFields
     /** @param  Quantity|null  $pour  what is poured stands before what it holds */
     private function capacity(Fields $row, ?Quantity $pour): ?Capacity
     {
-        if ($row->isSet('capacity')) {
-            $range = $row->within('capacity', 'the capacity');
-            $least = $range->optionalMeasure('min', 'the least', Dimension::Volume);
-            $most = $range->measure('max', 'the most', Dimension::Volume);
-            if ($least !== null && $most !== null && $least->compareTo($most) > 0) {
-                $range->fault('min', "The least, {$least->inWords()}, is over the most, {$most->inWords()}.");
-            }
-        } else {
-            $most = $row->optionalMeasure('capacity', 'the capacity', Dimension::Volume);
-        }
+        $most = BookAmount::read($row)->most;
         $amount = $pour ?? $most;
-        if ($amount?->value->isZero()) {
-            $row->fault($pour === null ? 'capacity' : 'pour', 'A compartment holds more than nothing.');
+        if ($pour?->value->isZero()) {
+            $row->fault('pour', 'A compartment holds more than nothing.');
         }
 
         return $amount === null ? null : new Capacity(CapacityKind::Refill, $amount, $amount, $amount->inWords());

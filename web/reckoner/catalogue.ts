@@ -1,13 +1,15 @@
 import type { Calculator } from './calculator';
 import { FLUID_CALCULATORS } from './calculators/fluids';
 import { HOUR_CALCULATORS } from './calculators/hours';
+import { JOB_CALCULATORS } from './calculators/jobs';
 import { MEASURING_CALCULATORS } from './calculators/measuring';
 
 /** All calculators, in the groups in which they are offered. */
 export const GROUPS: readonly { heading: string; calculators: readonly Calculator[] }[] = [
   { heading: 'Measured', calculators: MEASURING_CALCULATORS },
   { heading: 'Fluids', calculators: FLUID_CALCULATORS },
-  { heading: 'Hours and jobs', calculators: HOUR_CALCULATORS },
+  { heading: 'Hours', calculators: HOUR_CALCULATORS },
+  { heading: 'Jobs', calculators: JOB_CALCULATORS },
 ];
 
 export const calculatorNamed = (name: string): Calculator | undefined =>

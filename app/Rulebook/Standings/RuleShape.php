@@ -11,6 +11,7 @@ use Core\Form\Written;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Procedure\Caution;
+use Core\Procedure\Cautions;
 use Core\Schedule\Tightening;
 
 /** A rule with what it says now, as the contract's `Rule`. */
@@ -27,11 +28,11 @@ final class RuleShape
 
         return [
             ...$rule->toRecord(),
-            'cautions' => Caution::for(
+            'cautions' => array_map(fn (Caution $caution): string => $caution->says(), Cautions::of(
                 $machine->class,
                 $rule->task->kind,
                 array_values($reckoning->rules[$rule->id]->places),
-            ),
+            )),
             'in_words' => $rule->setRelation('machine', $machine)->inWords(),
             'top_up_in_words' => $rule->top_up === null ? null : Quantity::parse($rule->top_up)->display(),
             'about' => array_column($reckoning->rules[$rule->id]->subjects(), 'value'),

@@ -11,6 +11,8 @@ enum DrainWay: string
     case Filter = 'filter';
     case Hose = 'hose';
     case Suction = 'suction';
+    /** A hub that is turned until its plug is lowest, and filled with its marks level. */
+    case Hub = 'hub';
 
     public function label(): string
     {
@@ -19,6 +21,7 @@ enum DrainWay: string
             self::Filter => 'by taking the filter off',
             self::Hose => 'by taking a hose off',
             self::Suction => 'by suction through the stick or filler',
+            self::Hub => 'by its plug, the hub turned until it is lowest',
         };
     }
 }

@@ -8,6 +8,7 @@ use Core\Machine\MachineClass;
 use Core\Machine\Spot;
 use Core\Machine\TaskKind;
 use Core\Procedure\Caution;
+use Core\Procedure\Cautions;
 use Core\Starter\Starter;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -99,6 +100,9 @@ final class CautionTest extends TestCase
     {
         $known = Starter::for($class)->spots();
 
-        return Caution::for($class, $kind, array_map(fn (string $key): Spot => $known[$key]->spot, $spots));
+        return array_map(
+            fn (Caution $caution): string => $caution->says(),
+            Cautions::of($class, $kind, array_map(fn (string $key): Spot => $known[$key]->spot, $spots)),
+        );
     }
 }

@@ -1,18 +1,5 @@
 import { manyOf } from '../../kit/format';
-import {
-  type Calculator,
-  choice,
-  day,
-  number,
-  type Reckoned,
-  rows,
-  set,
-  shown,
-  text,
-  texts,
-  volume,
-} from '../calculator';
-import { COMPARTMENTS } from './options';
+import { type Calculator, choice, day, number, type Reckoned, rows, set, text } from '../calculator';
 
 const EVERY = [number('hours', 'h'), number('km', 'km'), number('months', 'months')];
 const POINT = [number('hours', 'h'), number('km', 'km'), day('date', 'on')];
@@ -165,97 +152,6 @@ export const HOUR_CALCULATORS: readonly Calculator[] = [
       rows: [
         ...read.map((row: Reckoned) => [row.task, row.in_words]),
         ...questions.map((question: Reckoned) => ['Asked', question.ask]),
-      ],
-    }),
-  },
-  {
-    name: 'needs',
-    title: 'What some jobs need',
-    asks: ['shopping list', 'get ready', 'what to buy', 'washers and filters', 'tools'],
-    lead: 'Jobs by the compartments, openings and parts at which they are done, each with a short key of your own.',
-    fields: [
-      rows('tasks', 'Jobs', 'job', [
-        choice('act', 'What', [
-          ['replace', 'replace'],
-          ['clean', 'clean'],
-        ]),
-        text('at', 'At (key)', { placeholder: 'engine' }),
-      ]),
-      rows('compartments', 'Compartments', 'compartment', [
-        text('key', 'Key', { placeholder: 'engine' }),
-        choice('kind', 'Holds', COMPARTMENTS),
-        text('fluid', 'Fluid', { placeholder: '10W-30' }),
-        volume('pour', 'Takes'),
-        rows('openings', 'Openings', 'opening', [
-          text('key', 'Key', { placeholder: 'drain' }),
-          choice('role', 'For', [
-            ['drain', 'draining'],
-            ['fill', 'filling'],
-            ['level', 'its level'],
-            ['vent', 'air'],
-            ['draw', 'suction'],
-          ]),
-          text('tool', 'Tool', { placeholder: '19 mm socket' }),
-          set('seal', 'Seal', [text('number', 'Number'), number('count', 'How many')]),
-        ]),
-      ]),
-      rows('parts', 'Parts', 'part', [
-        text('key', 'Key', { placeholder: 'filter' }),
-        choice('kind', 'Sort', [
-          ['filter', 'filter'],
-          ['strainer', 'strainer'],
-          ['belt', 'belt'],
-          ['plug', 'plug'],
-          ['other', 'other'],
-        ]),
-        text('in', 'In (key)', { placeholder: 'engine' }),
-        text('number', 'Number'),
-        texts('kit', 'Comes with', { placeholder: 'ring, gasket' }),
-        set('seal', 'Seal', [text('number', 'Number'), number('count', 'How many')]),
-      ]),
-      rows('shelf', 'On the shelf', 'thing', [
-        text('supply', 'What'),
-        volume('amount', 'So much'),
-        number('count', 'or so many'),
-      ]),
-      rows('sizes', 'Sold in', 'size', [text('fluid', 'Fluid'), volume('size', 'Size'), number('price', 'Price')]),
-      rows('pans', 'Pans', 'pan', [volume('size', 'Holds')]),
-    ],
-    start: {
-      tasks: [{ act: 'replace', at: '' }],
-      compartments: [
-        {
-          key: '',
-          kind: 'engine',
-          fluid: '',
-          pour: '',
-          openings: [{ key: '', role: 'drain', tool: '', seal: { number: '', count: '' } }],
-        },
-      ],
-      parts: [{ key: '', kind: 'filter', in: '', number: '', kit: '', seal: { number: '', count: '' } }],
-      shelf: [{ supply: '', amount: '', count: '' }],
-      sizes: [{ fluid: '', size: '', price: '' }],
-      pans: [{ size: '' }],
-    },
-    tells: ({ fluids, parts, tools, to_buy: buy, pans }) => ({
-      large: buy.length === 0 ? 'The shelf has it all' : `${manyOf(buy.length, 'thing')} to buy`,
-      rows: [
-        ...fluids.map((one: Reckoned) => [one.fluid, `${shown(one.amount)}, short ${shown(one.short)}`]),
-        ...parts.map((one: Reckoned) => [one.number, `${one.count}, short ${one.short}`]),
-        ...tools.map((one: Reckoned) => ['Tool', one.tool]),
-        ...buy.map((one: Reckoned) => [
-          'Buy',
-          [
-            one.count && `${one.count} ×`,
-            one.size && shown(one.size),
-            one.amount && shown(one.amount),
-            one.supply,
-            one.cost,
-          ]
-            .filter(Boolean)
-            .join(' '),
-        ]),
-        ...(pans ? [['Pans', pans.enough ? 'take it' : `too small by ${shown(pans.short_by)}`]] : []),
       ],
     }),
   },

@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Procedure;
+
+use Core\Fluid\Sheet\DrainWay;
+use Core\Machine\OpeningRole;
+
+/** The steps by which one compartment is emptied. */
+final readonly class DrainSteps
+{
+    public function __construct(
+        private Draft $draft,
+        private ServicedMachine $machine,
+        private Scope $scope,
+        private OpeningSteps $openings,
+    ) {
+    }
+
+    /** @param  Phase  $tightened  when its drain plugs are tightened */
+    public function add(Compartment $compartment, Phase $tightened): void
+    {
+        $way = $this->scope->drainsBy($compartment) ?? DrainWay::Plug;
+        $sucks = $way === DrainWay::Suction;
+        $proved = $sucks ? [] : $this->prove($compartment);
+        $air = $this->letAirIn($compartment, $sucks);
+        match ($way) {
+            DrainWay::Plug, DrainWay::Hub => $this->byPlugs($compartment, $proved, $air, $way === DrainWay::Hub, $tightened),
+            DrainWay::Filter => $this->byFilters($compartment, $proved, $air),
+            DrainWay::Hose => $this->byHose($compartment, $proved, $air),
+            DrainWay::Suction => $this->bySuction($compartment, $air),
+        };
+    }
+
+    /** @return list<string> that everything through which it is filled and read will open */
+    private function prove(Compartment $compartment): array
+    {
+        $keys = [];
+        foreach ($this->mustOpen($compartment) as $opening) {
+            $keys[] = $key = $this->openings->loosen($opening);
+            $this->draft->needs($key, 'clean');
+        }
+
+        return $keys;
+    }
+
+    /** @return list<string> the openings through which air gets in */
+    private function letAirIn(Compartment $compartment, bool $sucks): array
+    {
+        $keys = [];
+        foreach ($this->scope->openingsOf($compartment, OpeningRole::Vent) as $vent) {
+            $keys[] = $this->openings->open($vent, ', so that air gets in');
+        }
+        foreach ($this->scope->fillsOf($compartment) as $fill) {
+            $isDraw = $sucks && $fill->role === OpeningRole::Draw;
+            if (! $isDraw) {
+                $keys[] = $key = $this->openings->open($fill, ', so that air gets in');
+                $this->draft->needs($key, $this->draft->has("loosen:{$fill->key}") ? "loosen:{$fill->key}" : 'clean');
+            }
+        }
+
+        return $keys;
+    }
+
+    /**
+     * @param  list<string>  $proved
+     * @param  list<string>  $air
+     */
+    private function byPlugs(
+        Compartment $compartment,
+        array $proved,
+        array $air,
+        bool $isHub,
+        Phase $tightened,
+    ): void {
+        $drains = $this->scope->openingsOf($compartment, OpeningRole::Drain);
+        if ($isHub) {
+            $this->step('turn_low', StepAct::Adjust, $compartment, "Turn the hub of {$compartment->name} until its drain plug is lowest.");
+        }
+        foreach ($drains as $drain) {
+            $open = $this->openings->open($drain);
+            $this->draft->needs($open, $proved);
+            $this->draft->needs($open, "turn_low:{$compartment->key}");
+            $this->draft->waits($open, $air);
+            $this->drips($compartment, $drain->key, $drain->name, $open, $drain->magnet);
+            $close = $this->openings->close($drain);
+            $this->draft->waits($close, "look:{$drain->key}");
+            $this->openings->tighten($drain, $tightened);
+            $this->draft->hold(Hold::PAN, $open, $close);
+        }
+        if ($isHub) {
+            $this->step('turn_level', StepAct::Adjust, $compartment, "Turn the hub of {$compartment->name} until its marks lie level.");
+            $this->draft->onlyIf("turn_level:{$compartment->key}", "turn_low:{$compartment->key}");
+            $this->draft->waits(
+                "turn_level:{$compartment->key}",
+                array_map(fn (Opening $drain): string => "close:{$drain->key}", $drains),
+            );
+        }
+    }
+
+    /**
+     * @param  list<string>  $proved
+     * @param  list<string>  $air
+     */
+    private function byFilters(Compartment $compartment, array $proved, array $air): void
+    {
+        foreach ($this->scope->partsIn($compartment) as $part) {
+            if ($part->isFilter()) {
+                $remove = "remove:{$part->key}";
+                $this->draft->needs($remove, $proved);
+                $this->draft->waits($remove, $air);
+                $this->drips($compartment, $part->key, $part->name, $remove, false, "what_ran_out:{$part->key}");
+                $this->draft->waits("fit:{$part->key}", ["drain:{$part->key}", "what_ran_out:{$part->key}"]);
+                $this->draft->hold(Hold::PAN, $remove, "fit:{$part->key}");
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $proved
+     * @param  list<string>  $air
+     */
+    private function byHose(Compartment $compartment, array $proved, array $air): void
+    {
+        $key = $compartment->key;
+        $this->step('open', StepAct::Open, $compartment, "Pan under it; take the low hose of {$compartment->name} off its elbow, a second wrench on the fitting.");
+        $open = "open:{$key}";
+        $this->draft->needs($open, ['clean', ...$proved]);
+        $this->draft->waits($open, $air);
+        $this->drips($compartment, $key, "the hose of {$compartment->name}", $open, false);
+        $this->step('close', StepAct::Close, $compartment, "Put the hose of {$compartment->name} back; the clamp holds and cuts nothing.");
+        $close = "close:{$key}";
+        $this->draft->onlyIf($close, $open);
+        $this->draft->waits($close, "look:{$key}");
+        $this->draft->hold(Hold::PAN, $open, $close);
+    }
+
+    /** @param  list<string>  $air */
+    private function bySuction(Compartment $compartment, array $air): void
+    {
+        foreach ($this->scope->openingsOf($compartment, OpeningRole::Draw) as $draw) {
+            $open = $this->openings->open($draw);
+            $this->draft->waits($open, $air);
+            $this->draft->add(Phase::Reach, new Step(
+                "drain:{$draw->key}",
+                StepAct::Drain,
+                $draw->key,
+                "Suck {$compartment->name} out through {$draw->name} until it draws air, and measure it.",
+                $compartment->dripMinutes(),
+                attended: false,
+                cautions: Cautions::atStep(StepAct::Drain, $this->machine->class, $compartment->kind->subject()),
+            ));
+            $this->draft->needs("drain:{$draw->key}", $open);
+            $this->look($compartment, $draw->key, "look:{$draw->key}", false);
+            $close = $this->openings->close($draw);
+            $this->draft->waits($close, "look:{$draw->key}");
+            $this->draft->hold(Hold::PAN, $open, $close);
+        }
+    }
+
+    /** It drips by itself; what came out is looked at. */
+    private function drips(
+        Compartment $compartment,
+        string $at,
+        string $name,
+        string $open,
+        bool $magnet,
+        ?string $look = null,
+    ): void {
+        $minutes = $compartment->dripMinutes();
+        $this->draft->add(Phase::Reach, new Step(
+            "drain:{$at}",
+            StepAct::Drain,
+            $at,
+            "Let {$compartment->name} run out at {$name} and drip for {$minutes} min. Other work meanwhile.",
+            $minutes,
+            attended: false,
+            cautions: Cautions::atStep(StepAct::Drain, $this->machine->class, $compartment->kind->subject()),
+        ));
+        $this->draft->needs("drain:{$at}", $open);
+        $this->look($compartment, $at, $look ?? "look:{$at}", $magnet);
+    }
+
+    private function look(Compartment $compartment, string $at, string $key, bool $magnet): void
+    {
+        $this->draft->add(Phase::Reach, new Step(
+            $key,
+            StepAct::Look,
+            $at,
+            "Look at what ran out of {$compartment->name}: how much, colour, smell, water, metal"
+                .($magnet ? ', and what hangs on the magnet.' : '.'),
+            StepAct::Look->minutes(),
+        ));
+        $this->draft->needs($key, "drain:{$at}");
+    }
+
+    private function step(string $verb, StepAct $act, Compartment $compartment, string $says): void
+    {
+        $this->draft->add(Phase::Reach, new Step(
+            "{$verb}:{$compartment->key}",
+            $act,
+            $compartment->key,
+            $says,
+            $act->minutes(),
+            cautions: Cautions::atStep($act, $this->machine->class, $compartment->kind->subject()),
+        ));
+    }
+
+    /** @return list<Opening> */
+    private function mustOpen(Compartment $compartment): array
+    {
+        $openings = array_column($this->scope->fillsOf($compartment), null, 'key');
+        foreach ($this->scope->levelPlugsOf($compartment) as $plug) {
+            $openings[$plug->key] = $plug;
+        }
+
+        return array_values($openings);
+    }
+}

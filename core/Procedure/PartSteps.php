@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Procedure;
+
+use Core\Supply\PartKind;
+
+/** The steps by which one part comes off and goes on again, or a new one in its place. */
+final readonly class PartSteps
+{
+    private const LED_PAST_SOMETHING = [PartKind::Filter, PartKind::Belt, PartKind::Strainer];
+
+    public function __construct(private Draft $draft, private ServicedMachine $machine)
+    {
+    }
+
+    /** @param  bool  $isNew  whether another goes on, and not the same one cleaned */
+    public function add(Part $part, bool $isNew, bool $prefill): void
+    {
+        $this->off($part);
+        $before = $this->between($part, $isNew, $prefill);
+        $this->on($part, $isNew, $before);
+    }
+
+    private function off(Part $part): void
+    {
+        $count = $part->loose === [] ? '' : '; count what comes off: '.implode(', ', $part->loose);
+        $this->step('remove', StepAct::Remove, $part, implode('. ', array_filter([
+            "Take off {$part->name}{$count}",
+            rtrim($part->hint, '.'),
+        ])).'.');
+        $this->draft->needs("remove:{$part->key}", 'clean');
+        $this->step('look', StepAct::Look, $part, match (true) {
+            $part->isFilter() => "Look at the seat of {$part->name}: the old gasket came off with it, and it is wiped clean",
+            default => "Look at {$part->name} and where it sat: wear, dirt, what should not be there",
+        }.'.');
+        $this->draft->needs("look:{$part->key}", "remove:{$part->key}");
+        if ($part->loose !== []) {
+            $this->step('count_off', StepAct::Look, $part, self::counted('Lay out and count what came off', $part), $part->loose);
+            $this->draft->needs("count_off:{$part->key}", "remove:{$part->key}");
+        }
+    }
+
+    /** @return list<string> the steps between off and on */
+    private function between(Part $part, bool $isNew, bool $prefill): array
+    {
+        $between = ["look:{$part->key}"];
+        if ($isNew) {
+            $number = $part->number === '' ? '' : " ({$part->number})";
+            $this->step('compare', StepAct::Compare, $part, $part->isFilter()
+                ? "Hold the new {$part->name}{$number} beside the old: height, thread, gasket, flow arrow."
+                : "Hold the new {$part->name}{$number} beside the old: size, fit, which way round.");
+            $between[] = "compare:{$part->key}";
+        } else {
+            $this->step('clean', StepAct::Clean, $part, "Clean {$part->name}, and look through it.");
+            $between[] = "clean:{$part->key}";
+        }
+        $this->draft->needs($between[1], "remove:{$part->key}");
+        if ($prefill) {
+            $this->step('prefill', StepAct::Prefill, $part, "Fill {$part->name} to about half, let the paper soak it up, and write down how much.");
+            $this->draft->needs("prefill:{$part->key}", "compare:{$part->key}");
+            $between[] = "prefill:{$part->key}";
+        }
+
+        return [...$between, "count_off:{$part->key}"];
+    }
+
+    /** @param  list<string>  $between */
+    private function on(Part $part, bool $isNew, array $between): void
+    {
+        $which = $isNew ? 'the new ' : '';
+        $this->step('fit', StepAct::Fit, $part, implode(', ', array_filter([
+            "Fit {$which}{$part->name}",
+            $part->orientation === '' ? null : $part->orientation,
+            $part->seal === '' ? null : "with a new {$part->seal}",
+            match (true) {
+                $part->tight !== '' => $part->tight,
+                $part->isFilter() && $part->torque === '' => 'its gasket oiled, by hand, as far as is printed on it',
+                default => 'by hand first',
+            },
+        ])).'.');
+        $fit = "fit:{$part->key}";
+        $this->draft->onlyIf($fit, "remove:{$part->key}");
+        $this->draft->needs($fit, array_values(array_diff($between, ["prefill:{$part->key}"])));
+        $this->draft->waits($fit, "prefill:{$part->key}");
+        if ($part->loose !== []) {
+            $this->step('count_on', StepAct::Look, $part, self::counted('Count again: all on, nothing left in the pan', $part), $part->loose);
+            $this->draft->onlyIf("count_on:{$part->key}", $fit);
+        }
+        if ($part->torque !== '') {
+            $this->step('torque', StepAct::Torque, $part, "Tighten {$part->name} to {$part->torque}.");
+            $this->draft->onlyIf("torque:{$part->key}", $fit);
+            $this->draft->waits("torque:{$part->key}", "count_on:{$part->key}");
+        }
+        if (in_array($part->kind, self::LED_PAST_SOMETHING, true)) {
+            $this->step('look_over', StepAct::Look, $part, "Look over {$part->name} and the lines beside it: nothing touches a hot part, no line is nicked, every clamp holds.");
+            $this->draft->onlyIf("look_over:{$part->key}", $fit);
+        }
+    }
+
+    private static function counted(string $what, Part $part): string
+    {
+        return "{$what}: ".implode(', ', $part->loose).'.';
+    }
+
+    /** @param  list<string>  $pieces */
+    private function step(string $verb, StepAct $act, Part $part, string $says, array $pieces = []): void
+    {
+        $this->draft->add(Phase::Reach, new Step(
+            "{$verb}:{$part->key}",
+            $act,
+            $part->key,
+            $says,
+            $act->minutes(),
+            cautions: Cautions::atStep($act, $this->machine->class, $part->subject),
+            pieces: $pieces,
+        ));
+    }
+}

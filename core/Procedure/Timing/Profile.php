@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Procedure\Timing;
+
+/** How much of something is taken at each moment, as a function that steps. */
+final class Profile
+{
+    /** @var list<int> minutes at which it changes, rising */
+    private array $times = [0];
+
+    /** @var array<int, int> how much is taken from each of them on */
+    private array $taken = [0];
+
+    public function __construct(private readonly int $most)
+    {
+    }
+
+    /**
+     * The first moment from which one more fits.
+     *
+     * @param  int|null  $minutes  null for ever
+     * @return int|null null where it never does
+     */
+    public function fits(int $from, ?int $minutes): ?int
+    {
+        if ($minutes === 0) {
+            return $from;
+        }
+        $start = $from;
+        foreach ($this->times as $at => $time) {
+            $until = $this->times[$at + 1] ?? null;
+            if ($until !== null && $until <= $start) {
+                continue;
+            }
+            if ($minutes !== null && $time >= $start + $minutes) {
+                break;
+            }
+            if ($this->taken[$at] >= $this->most) {
+                if ($until === null) {
+                    return null;
+                }
+                $start = max($start, $until);
+            }
+        }
+
+        return $start;
+    }
+
+    /** @param  int|null  $to  null for ever */
+    public function take(int $from, ?int $to, int $count = 1): void
+    {
+        if ($to !== null && $to <= $from) {
+            return;
+        }
+        $first = $this->breakAt($from);
+        $last = $to === null ? count($this->times) : $this->breakAt($to);
+        for ($at = $first; $at < $last; $at++) {
+            $this->taken[$at] += $count;
+        }
+    }
+
+    private function breakAt(int $minute): int
+    {
+        $low = 0;
+        $high = count($this->times);
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->times[$middle] < $minute) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+        if (($this->times[$low] ?? null) !== $minute) {
+            array_splice($this->times, $low, 0, [$minute]);
+            array_splice($this->taken, $low, 0, [$this->taken[$low - 1]]);
+        }
+
+        return $low;
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Procedure;
+
+use Core\Fluid\Level\EngineState;
+use Core\Fluid\Level\LevelMethod;
+use Core\Fluid\Level\LevelProtocol;
+use Core\Fluid\Level\Warmth;
+use Core\Fluid\Sheet\DrainWay;
+use Core\Machine\CompartmentKind;
+use Core\Machine\MachineClass;
+use Core\Machine\OpeningRole;
+use Core\Machine\TaskKind;
+use Core\Procedure\Compartment;
+use Core\Procedure\Engine;
+use Core\Procedure\Filling;
+use Core\Procedure\Opening;
+use Core\Procedure\Part;
+use Core\Procedure\Place;
+use Core\Procedure\ServicedMachine;
+use Core\Procedure\Tightened;
+use Core\Procedure\Work;
+use Core\Supply\PartKind;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** A machine made up by a seed, and what is to be done to it. */
+final class RandomService
+{
+    public readonly ServicedMachine $machine;
+
+    /** @var list<Compartment> */
+    public array $compartments = [];
+
+    /** @var list<Part> */
+    public array $parts = [];
+
+    /** @var list<Work> */
+    public array $works = [];
+
+    private readonly Randomizer $random;
+
+    public function __construct(int $seed)
+    {
+        $this->random = new Randomizer(new Mt19937($seed));
+        $this->machine = new ServicedMachine(
+            $this->pick(MachineClass::cases()),
+            $this->pick(Engine::cases()),
+            $this->oneIn(3),
+            tightened: $this->pick(Tightened::cases()),
+        );
+        $kinds = $this->random->pickArrayKeys(CompartmentKind::cases(), $this->upTo(1, 5));
+        foreach ($kinds as $number => $kind) {
+            // Some name their places by bare numbers.
+            $this->compartment($seed % 2 === 0 ? "{$number}" : "c{$number}", CompartmentKind::cases()[$kind]);
+        }
+        for ($loose = $this->upTo(0, 3); $loose > 0; $loose--) {
+            $this->parts[] = new Part("p{$loose}", $this->pick(PartKind::cases()), "part {$loose}", loose: $this->oneIn(3) ? ['spring'] : []);
+        }
+        $this->works();
+    }
+
+    private function compartment(string $key, CompartmentKind $kind): void
+    {
+        $method = $this->pick(LevelMethod::cases());
+        $opening = fn (string $suffix, OpeningRole $role): Opening => new Opening(
+            "{$key}{$suffix}",
+            $role,
+            "{$key}{$suffix}",
+            tool: $this->oneIn(2) ? '17 mm' : '',
+            seal: $this->oneIn(2) ? 'W18' : '',
+            loose: $this->oneIn(5) ? ['cap', 'ring'] : [],
+            torque: $this->oneIn(2) ? '22 ft-lb' : '',
+            magnet: $this->oneIn(3),
+        );
+        $way = $this->pick([DrainWay::Plug, DrainWay::Plug, DrainWay::Plug, DrainWay::Suction, DrainWay::Filter, DrainWay::Hose, DrainWay::Hub]);
+        $drains = in_array($way, [DrainWay::Plug, DrainWay::Hub], true) ? $this->upTo(1, 3) : 0;
+        $vents = $this->oneIn(4) ? $this->upTo(1, 2) : 0;
+        $openings = [$opening('f', OpeningRole::Fill)];
+        for ($drain = 1; $drain <= $drains; $drain++) {
+            $openings[] = $opening("d{$drain}", OpeningRole::Drain);
+        }
+        for ($vent = 1; $vent <= $vents; $vent++) {
+            $openings[] = $opening("v{$vent}", OpeningRole::Vent);
+        }
+        if ($method === LevelMethod::LevelPlug || $this->oneIn(2)) {
+            $openings[] = $opening('l', OpeningRole::Level);
+        }
+        if ($way === DrainWay::Suction) {
+            $openings[] = $opening('s', OpeningRole::Draw);
+        }
+        if ($this->oneIn(4)) {
+            $openings[] = $opening('k', OpeningRole::Strainer);
+        }
+        if ($this->oneIn(5)) {
+            $openings[] = $opening('o', OpeningRole::FilterCover);
+        }
+        $this->compartments[] = new Compartment(
+            $key,
+            $kind,
+            $key,
+            openings: $openings,
+            protocol: $this->oneIn(2) ? new LevelProtocol(
+                $this->oneIn(2) ? $this->pick(EngineState::cases()) : null,
+                $this->oneIn(3) ? $this->pick(Warmth::cases()) : null,
+                $this->oneIn(2) ? $this->upTo(1, 10) : null,
+            ) : null,
+            filling: new Filling(
+                $method,
+                prefill: $this->oneIn(3),
+                run: $this->oneIn(3) ? $this->upTo(1, 10) : null,
+                purge: $vents > 0 && $this->oneIn(2) ? 6 : null,
+                vents: $vents > 0 && $this->oneIn(2),
+            ),
+            warm: $this->oneIn(5) ? 0 : null,
+            valve: $this->oneIn(4) ? 'lever across is shut' : null,
+            sharesWith: $this->compartments !== [] && $this->oneIn(8) ? $this->compartments[0]->key : null,
+            drainWay: $this->oneIn(2) || $way === DrainWay::Hose || $way === DrainWay::Hub ? $way : null,
+            putsBack: $this->oneIn(5) ? ['skid plate'] : [],
+        );
+        if ($way === DrainWay::Filter || $this->oneIn(2)) {
+            $this->parts[] = new Part(
+                "{$key}p",
+                PartKind::Filter,
+                "{$key}p",
+                $key,
+                upright: $this->oneIn(2),
+                drinks: $this->oneIn(2),
+                loose: $this->oneIn(3) ? ['spring', 'cap ring'] : [],
+                torque: $this->oneIn(4) ? '89 in-lb' : '',
+            );
+        }
+    }
+
+    private function works(): void
+    {
+        foreach ($this->compartments as $compartment) {
+            if ($this->oneIn(4)) {
+                $this->works[] = new Work($this->pick([TaskKind::CheckLevel, TaskKind::Sample]), $compartment);
+            } elseif (! $this->oneIn(4)) {
+                $this->works[] = new Work(TaskKind::Replace, $compartment, undoes: $this->oneIn(6) ? ['deck height'] : []);
+            }
+            foreach ($compartment->openings as $opening) {
+                if ($opening->role === OpeningRole::Strainer && $this->oneIn(2)) {
+                    $this->works[] = new Work(TaskKind::Clean, $opening);
+                }
+            }
+        }
+        foreach ($this->parts as $part) {
+            if (! $this->oneIn(3)) {
+                $this->works[] = new Work($this->pick([TaskKind::Replace, TaskKind::Replace, TaskKind::Clean, TaskKind::Inspect]), $part);
+            }
+        }
+        for ($place = $this->upTo(0, 3); $place > 0; $place--) {
+            $this->works[] = new Work(
+                $this->pick([TaskKind::Inspect, TaskKind::Adjust, TaskKind::Lubricate, TaskKind::Clean]),
+                new Place("x{$place}", "place {$place}"),
+                $this->oneIn(2) ? 'play' : null,
+                $this->oneIn(2) ? ['pedals uncoupled'] : [],
+            );
+        }
+        $this->works[] = new Work(TaskKind::Lubricate, new Place('nipple', 'the nipple'));
+    }
+
+    public function oneIn(int $many): bool
+    {
+        return $this->random->getInt(1, $many) === 1;
+    }
+
+    private function upTo(int $least, int $most): int
+    {
+        return $this->random->getInt($least, $most);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<T>  $from
+     * @return T
+     */
+    private function pick(array $from): mixed
+    {
+        return $from[$this->random->getInt(0, count($from) - 1)];
+    }
+}
