@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Bench\JobController;
 use App\Calendar\CalendarFeedController;
 use App\Contract\ApiDocs;
 use App\Logbook\Entry;
@@ -98,6 +99,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('lists', [ListController::class, 'index']);
         Route::get('lists/{list}', [ListController::class, 'show']);
         Route::get('lists/{list}/list.csv', [ListController::class, 'csv']);
+        Route::get('jobs', [JobController::class, 'index']);
+        Route::get('jobs/{job}', [JobController::class, 'show']);
+        Route::get('machines/{machine}/job-choices', [JobController::class, 'choices']);
         Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
         Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
@@ -135,6 +139,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::middleware($may('service', Machine::class))->group(function (): void {
         Route::post('supplies', [SupplyController::class, 'store'])->middleware('once');
         Route::patch('supplies/{supply}', [SupplyController::class, 'update']);
+        Route::post('machines/{machine}/jobs', [JobController::class, 'store'])->middleware('once');
+        Route::patch('jobs/{job}', [JobController::class, 'update']);
+        Route::delete('jobs/{job}', [JobController::class, 'destroy']);
         Route::post('lists', [ListController::class, 'store'])->middleware('once');
         Route::patch('lists/{list}', [ListController::class, 'update']);
         Route::post('lists/{list}/things', [ListController::class, 'want'])->middleware('once');

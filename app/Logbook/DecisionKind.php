@@ -10,4 +10,6 @@ enum DecisionKind: string
     case Skipped = 'skipped';
     /** A check said that it must be done. */
     case Called = 'called';
+    /** Left out of a job, for a reason; it stays due. */
+    case PutOff = 'put_off';
 }

@@ -67,7 +67,8 @@ final class EntryWords
 
     private static function service(Entry $entry): string
     {
-        [$mended, $done] = $entry->acts->partition(fn (Act $act): bool => $act->outcome === Outcome::PutRight);
+        [$mended, $done] = $entry->acts->reject(self::isTrifle(...))
+            ->partition(fn (Act $act): bool => $act->outcome === Outcome::PutRight);
         $words = $done->groupBy(
             fn (Act $act): string => $act->task_id === null ? "act {$act->id}" : "task {$act->task_id}",
         )
@@ -76,7 +77,20 @@ final class EntryWords
 
         $putRight = $mended->pluck('title')->implode(', ');
 
-        return $words.($mended->isEmpty() ? '' : ($words === '' ? 'Put right: ' : '. Put right: ').$putRight);
+        $putOff = $entry->decisions->isEmpty() ? '' : 'Put off: '.self::decided($entry);
+
+        return implode('. ', array_filter([$words, $mended->isEmpty() ? '' : "Put right: {$putRight}", $putOff]));
+    }
+
+    /** What goes without saying where the rest is told: an opening closed as it should be, what was fit or told with another. */
+    private static function isTrifle(Act $act): bool
+    {
+        return match ($act->kind) {
+            ActKind::Closed => $act->fitting === null || ! ($act->fitting->reused || $act->fitting->by_feel),
+            ActKind::Looked, ActKind::Measured => $act->task_id === null && $act->outcome !== Outcome::PutRight
+                && in_array($act->verdict, [null, Verdict::Fit], true) && $act->entry_id !== null && $act->told_with !== null,
+            default => false,
+        };
     }
 
     /**

@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $hottest_day as typed
  * @property FluidSchool $fluid_school the keeper's way with maker's own fluids and equivalents
  * @property list<array{name: string, ten_strokes: string}>|null $grease_guns with the weight of ten strokes, as typed
+ * @property list<array{name: string, least: string, most: string, adapter?: array{wrench_length: string, extension: string, angle: int}|null}>|null $wrenches the torque wrenches, as typed
  * @property list<string>|null $pans what catch pans hold, as typed
  * @property string $currency written after prices
  * @property int $version
@@ -55,6 +56,7 @@ final class Yard extends Model
             'severity' => 'array',
             'grease_guns' => 'array',
             'pans' => 'array',
+            'wrenches' => 'array',
         ];
     }
 
@@ -104,6 +106,10 @@ final class Yard extends Model
             'fluid_school' => $this->fluid_school->value,
             'grease_guns' => $this->grease_guns ?? [],
             'pans' => $this->pans ?? [],
+            'wrenches' => array_map(
+                fn (array $wrench): array => $wrench + ['adapter' => null],
+                $this->wrenches ?? [],
+            ),
             'currency' => $this->currency,
             'version' => $this->version,
         ];

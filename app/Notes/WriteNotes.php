@@ -138,7 +138,7 @@ final readonly class WriteNotes
                 DB::table('sent_notes')->insert([
                     'uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint,
                     'result' => json_encode(
-                        (object) ['entry_id' => $result['entry_id']],
+                        (object) array_intersect_key($result, ['entry_id' => true]),
                         JSON_THROW_ON_ERROR,
                     ), 'created_at' => now(),
                 ]);

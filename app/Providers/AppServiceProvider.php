@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Bench\Kinds\SignOffNote;
+use App\Bench\Kinds\StepNote;
 use App\Calendar\CalendarFeed;
 use App\Contract\EarlyLengths;
 use App\Logbook\Acts\GreaseIntervals;
@@ -104,6 +106,8 @@ final class AppServiceProvider extends ServiceProvider
         'counted' => CountedNote::class,
         'collected' => CollectedNote::class,
         'gather' => GatherNote::class,
+        'step' => StepNote::class,
+        'sign_off' => SignOffNote::class,
     ];
 
     public function register(): void

@@ -96,8 +96,8 @@ final readonly class RecordService
         })->all());
     }
 
-    /** @return Collection<int, Spot> */
-    private function spots(Machine $machine, Task $task): Collection
+    /** @return Collection<int, Spot> where a task is done: of the set of grease points, those that no other task greases */
+    public function spots(Machine $machine, Task $task): Collection
     {
         $rules = $task->isOfAllPoints() ? array_column(KnownRules::ofMachine($machine->id), null, 'taskId') : [];
         $points = array_keys($rules[$task->id]->places ?? []);

@@ -40,6 +40,15 @@ final class YardRequest extends FormRequest
             'fluid_school' => ['sometimes', 'required', Rule::enum(FluidSchool::class)],
             'pans' => ['sometimes', 'array', 'list', 'max:20'],
             'pans.*' => ['required', 'string', 'max:40', new TypedVolume],
+            'wrenches' => ['sometimes', 'array', 'list', 'max:20'],
+            'wrenches.*' => ['array:name,least,most,adapter'],
+            'wrenches.*.name' => ['required', 'string', 'max:40'],
+            'wrenches.*.least' => ['required', self::torque('The least of a wrench')],
+            'wrenches.*.most' => ['required', self::torque('The most of a wrench')],
+            'wrenches.*.adapter' => ['sometimes', 'nullable', 'array:wrench_length,extension,angle'],
+            'wrenches.*.adapter.wrench_length' => ['required_with:wrenches.*.adapter', self::length('The length of a wrench')],
+            'wrenches.*.adapter.extension' => ['required_with:wrenches.*.adapter', self::length('The extension')],
+            'wrenches.*.adapter.angle' => ['required_with:wrenches.*.adapter', 'integer', 'between:0,180'],
             'currency' => ['sometimes', 'nullable', 'string', 'max:4'],
             'grease_guns' => ['sometimes', 'array', 'list', 'max:20'],
             'grease_guns.*.name' => ['required', 'string', 'max:40'],
@@ -56,6 +65,19 @@ final class YardRequest extends FormRequest
         return [
             'grease_guns.*.name.required' => 'Give the gun a name.',
             'grease_guns.*.ten_strokes.required' => 'Weigh ten strokes.',
+            'wrenches.*.name.required' => 'Give the wrench a name.',
+            'wrenches.*.least.required' => 'Say the least it can be set to.',
+            'wrenches.*.most.required' => 'Say the most it can be set to.',
         ];
+    }
+
+    private static function torque(string $what): TypedQuantity
+    {
+        return new TypedQuantity($what, Dimension::Torque, Unit::NewtonMetre, most: 2000);
+    }
+
+    private static function length(string $what): TypedQuantity
+    {
+        return new TypedQuantity($what, Dimension::Length, Unit::Millimetre, most: 3000);
     }
 }

@@ -115,7 +115,7 @@ final readonly class Quantity
         return self::of($this->value->minus($other->to($this->unit)->value), $this->unit);
     }
 
-    public function times(int $count): self
+    public function times(int|BigRational $count): self
     {
         return new self($this->value->multipliedBy($count), $this->unit);
     }

@@ -48,6 +48,47 @@ enum StepAct: string
         };
     }
 
+    /** What stands over the step. */
+    public function title(string $name): string
+    {
+        return match ($this) {
+            self::Secure => 'Make it safe',
+            self::Warm => 'Warm it up',
+            self::Raise => 'Raise it',
+            self::Lower => 'Lower it',
+            self::Clean => "Clean: {$name}",
+            self::Loosen => "Loosen: {$name}",
+            self::Open => "Open: {$name}",
+            self::Drain => "Let it run out: {$name}",
+            self::Look => "Look: {$name}",
+            self::Remove => "Take off: {$name}",
+            self::Compare => "Compare old with new: {$name}",
+            self::Prefill => "Fill before it goes on: {$name}",
+            self::Fit => "Fit: {$name}",
+            self::Close => "Close: {$name}",
+            self::Pour => "Pour: {$name}",
+            self::Run => "Run it: {$name}",
+            self::Wait => "Wait: {$name}",
+            self::Read => "Read the level: {$name}",
+            self::TopUp => "Top up: {$name}",
+            self::Purge => "Get the air out: {$name}",
+            self::Torque => "Tighten: {$name}",
+            self::CheckLeaks => 'Look for leaks',
+            self::Measure => "Measure: {$name}",
+            self::Adjust => "Adjust: {$name}",
+            self::Lubricate => "Grease: {$name}",
+            self::Couple => "Put back: {$name}",
+            self::Label => 'Write on the new filters',
+            self::Reset => 'Set its own reminder',
+        };
+    }
+
+    /** Whether it goes on by itself as soon as what comes before it is done, and ends by itself. */
+    public function takesItsTime(): bool
+    {
+        return $this === self::Drain || $this === self::Wait;
+    }
+
     /** Whether it does up what another undid, so that a machine is in pieces without it. */
     public function doesUp(): bool
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Supply;
 
 use Core\Form\Fields;
+use Core\Measure\Dimension;
 
 /** Reads what a keeper writes down of a place where a part sits. */
 final class PartFields
@@ -14,6 +15,8 @@ final class PartFields
     private const MOST = 20;
 
     private const MOST_PIECES = 99;
+
+    private const HANGS = ['upright', 'sideways', 'inverted'];
 
     public static function read(Fields $given): PartSheet
     {
@@ -49,6 +52,10 @@ final class PartFields
             $text('seal', 'the seal'),
             $texts('uses', 'what is used up'),
             $text('only_for', 'the machine it is for'),
+            $given->has('hangs') && $given->scalar('hangs') !== ''
+                ? (string) $given->option('hangs', self::HANGS, 'how it hangs')
+                : '',
+            $given->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume) === null ? '' : $given->written('drinks'),
         );
     }
 
@@ -75,6 +82,8 @@ final class PartFields
             'seal' => $sheet->seal,
             'uses' => $sheet->uses,
             'only_for' => $sheet->onlyFor,
+            'hangs' => $sheet->hangs,
+            'drinks' => $sheet->drinks === '' ? null : $sheet->drinks,
         ];
     }
 

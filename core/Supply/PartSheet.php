@@ -18,6 +18,8 @@ final readonly class PartSheet
      * @param  string  $tight  how it is tightened
      * @param  string  $seal  what seals it, with its number; new each time
      * @param  list<string>  $uses  what the work uses up
+     * @param  string  $hangs  `upright`, `sideways` or `inverted`, of a filter; empty where nobody said
+     * @param  string  $drinks  how much fluid a new one takes up, as typed
      * @param  string  $onlyFor  the machine it is for, where serial number, gearbox or fuel system change it
      */
     public function __construct(
@@ -33,6 +35,8 @@ final readonly class PartSheet
         public string $seal = '',
         public array $uses = [],
         public string $onlyFor = '',
+        public string $hangs = '',
+        public string $drinks = '',
     ) {
     }
 

@@ -19,6 +19,7 @@ return new class extends TablesMadeWhole
             $table->string('hottest_day', 20)->nullable()->comment('as typed');
             $table->string('fluid_school', 20)->default('makers_in_warranty');
             $table->json('grease_guns')->nullable()->comment('name and the weight of ten strokes of each');
+            $table->json('wrenches')->nullable()->comment('name and range of each torque wrench, as typed');
             $table->json('pans')->nullable()->comment('what catch pans hold, as typed');
             $table->string('currency', 4)->default('');
             $table->boolean('is_demo')->default(false)->comment('an invented estate, which may be thrown away');

@@ -79,6 +79,7 @@ final class ArchitectureTest extends TestCase
             'Rulebook',
             'Walkaround',
             'Shelf',
+            'Bench',
             'Yard',
             'Calendar',
             'Reckoner',

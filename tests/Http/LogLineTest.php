@@ -19,7 +19,7 @@ final class LogLineTest extends WalkTestCase
         parent::setUp();
         foreach (['Teal', 'Heron'] as $name) {
             $this->machines[$name] = $this->machine(['name' => $name, 'class' => 'tractor', 'began_on' => '2026-01-01', 'at' => '2026-01-01']);
-            $this->sheetOf($name, 'fuel_filter', ['kind' => 'filter', 'number' => 'WD 22-006']);
+            $this->sheetOf($this->machines[$name], 'fuel_filter', ['kind' => 'filter', 'number' => 'WD 22-006']);
         }
         $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Fuel filter', 'number' => 'WD 22-006'])->assertCreated();
         $this->postJson('/api/supplies', [
@@ -50,7 +50,7 @@ final class LogLineTest extends WalkTestCase
     {
         $line = 'teal +0.3 qt engine';
         $this->says($line, "Teal's engine oil topped up with 0.3 qt (0.28 L).");
-        $this->sheetOf('Teal', 'engine_oil', ['specification' => ['kind' => 'engine_oil', 'grades' => [['grade' => '10W-30']]]]);
+        $this->sheetOf($this->machines['Teal'], 'engine_oil', ['specification' => ['kind' => 'engine_oil', 'grades' => [['grade' => '10W-30']]]]);
         $this->enter('shelf +2 x 5 L 10W-30');
         $this->says($line, "Teal's engine oil topped up with 0.3 qt (0.28 L), from no container: none that is open will do.");
         $supply = collect($this->getJson('/api/shelf')->json('supplies'))->firstWhere('name', 'Orchard 10W-30');
@@ -120,12 +120,5 @@ final class LogLineTest extends WalkTestCase
     private function left(string $name): string
     {
         return collect($this->getJson('/api/shelf')->json('supplies'))->firstWhere('name', $name)['left']['in_words'];
-    }
-
-    /** @param  array<string, mixed>  $sheet */
-    private function sheetOf(string $machine, string $spot, array $sheet): void
-    {
-        $story = $this->as(Role::Keeper)->getJson("/api/machines/{$this->machines[$machine]}/spots/{$spot}")->assertOk()->json();
-        $this->patchJson("/api/spots/{$story['id']}", ['sheet' => $sheet], ['If-Match' => "\"{$story['version']}\""])->assertOk();
     }
 }

@@ -31,11 +31,11 @@ final class ReadyTest extends WalkTestCase
         parent::setUp();
         foreach (['Heron', 'Teal'] as $name) {
             $this->machines[$name] = $this->machine(['name' => $name, 'rules' => self::RULES, 'began_on' => '2026-01-10', 'at' => '2026-01-10']);
-            $this->sheetOf($name, 'engine_oil', [
+            $this->sheetOf($this->machines[$name], 'engine_oil', [
                 'capacities' => [['amount' => '1.8/2.0 L']],
                 'specification' => ['kind' => 'engine_oil', 'grades' => [['grade' => '10W-30']], 'makers_own' => 'Wader Red'],
             ]);
-            $this->sheetOf($name, 'engine_oil_filter', [
+            $this->sheetOf($this->machines[$name], 'engine_oil_filter', [
                 'kind' => 'filter',
                 'number' => 'WD 15',
                 'seal' => 'WD 16 ring',
@@ -44,7 +44,7 @@ final class ReadyTest extends WalkTestCase
                     ['number' => 'Wyndle 20', 'will_do' => false, 'because' => 'It is too short.'],
                 ],
             ]);
-            $this->sheetOf($name, 'engine_oil_drain', ['seal' => 'WD 12', 'tool' => '19 mm socket']);
+            $this->sheetOf($this->machines[$name], 'engine_oil_drain', ['seal' => 'WD 12', 'tool' => '19 mm socket']);
         }
         $this->keep('Wader Red', ['label' => ['kind' => 'engine_oil', 'grade' => '10W-30', 'makers_own' => 'Wader Red'],
             'sold_in' => [['size' => '1 L', 'price' => '12'], ['size' => '4 L', 'price' => '40']], 'delivery_days' => 10]);
@@ -126,7 +126,7 @@ final class ReadyTest extends WalkTestCase
     /** Row 9: each spot by its own specification; nothing that is kept goes where it will not do. */
     public function test_what_nothing_on_the_shelf_will_do_for_is_said(): void
     {
-        $this->sheetOf('Teal', 'engine_oil', [
+        $this->sheetOf($this->machines['Teal'], 'engine_oil', [
             'capacities' => [['amount' => '2 L']],
             'specification' => ['kind' => 'engine_oil', 'grades' => [['grade' => '0W-20']]],
         ]);
@@ -278,12 +278,5 @@ final class ReadyTest extends WalkTestCase
     {
         $this->supplies[$name] = $this->as(Role::Keeper)->postJson('/api/supplies', ['name' => $name, ...$given])
             ->assertCreated()->json('id');
-    }
-
-    /** @param  array<string, mixed>  $sheet */
-    private function sheetOf(string $machine, string $spot, array $sheet): void
-    {
-        $story = $this->as(Role::Keeper)->getJson("/api/machines/{$this->machines[$machine]}/spots/{$spot}")->assertOk()->json();
-        $this->patchJson("/api/spots/{$story['id']}", ['sheet' => $sheet], ['If-Match' => "\"{$story['version']}\""])->assertOk();
     }
 }

@@ -24,8 +24,8 @@ final class ShelfTest extends WalkTestCase
     {
         parent::setUp();
         $this->machine = $this->machine(['meters' => [['unit' => 'h', 'value' => '0']]]);
-        $this->sheetOf('engine_oil', ['capacities' => [['amount' => '2 L']], 'specification' => ['kind' => 'engine_oil']]);
-        $this->sheetOf('engine_oil_filter', ['kind' => 'filter', 'number' => 'WD 15', 'superseded_by' => 'WD 15-2',
+        $this->sheetOf($this->machine, 'engine_oil', ['capacities' => [['amount' => '2 L']], 'specification' => ['kind' => 'engine_oil']]);
+        $this->sheetOf($this->machine, 'engine_oil_filter', ['kind' => 'filter', 'number' => 'WD 15', 'superseded_by' => 'WD 15-2',
             'equivalents' => [['number' => 'Wyndle 9', 'will_do' => true]]]);
         $this->oil = $this->supply(['name' => 'Orchard', 'label' => self::OIL, 'sold_in' => [['size' => '5 L', 'price' => '31.50']]]);
     }
@@ -156,7 +156,7 @@ final class ShelfTest extends WalkTestCase
 
     public function test_a_part_that_is_fitted_leaves_the_shelf_with_its_seal_unless_the_old_one_was_used_again(): void
     {
-        $this->sheetOf('engine_oil_drain', ['seal' => 'WD 12']);
+        $this->sheetOf($this->machine, 'engine_oil_drain', ['seal' => 'WD 12']);
         foreach (['Filter' => 'Wyndle 9', 'Washer' => 'WD 12'] as $name => $number) {
             $id = $this->supply(['kind' => 'part', 'name' => $name, 'number' => $number]);
             $this->tell(null, 'bought', ['supply' => $id, 'count' => 2])->assertCreated();
@@ -314,12 +314,5 @@ final class ShelfTest extends WalkTestCase
             $told === '' ? explode(' (', $one['left']['display'])[0] : $one['left'][$told],
             $one['opened_on'],
         ], $this->shelf()['containers']);
-    }
-
-    /** @param  array<string, mixed>  $sheet */
-    private function sheetOf(string $spot, array $sheet): void
-    {
-        $story = $this->as(Role::Keeper)->getJson("/api/machines/{$this->machine}/spots/{$spot}")->assertOk()->json();
-        $this->patchJson("/api/spots/{$story['id']}", ['sheet' => $sheet], ['If-Match' => "\"{$story['version']}\""])->assertOk();
     }
 }

@@ -187,6 +187,17 @@ abstract class TestCase extends LaravelTestCase
         return $this->tell(Entry::query()->findOrFail($entry)->machine_id, $kind, ['entry' => $entry, ...$given]);
     }
 
+    /**
+     * What the keeper writes down of a spot.
+     *
+     * @param  array<string, mixed>  $sheet
+     */
+    protected function sheetOf(int $machine, string $spot, array $sheet): void
+    {
+        $story = $this->as(Role::Keeper)->getJson("/api/machines/{$machine}/spots/{$spot}")->assertOk()->json();
+        $this->patchJson("/api/spots/{$story['id']}", ['sheet' => $sheet], ['If-Match' => "\"{$story['version']}\""])->assertOk();
+    }
+
     /** What one request kept in memory is gone at the next, as it is when served. */
     protected function forgetRequest(): void
     {

@@ -26,16 +26,17 @@ final readonly class LevelProtocol
      */
     public function asksOf(self $actual, bool $onSlope): string
     {
-        return match (true) {
-            $onSlope => 'Park it level: on a slope the level lies. Then read again.',
-            default => $this->wrongIn($actual) ?? $this->missingIn($actual) ?? '',
-        };
+        return $this->wrongIn($actual, $onSlope) ?: $this->missingIn($actual) ?? '';
     }
 
-    private function wrongIn(self $actual): ?string
+    /** What was otherwise than it should have been, of what was said; empty where nothing was. */
+    public function wrongIn(self $actual, bool $onSlope): string
     {
-        return $this->wrongEngine($actual) ?? $this->wrongWarmth($actual) ?? $this->wrongMoment($actual)
-            ?? ($actual->held === null || $actual->held === $this->held ? null : $this->held?->toDo());
+        return match (true) {
+            $onSlope => 'Park it level: on a slope the level lies. Then read again.',
+            default => $this->wrongEngine($actual) ?? $this->wrongWarmth($actual) ?? $this->wrongMoment($actual)
+                ?? ($actual->held === null || $actual->held === $this->held ? '' : (string) $this->held?->toDo()),
+        };
     }
 
     private function wrongEngine(self $actual): ?string

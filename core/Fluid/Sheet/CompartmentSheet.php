@@ -28,6 +28,7 @@ final readonly class CompartmentSheet
         public ?bool $yellowMetals = null,
         public ?Cooling $cooling = null,
         public ?string $sharesWith = null,
+        public ServiceWay $service = new ServiceWay,
     ) {
     }
 

@@ -46,6 +46,9 @@ final class SheetFields
                 self::oneOf($given, 'cooling', array_column(Cooling::cases(), 'value'), 'how the engine is cooled'),
             ),
             self::text($given, 'shares_with', 'the compartment it shares with') ?: null,
+            $given->has('service')
+                ? ServiceWay::read($given->within('service', 'how it is serviced'))
+                : new ServiceWay,
         );
     }
 
@@ -68,6 +71,7 @@ final class SheetFields
             'yellow_metals' => $sheet->yellowMetals,
             'cooling' => $sheet->cooling?->value,
             'shares_with' => $sheet->sharesWith,
+            'service' => $sheet->service->written(),
         ];
     }
 

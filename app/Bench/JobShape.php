@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use Core\Procedure\Step;
+
+/** A job as the contract's `Job`: its plan, what was told of its steps, and what of it the shelf now lacks. */
+final readonly class JobShape
+{
+    public function __construct(private LackingParts $lacking)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Job $job): array
+    {
+        $job->loadMissing('machine', 'person:id,name', 'told.person:id,name', 'signedOff');
+
+        return [
+            ...self::line($job),
+            'wanted' => $job->wanted,
+            'raised' => $job->raised,
+            'tasks' => $job->plan['tasks'],
+            'minutes' => $job->plan['minutes'],
+            'steps' => $job->plan['steps'],
+            'told' => $job->told->map(fn (StepTold $told): array => $told->toRecord())->all(),
+            'lacking' => $this->lacking->of($job),
+            'reset_note' => $job->machine->reset_note,
+            'version' => $job->version,
+        ];
+    }
+
+    /** @return array<string, mixed> as the contract's `JobLine` */
+    public static function line(Job $job): array
+    {
+        $progress = JobProgress::of($job);
+        $settled = count(array_filter($progress->progress->states, fn ($state): bool => $state->isSettled()));
+
+        return [
+            'id' => $job->id,
+            'machine_id' => $job->machine_id,
+            'machine' => $job->machine->name,
+            'class' => $job->machine->class->value,
+            'name' => $job->name,
+            'made_at' => $job->made_at->toAtomString(),
+            'made_by' => $job->person?->name,
+            'steps_settled' => $settled,
+            'steps_in_all' => count($progress->progress->steps),
+            'has_begun' => $progress->hasBegun(),
+            'next' => ($progress->progress->ready()[0] ?? null)?->says,
+            'in_pieces' => array_map(fn (Step $step): string => $step->says, $progress->progress->inPieces()),
+            'signed_off' => $job->signedOff === null ? null : [
+                'entry_id' => $job->signedOff->id,
+                'at' => $job->signedOff->happened_at->toAtomString(),
+                'by' => $job->signedOff->person?->name,
+            ],
+        ];
+    }
+}

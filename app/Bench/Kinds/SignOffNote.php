@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Kinds;
+
+use App\Bench\Did;
+use App\Bench\Job;
+use App\Bench\JobProgress;
+use App\Bench\Plan\PlannedStep;
+use App\Bench\Record\JobActs;
+use App\Bench\Record\StandDownInPieces;
+use App\Bench\StepTold;
+use App\Contract\Refusal;
+use App\Contract\TypedNumber;
+use App\Logbook\Acts\WriteActs;
+use App\Logbook\DecisionKind;
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Logbook\EntryShape;
+use App\Logbook\Readings\GivenReading;
+use App\Logbook\Readings\LogReading;
+use App\Logbook\Readings\MeterKind;
+use App\Logbook\StandDowns;
+use App\Machines\Machine;
+use App\Machines\Meter;
+use App\Notes\Note;
+use App\Notes\NoteKind;
+use App\Notes\Written;
+
+/** A job is signed off: what was done at its steps becomes a line of the logbook. */
+final readonly class SignOffNote implements NoteKind
+{
+    public function __construct(
+        private JobActs $jobActs,
+        private WriteActs $writeActs,
+        private LogReading $logReading,
+        private StandDownInPieces $standDown,
+    ) {
+    }
+
+    public function rules(?Machine $machine): array
+    {
+        $meters = $machine?->meters->map(fn (Meter $meter): bool => $meter->unit->isDistance())->unique();
+        $may = fn (MeterKind $kind): string => $meters?->contains($kind->isDistance()) === true ? 'sometimes' : 'prohibited';
+
+        return [
+            'hours' => [$may(MeterKind::Hours), 'nullable', new TypedNumber('The hour meter')],
+            'distance' => [$may(MeterKind::Distance), 'nullable', new TypedNumber('The odometer')],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            'hours.prohibited' => 'This machine has no hour meter.',
+            'distance.prohibited' => 'This machine has no odometer.',
+        ];
+    }
+
+    public function ability(): string
+    {
+        return 'service';
+    }
+
+    public function write(Note $note): Written
+    {
+        $machine = $note->machine();
+        $job = Job::query()->lockForUpdate()->where('machine_id', $machine->id)->find($note->job)
+            ?? throw Refusal::field('job', 'There is no such job on this machine any more.');
+        if ($job->signedOff !== null) {
+            throw Refusal::conflict('That job is signed off already.');
+        }
+        $progress = JobProgress::of($job, $note->circumstances->when->at);
+        self::refuseUnfinished($job, $progress);
+        $entry = Entry::write($machine, EntryKind::Service, $note->circumstances, ['uuid' => $note->id, 'job_id' => $job->id]);
+        foreach (GivenReading::each($note->given) as $reading) {
+            ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->distance ? 'distance' : 'hours');
+        }
+        foreach ($this->jobActs->of($job, $progress) as [$acts, $circumstances]) {
+            foreach (($this->writeActs)($machine, $entry, $acts, $circumstances) as $act) {
+                StandDowns::byAct($machine, $act, $circumstances);
+            }
+        }
+        self::putOff($job, $entry);
+        $this->standDown->lift($job, $note->circumstances);
+
+        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+
+    /** @throws Refusal if a step is left, or something stands open */
+    private static function refuseUnfinished(Job $job, JobProgress $progress): void
+    {
+        $left = $progress->progress->inPieces()[0] ?? $progress->progress->ready()[0] ?? null;
+        if ($left !== null) {
+            $title = PlannedStep::kept($job->plan, $left->key)['title'] ?? $left->says;
+            throw Refusal::conflict("Not yet. First: {$title}.");
+        }
+    }
+
+    /** Tasks that were left for another day, with why. */
+    private static function putOff(Job $job, Entry $entry): void
+    {
+        $byRule = array_column($job->plan['tasks'], null, 'rule_id');
+        foreach ($job->told->where('did', Did::PutOff)->unique(fn (StepTold $told): mixed => $told->said['rule'] ?? null) as $told) {
+            $task = $byRule[$told->said['rule'] ?? 0] ?? null;
+            if ($task !== null) {
+                $entry->decisions()->create([
+                    'task_id' => $task['task_id'],
+                    'task' => $task['name'],
+                    'kind' => DecisionKind::PutOff,
+                ]);
+                $entry->update(['note' => trim("{$entry->note} {$task['name']} put off: {$told->said['because']}.")]);
+            }
+        }
+    }
+}

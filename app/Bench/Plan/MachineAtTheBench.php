@@ -1,0 +1,308 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Plan;
+
+use App\Machines\CheckLists;
+use App\Machines\Machine;
+use App\Machines\Sheets;
+use App\Machines\Spot;
+use Core\Fluid\Level\LevelMethod;
+use Core\Fluid\Level\LevelProtocol;
+use Core\Form\Fields;
+use Core\Inspect\Check;
+use Core\Inspect\Instrument\Level;
+use Core\Machine\CompartmentKind;
+use Core\Machine\MachineClass;
+use Core\Machine\OpeningRole;
+use Core\Machine\SpotKind;
+use Core\Machine\TaskKind;
+use Core\Measure\Plain;
+use Core\Measure\Quantity;
+use Core\Procedure\Compartment;
+use Core\Procedure\Engine;
+use Core\Procedure\Filling;
+use Core\Procedure\Opening;
+use Core\Procedure\Part;
+use Core\Procedure\Place;
+use Core\Procedure\ServicedMachine;
+use Core\Procedure\Tightened;
+use Core\Procedure\Work;
+use Core\Supply\PartKind;
+use Illuminate\Database\Eloquent\Collection;
+
+/** A machine as a service sees it, from its spots and what is written down of them. */
+final class MachineAtTheBench
+{
+    private const USUALLY_DIESEL = [MachineClass::Tractor, MachineClass::Crawler];
+
+    /** @var array<string, Compartment> by key */
+    private array $compartments = [];
+
+    /** @var array<string, Part> by key */
+    private array $parts = [];
+
+    /** @var Collection<int, Spot> with their sheets and parents */
+    public readonly Collection $spots;
+
+    /** @param  list<WantedWork>  $works */
+    public function __construct(
+        public readonly Machine $machine,
+        private readonly CheckLists $checkLists,
+        private readonly array $works,
+        private readonly bool $raised,
+    ) {
+        $this->spots = $machine->spots()->with('sheet', 'parent', 'holder', 'grease')->get();
+        foreach ($this->spots as $spot) {
+            if ($spot->kind === SpotKind::Compartment) {
+                $this->compartments[$spot->key] = $this->compartment($spot);
+            }
+        }
+        foreach ($this->spots as $spot) {
+            if ($spot->kind === SpotKind::Part) {
+                $this->parts[$spot->key] = $this->part($spot);
+            }
+        }
+    }
+
+    public function serviced(): ServicedMachine
+    {
+        $seated = array_filter(
+            $this->worksAt(SpotKind::Compartment),
+            fn (Spot $spot): bool => Sheets::compartment($spot)->service->seatedByHand,
+        );
+
+        return new ServicedMachine(
+            $this->machine->class,
+            $this->engine(),
+            $this->raised,
+            $this->machine->name,
+            $seated === [] ? Tightened::AtOnce : Tightened::WhenLevelIsRight,
+        );
+    }
+
+    /** @return list<Work> */
+    public function works(): array
+    {
+        $works = [];
+        foreach ($this->works as $wanted) {
+            $check = $this->checkLists->find($this->machine, $wanted->check);
+            foreach ($wanted->spots as $spot) {
+                $works[] = new Work(
+                    $wanted->kind,
+                    $this->at($spot, $wanted),
+                    $wanted->kind === TaskKind::Inspect || $wanted->kind === TaskKind::Adjust ? $check?->title : null,
+                    $check === null || $check->putBack === '' ? [] : [$check->putBack],
+                );
+            }
+        }
+
+        return $works;
+    }
+
+    /** @return list<Compartment> */
+    public function compartments(): array
+    {
+        return array_values($this->compartments);
+    }
+
+    /** @return list<Part> */
+    public function parts(): array
+    {
+        return array_values($this->parts);
+    }
+
+    public function spot(string $key): ?Spot
+    {
+        return $this->spots->firstWhere('key', $key);
+    }
+
+    public function compartmentNamed(string $key): ?Compartment
+    {
+        return $this->compartments[$key] ?? null;
+    }
+
+    public function partNamed(string $key): ?Part
+    {
+        return $this->parts[$key] ?? null;
+    }
+
+    public function openingNamed(string $key): ?Opening
+    {
+        foreach ($this->compartments as $compartment) {
+            foreach ($compartment->openings as $opening) {
+                if ($opening->key === $key) {
+                    return $opening;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public function check(string $key): ?Check
+    {
+        return $this->checkLists->find($this->machine, $key);
+    }
+
+    /** The check that reads a compartment's level. */
+    public function levelCheck(string $compartment): ?Check
+    {
+        foreach ($this->checkLists->of($this->machine)->checks as $check) {
+            if ($check->spot === $compartment && $check->readsLevel()) {
+                return $check;
+            }
+        }
+
+        return null;
+    }
+
+    private function at(Spot $spot, WantedWork $wanted): Compartment|Opening|Part|Place
+    {
+        $known = $this->compartments[$spot->key]
+            ?? $this->parts[$spot->key]
+            ?? ($spot->kind === SpotKind::Opening ? $this->openingNamed($spot->key) : null);
+        if ($known !== null && $wanted->finding === null) {
+            return $known;
+        }
+
+        return $wanted->kind === TaskKind::Replace
+            ? new Part($spot->key, PartKind::Other, $spot->name, hint: self::hint($spot), subject: $spot->subject)
+            : new Place($spot->key, $wanted->finding === null ? $spot->name : $wanted->name, self::hint($spot), $spot->subject);
+    }
+
+    private function compartment(Spot $spot): Compartment
+    {
+        $sheet = Sheets::compartment($spot);
+        $openings = $this->spots->where('parent_id', $spot->id)->where('kind', SpotKind::Opening);
+        $capacity = $sheet->atAChange(
+            $this->isFilterChangedIn($spot),
+            $openings->where('role', OpeningRole::Drain)->count(),
+        );
+        [$method, $protocol] = $this->protocol($spot);
+
+        return new Compartment(
+            $spot->key,
+            $spot->compartment ?? CompartmentKind::Engine,
+            $spot->name,
+            $capacity?->least,
+            $capacity?->most,
+            array_values($openings->map($this->opening(...))->all()),
+            $protocol,
+            new Filling(
+                $method,
+                $sheet->service->prefill,
+                shareFirst: $sheet->service->shareFirst,
+                run: $sheet->service->run,
+                purge: $sheet->service->purge,
+                vents: $sheet->service->vents,
+            ),
+            $sheet->service->warm,
+            $sheet->service->drip,
+            $sheet->valve === '' ? null : $sheet->valve,
+            $spot->holder?->key,
+            $sheet->drainWay,
+            $sheet->putsBack,
+        );
+    }
+
+    private function opening(Spot $spot): Opening
+    {
+        $sheet = Sheets::opening($spot);
+
+        return new Opening(
+            $spot->key,
+            $spot->role ?? OpeningRole::Fill,
+            Plain::within($spot->name),
+            $sheet->tool,
+            $sheet->seal,
+            $sheet->loose,
+            $sheet->torque,
+            $sheet->magnet,
+            $sheet->sealant,
+            implode('. ', array_filter([$sheet->comesOff === '' ? '' : "First off: {$sheet->comesOff}", self::hint($spot)])),
+            $spot->subject,
+        );
+    }
+
+    private function part(Spot $spot): Part
+    {
+        $sheet = Sheets::part($spot);
+        $in = $spot->parent?->kind === SpotKind::Compartment ? $spot->parent : null;
+
+        return new Part(
+            $spot->key,
+            $sheet->kind === PartKind::Other && str_contains($spot->key, 'filter') ? PartKind::Filter : $sheet->kind,
+            Plain::within($spot->name),
+            $in?->key,
+            $sheet->hangs === 'upright',
+            $sheet->drinks !== '',
+            $sheet->drinks === '' ? null : Quantity::parse($sheet->drinks),
+            $sheet->loose,
+            $sheet->seal,
+            tight: $sheet->tight,
+            number: $sheet->kit === '' ? $sheet->toBuy() : $sheet->kit,
+            orientation: $sheet->orientation,
+            hint: self::hint($spot),
+            subject: $spot->subject,
+        );
+    }
+
+    /** @return array{LevelMethod, LevelProtocol|null} */
+    private function protocol(Spot $compartment): array
+    {
+        $check = $this->levelCheck($compartment->key);
+        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
+
+        return [$method, $check === null ? null : Level::protocol(new Fields($check->limits), $method)];
+    }
+
+    private function isFilterChangedIn(Spot $compartment): bool
+    {
+        foreach ($this->works as $wanted) {
+            foreach ($wanted->kind === TaskKind::Replace ? $wanted->spots : [] as $spot) {
+                if ($spot->parent_id === $compartment->id && $spot->kind === SpotKind::Part) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Spot> */
+    private function worksAt(SpotKind $kind): array
+    {
+        $spots = [];
+        foreach ($this->works as $wanted) {
+            $spots = [...$spots, ...$wanted->spots->where('kind', $kind)->all()];
+        }
+
+        return array_values($spots);
+    }
+
+    /** As its fuel says; where nobody has written that down, as such machines mostly are. */
+    private function engine(): Engine
+    {
+        if ($this->machine->class === MachineClass::ElectricCart) {
+            return Engine::Electric;
+        }
+        foreach ($this->spots->where('compartment', CompartmentKind::Fuel) as $tank) {
+            $takes = Sheets::compartment($tank)->specification()->designations;
+            if ($takes !== []) {
+                return in_array('diesel', array_map(mb_strtolower(...), $takes), true) ? Engine::Diesel : Engine::Petrol;
+            }
+        }
+
+        return in_array($this->machine->class, self::USUALLY_DIESEL, true) ? Engine::Diesel : Engine::Petrol;
+    }
+
+    private static function hint(Spot $spot): string
+    {
+        return implode('. ', array_filter(array_map(
+            fn (string $words): string => rtrim($words, '. '),
+            [$spot->place, $spot->reach, $spot->trick],
+        )));
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Plan;
+
+use App\Contract\Refusal;
+use App\Machines\CheckLists;
+use App\Machines\Machine;
+use Core\Procedure\Procedure;
+use Core\Procedure\Step;
+use Core\Procedure\Timing\Impossible;
+use Core\Procedure\Timing\TimedStep;
+use Core\Procedure\Timing\Timetable;
+use Core\Procedure\Timing\Workload;
+use Core\Procedure\Unready;
+
+/** Makes a job's plan: the steps in the order in which one person is soonest done, with all that is asked at them. */
+final readonly class PlanJob
+{
+    private const PANS = 2;
+
+    public function __construct(private CheckLists $checkLists, private StepTables $tables)
+    {
+    }
+
+    /**
+     * @param  non-empty-list<WantedWork>  $works
+     * @return array<string, mixed> as the contract's `JobPlan`
+     *
+     * @throws Refusal if something is not written down without which nobody can be led
+     */
+    public function of(Machine $machine, array $works, bool $raised): array
+    {
+        $bench = new MachineAtTheBench($machine, $this->checkLists, $works, $raised);
+        try {
+            $procedure = Procedure::of($bench->serviced(), $bench->works(), $bench->compartments(), $bench->parts());
+        } catch (Unready $unready) {
+            throw Refusal::field('rules', $unready->getMessage());
+        }
+        [$order, $minutes] = $this->order($procedure);
+        $tables = $this->tables->at($bench, $works);
+        $byKey = array_column($procedure->steps, null, 'key');
+
+        return [
+            'tasks' => array_map(fn (WantedWork $work): array => $work->toRecord(), $works),
+            'minutes' => $minutes,
+            'steps' => array_map(fn (string $key): array => [
+                ...self::written($byKey[$key]),
+                ...$tables->of($byKey[$key]),
+            ], $order),
+        ];
+    }
+
+    /** @return array{list<string>, int} */
+    private function order(Procedure $procedure): array
+    {
+        $steps = array_map(
+            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->attended, $step->after, $step->uses),
+            $procedure->steps,
+        );
+        try {
+            $timetable = Timetable::shortest(new Workload($steps, $procedure->holds, ['pan' => self::PANS, 'stand' => 1], 1));
+        } catch (Impossible) {
+            // Where the pans do not suffice for every order, the order in which the steps were written down will do.
+            return [array_column($steps, 'key'), array_sum(array_column($steps, 'minutes'))];
+        }
+
+        return [$timetable->order, $timetable->length];
+    }
+
+    /** @return array<string, mixed> */
+    private static function written(Step $step): array
+    {
+        return [
+            'key' => $step->key,
+            'act' => $step->act->value,
+            'at' => $step->at,
+            'says' => $step->says,
+            'minutes' => $step->minutes,
+            'attended' => $step->attended,
+            'takes_its_time' => $step->act->takesItsTime(),
+            'after' => $step->after,
+            'needs' => $step->needs,
+            'shut' => $step->shut,
+            'only_if' => $step->onlyIf,
+            'covers' => $step->covers,
+            'pieces' => $step->pieces,
+        ];
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Plan;
+
+use Core\Procedure\Step;
+use Core\Procedure\StepAct;
+
+/** A step as a job's plan keeps it, read back. */
+final class PlannedStep
+{
+    /**
+     * @param  array<string, mixed>  $plan
+     * @return list<Step>
+     */
+    public static function all(array $plan): array
+    {
+        return array_map(self::of(...), $plan['steps']);
+    }
+
+    /** @param  array<string, mixed>  $plan */
+    public static function named(array $plan, string $key): ?Step
+    {
+        $kept = self::kept($plan, $key);
+
+        return $kept === null ? null : self::of($kept);
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @return array<string, mixed>|null
+     */
+    public static function kept(array $plan, string $key): ?array
+    {
+        foreach ($plan['steps'] as $step) {
+            if ($step['key'] === $key) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<string, mixed>  $kept */
+    private static function of(array $kept): Step
+    {
+        return new Step(
+            $kept['key'],
+            StepAct::from($kept['act']),
+            $kept['at'],
+            $kept['says'],
+            $kept['minutes'],
+            $kept['attended'],
+            $kept['after'],
+            $kept['needs'],
+            $kept['shut'],
+            $kept['only_if'],
+        );
+    }
+}

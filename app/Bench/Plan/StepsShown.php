@@ -1,0 +1,286 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Plan;
+
+use App\Logbook\Fluids\OpenContainers;
+use App\Logbook\Stock\Container;
+use App\Logbook\Stock\StockLevels;
+use App\Machines\Sheets;
+use App\Machines\Spot;
+use App\Shelf\Fitted;
+use App\Walkaround\CheckShape;
+use Brick\Math\BigRational;
+use Core\Fill\FillPlan;
+use Core\Fill\Pour;
+use Core\Fluid\Condition;
+use Core\Fluid\Level\LevelProtocol;
+use Core\Fluid\Seen;
+use Core\Fluid\Sheet\CapacityKind;
+use Core\Inspect\Check;
+use Core\Machine\CompartmentKind;
+use Core\Machine\OpeningRole;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+use Core\Procedure\Caution;
+use Core\Procedure\Compartment;
+use Core\Procedure\Step;
+use Core\Procedure\StepAct;
+use Core\Procedure\Table\DrainedTable;
+use Core\Procedure\Table\LevelTable;
+use Core\Procedure\Table\Millilitres;
+
+/** What stands at each step of one machine's job: where, with what, what is asked, and the answers made ready. */
+final readonly class StepsShown
+{
+    /** @param  list<WantedWork>  $works */
+    public function __construct(
+        private MachineAtTheBench $bench,
+        private array $works,
+        private Fitted $fitted,
+        private Wrenches $wrenches,
+        private OpenContainers $open,
+        private LearnedBands $bands,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Step $step): array
+    {
+        $spot = $this->bench->spot($step->at);
+        $covered = array_values(array_filter(array_map($this->bench->spot(...), $step->covers)));
+
+        return [
+            'title' => $this->title($step, $spot),
+            'spot' => $spot === null ? null : $spot->only('key', 'name', 'place', 'reach', 'trick', 'x', 'y'),
+            'names' => array_column($covered, 'name'),
+            'cautions' => array_map(fn (Caution $caution): array => [
+                'id' => $caution->value,
+                'says' => $caution->says(),
+                'every_time' => $caution->everyTime(),
+            ], $step->cautions),
+            'tool' => $this->bench->openingNamed($step->at)->tool ?? '',
+            'part' => $this->part($step),
+            'seal' => $this->seal($step, $spot),
+            'torque' => $this->torque($step),
+            'asks' => $this->asks($step),
+        ];
+    }
+
+    private function title(Step $step, ?Spot $spot): string
+    {
+        return match (true) {
+            $step->key === 'clean' => 'Clean round what is opened',
+            $step->key === 'try' => 'Try it out',
+            $step->key === 'leaks_again' => 'Look for leaks again',
+            str_starts_with($step->key, 'shut_off:') => "Shut off: {$spot?->name}",
+            str_starts_with($step->key, 'turn_on:') => "Turn on again: {$spot?->name}",
+            str_starts_with($step->key, 'undo:'), str_starts_with($step->key, 'couple:') => ucfirst(strstr($step->says, ':', true) ?: $step->says),
+            str_starts_with($step->key, 'count_') => "Count the pieces: {$spot?->name}",
+            str_starts_with($step->key, 'look_over:') => "Look it over: {$spot?->name}",
+            default => $step->act->title($this->finding($step)->name ?? $spot->name ?? $this->bench->machine->name),
+        };
+    }
+
+    /** @return array<string, mixed>|null */
+    private function part(Step $step): ?array
+    {
+        $part = $this->bench->partNamed($step->at);
+
+        return $part === null || ! in_array($step->act, [StepAct::Remove, StepAct::Compare, StepAct::Fit], true) ? null : [
+            'number' => $part->number,
+            'orientation' => $part->orientation,
+            'tight' => $part->tight,
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function seal(Step $step, ?Spot $spot): ?array
+    {
+        $seal = match ($step->act) {
+            StepAct::Close => $this->bench->openingNamed($step->at)->seal ?? '',
+            StepAct::Fit => $this->bench->partNamed($step->at)->seal ?? '',
+            default => '',
+        };
+
+        return $seal === '' || $spot === null ? null : [
+            'number' => $seal,
+            'times_reused' => $this->fitted->timesReused($spot->id),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function torque(Step $step): ?array
+    {
+        $target = $step->act === StepAct::Torque
+            ? $this->bench->openingNamed($step->at)->torque ?? $this->bench->partNamed($step->at)->torque ?? ''
+            : '';
+
+        return $target === '' ? null : ['target' => $target, 'settings' => $this->wrenches->settings(Quantity::parse($target))];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function asks(Step $step): ?array
+    {
+        $compartment = $this->compartmentOf($step->at);
+
+        return match (true) {
+            $step->act === StepAct::Pour && $compartment !== null => $this->pour($compartment),
+            $step->act === StepAct::TopUp && $compartment !== null => ['kind' => 'top_up', ...$this->fluids($compartment)],
+            $step->act === StepAct::Prefill && $compartment !== null => ['kind' => 'prefill', ...$this->fluids($compartment)],
+            $step->act === StepAct::Read && $compartment !== null => $this->level($compartment),
+            $this->isWhatRanOut($step) && $compartment !== null => $this->ranOut($compartment),
+            $step->act === StepAct::Measure => $this->measured($step),
+            $step->act === StepAct::Close || $step->act === StepAct::Fit => ['kind' => 'fitted'],
+            $step->act === StepAct::Torque => ['kind' => 'tightened'],
+            $step->act === StepAct::Lubricate => $this->greased($step),
+            str_starts_with($step->key, 'inspect:') => ['kind' => 'judged'],
+            default => null,
+        };
+    }
+
+    private function isWhatRanOut(Step $step): bool
+    {
+        return $step->act === StepAct::Look && in_array("drain:{$step->at}", $step->needs, true);
+    }
+
+    /** The compartment that a step is done to, or whose opening or part it is done at; the one that holds the fluid. */
+    private function compartmentOf(string $at): ?Compartment
+    {
+        $spot = $this->bench->spot($at);
+        $own = $this->bench->compartmentNamed($at) ?? $this->bench->compartmentNamed($spot?->parent->key ?? '');
+
+        return $this->bench->compartmentNamed($own->sharesWith ?? '') ?? $own;
+    }
+
+    /** @return array<string, mixed> */
+    private function pour(Compartment $compartment): array
+    {
+        $most = $compartment->most;
+
+        return [
+            'kind' => 'pour',
+            ...$this->fluids($compartment),
+            'book' => $most === null ? null : Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
+            'least_ml' => $compartment->least === null ? null : Millilitres::of($compartment->least),
+            'most_ml' => $most === null ? null : Millilitres::of($most),
+            'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment))) === null ? null : Millilitres::of($holds),
+            'stages' => $most === null ? [] : array_map(fn (Pour $pour): array => [
+                'total_ml' => Millilitres::of($pour->total),
+                'then' => ltrim($pour->then->inWords(), ', '),
+            ], FillPlan::of(
+                $most,
+                $compartment->least,
+                null,
+                $compartment->filling->method,
+                BigRational::of($compartment->filling->shareFirst ?? FillPlan::SHARE_FIRST),
+            )->pours),
+        ];
+    }
+
+    /** @return array<string, mixed> out of what it can be poured */
+    private function fluids(Compartment $compartment): array
+    {
+        $open = $this->open->thatWillDo($this->bench->machine, $this->spotOf($compartment));
+        $levels = StockLevels::of(array_map(fn (Container $one): int => $one->supply_id, $open) ?: [0]);
+
+        return [
+            'takes' => Sheets::compartment($this->spotOf($compartment))->specification()->inWords(),
+            'containers' => array_map(fn (Container $one): array => [
+                'id' => $one->id,
+                'supply_id' => $one->supply_id,
+                'name' => $one->supply->name,
+                'size' => $one->size,
+                'place' => $one->supply->place,
+                'left_ml' => Millilitres::of(Quantity::of($levels->container($one)->left, Unit::Litre)),
+            ], $open),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function level(Compartment $compartment): array
+    {
+        $table = new LevelTable(
+            $compartment->filling->method,
+            $compartment->protocol ?? new LevelProtocol,
+            $this->bands->of($this->spotOf($compartment)),
+        );
+
+        return [
+            'kind' => 'level',
+            'method' => $compartment->filling->method->value,
+            'how' => $compartment->protocol?->inWords() ?? 'on level ground',
+            'rows' => $table->rows(),
+            'questions' => $table->questions(),
+            'latest_minutes' => $compartment->protocol?->latestMinutes,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function ranOut(Compartment $compartment): array
+    {
+        $drains = count($compartment->openings(OpeningRole::Drain));
+
+        return [
+            'kind' => 'ran_out',
+            'seen' => array_map(fn (Seen $seen): array => self::seen($compartment->kind, $seen), Seen::cases()),
+            'amounts' => $compartment->most === null ? [] : (new DrainedTable($compartment->most, 'by the book', $drains))->rows(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function seen(CompartmentKind $kind, Seen $seen): array
+    {
+        $condition = Condition::of($kind, [$seen])[0];
+
+        return [
+            'id' => $seen->value,
+            'label' => $seen->label(),
+            'reading' => $condition->reading,
+            'verdict' => $condition->verdict->value,
+            'do' => $condition->do,
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function measured(Step $step): ?array
+    {
+        $check = $this->checkOf($step);
+
+        return $check === null ? ['kind' => 'judged'] : ['kind' => 'measured', 'check' => CheckShape::of($check)];
+    }
+
+    private function checkOf(Step $step): ?Check
+    {
+        foreach ($this->works as $work) {
+            if ($work->check !== null && $work->spots->contains('key', $step->at)) {
+                return $this->bench->check($work->check);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, mixed> */
+    private function greased(Step $step): array
+    {
+        return ['kind' => 'greased', 'strokes' => $this->bench->spot($step->at)?->greasePoint()->strokes];
+    }
+
+    private function finding(Step $step): ?WantedWork
+    {
+        foreach ($this->works as $work) {
+            if ($work->finding !== null && $step->act === StepAct::Adjust && $work->spots->contains('key', $step->at)) {
+                return $work;
+            }
+        }
+
+        return null;
+    }
+
+    private function spotOf(Compartment $compartment): Spot
+    {
+        return $this->bench->spot($compartment->key) ?? throw new \LogicException("No spot of {$compartment->name}.");
+    }
+}

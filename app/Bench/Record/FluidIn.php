@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Record;
+
+use App\Bench\Did;
+use App\Bench\Job;
+use App\Bench\JobProgress;
+use App\Bench\StepTold;
+use App\Logbook\Acts\GivenAct;
+use App\Logbook\Stock\Container;
+use App\Machines\CheckLists;
+use App\Machines\Spot;
+use Brick\Math\BigRational;
+use Core\Fluid\Level\LevelMark;
+use Core\Fluid\Level\LevelMethod;
+use Core\Fluid\Level\LevelProtocol;
+use Core\Form\Fields;
+use Core\Inspect\Check;
+use Core\Inspect\Instrument\Level;
+use Core\Machine\ActKind;
+use Core\Machine\Meets;
+use Core\Machine\TaskKind;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+use Core\Procedure\StepState;
+use Core\Procedure\Table\LevelTable;
+use Illuminate\Support\Collection;
+
+/** What went into each compartment of a job, out of which containers, and how its level stood in the end. */
+final readonly class FluidIn
+{
+    public function __construct(private CheckLists $checkLists)
+    {
+    }
+
+    /**
+     * @param  Collection<string, Spot>  $spots  by key
+     * @return list<array{list<GivenAct>, StepTold}> with what was told last of each
+     */
+    public function into(Job $job, JobProgress $progress, Collection $spots): array
+    {
+        $all = [];
+        foreach ($this->poured($job, $spots) as $compartment => $pours) {
+            $spot = $spots[$compartment];
+            $isNew = $progress->progress->steps !== [] && $this->wasDrained($progress, $compartment);
+            $marks = $this->marks($job, $compartment);
+            $acts = [];
+            foreach ($pours->groupBy(fn (StepTold $told): int => (int) ($told->said['container'] ?? 0)) as $container => $same) {
+                $acts[] = $this->act($job, $spot, $isNew, $same, $container === 0 ? null : Container::query()->with('supply')->find($container), $marks);
+                $marks = [];
+            }
+            $all[] = [$acts, $pours->last()];
+        }
+        foreach ($spots as $spot) {
+            $level = $this->level($job, $spot);
+            $all = $level === null ? $all : [...$all, $level];
+        }
+
+        return $all;
+    }
+
+    /**
+     * @param  Collection<string, Spot>  $spots
+     * @return array<string, Collection<int, StepTold>> by compartment
+     */
+    private function poured(Job $job, Collection $spots): array
+    {
+        $poured = [];
+        foreach ($job->told->where('did', Did::Poured) as $told) {
+            $at = substr((string) strstr($told->step, ':'), 1);
+            $spot = $spots[$at] ?? null;
+            $own = $spot?->compartment === null ? $spot?->parent : $spot;
+            $compartment = $own->holder->key ?? $own->key ?? null;
+            if ($compartment !== null) {
+                $poured[$compartment] ??= new Collection;
+                $poured[$compartment]->push($told);
+            }
+        }
+
+        return $poured;
+    }
+
+    /** Whether the old ran out, so that what went in makes it new. */
+    private function wasDrained(JobProgress $progress, string $compartment): bool
+    {
+        return isset($progress->progress->states["pour:{$compartment}"])
+            && $progress->progress->state("pour:{$compartment}") === StepState::Done;
+    }
+
+    /**
+     * @param  Collection<int, StepTold>  $pours  out of one container
+     * @param  list<array{level: int, poured_ml: int, ran: bool}>  $marks
+     */
+    private function act(Job $job, Spot $spot, bool $isNew, Collection $pours, ?Container $container, array $marks): GivenAct
+    {
+        $amount = Quantity::of((int) $pours->sum(fn (StepTold $told): int => (int) $told->said['ml']), Unit::Millilitre);
+        $task = $this->task($job, $spot);
+
+        return new GivenAct(
+            $spot,
+            $isNew ? ActKind::Filled : ActKind::ToppedUp,
+            $task['name'] ?? $spot->name,
+            taskId: $task['task_id'] ?? null,
+            typed: $marks === [] ? null : ['marks' => $marks],
+            poured: $amount,
+            pouredTyped: "{$amount->to(Unit::Litre)->rounded(3)->stripTrailingZeros()} L",
+            fluid: $container?->supply,
+            container: $container,
+            uuid: $pours->last()?->uuid,
+        );
+    }
+
+    /** @return list<array{level: int, poured_ml: int, ran: bool}> the readings, with what was poured between them */
+    private function marks(Job $job, string $compartment): array
+    {
+        $marks = [];
+        $poured = 0;
+        foreach ($job->told as $told) {
+            $isHere = in_array($told->step, ["read:{$compartment}", "top_up:{$compartment}"], true);
+            if ($isHere && $told->did === Did::Poured) {
+                $poured += (int) $told->said['ml'];
+            } elseif ($isHere && $told->did === Did::Done && isset($told->said['level'])) {
+                $marks[] = ['level' => (int) $told->said['level'], 'poured_ml' => $poured, 'ran' => $marks === []];
+                $poured = 0;
+            }
+        }
+
+        return count($marks) < 2 ? [] : $marks;
+    }
+
+    /** @return array{list<GivenAct>, StepTold}|null the last reading of a compartment's level */
+    private function level(Job $job, Spot $spot): ?array
+    {
+        $told = $job->told->filter(fn (StepTold $one): bool => $one->did === Did::Done
+            && in_array($one->step, ["read:{$spot->key}", "top_up:{$spot->key}"], true)
+            && isset($one->said['level']))->last();
+        if ($told === null) {
+            return null;
+        }
+        $check = $this->levelCheck($job, $spot);
+        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
+        $protocol = $check === null ? new LevelProtocol : Level::protocol(new Fields($check->limits), $method);
+        $judged = Level::of(
+            $method,
+            LevelMark::at(BigRational::nd((int) $told->said['level'], LevelTable::PARTS)),
+            $protocol,
+            new LevelProtocol($protocol->engine, $protocol->warmth, $protocol->waitMinutes, $protocol->held, $protocol->latestMinutes),
+            false,
+        );
+
+        return [[new GivenAct(
+            $spot,
+            ActKind::Measured,
+            $spot->name,
+            check: $check->key ?? Meets::LEVEL,
+            verdict: $judged->verdict,
+            words: $judged->why,
+            advice: $judged->do,
+            typed: ['level' => $told->said['level'], 'answers' => $told->said['answers'] ?? []],
+            uuid: $told->uuid,
+        )], $told];
+    }
+
+    private function levelCheck(Job $job, Spot $spot): ?Check
+    {
+        foreach ($this->checkLists->of($job->machine)->checks as $check) {
+            if ($check->spot === $spot->key && $check->readsLevel()) {
+                return $check;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, mixed>|null the task that changes its fluid */
+    private function task(Job $job, Spot $spot): ?array
+    {
+        foreach ($job->plan['tasks'] as $task) {
+            if ($task['kind'] === TaskKind::Replace->value && in_array($spot->key, $task['spots'], true)) {
+                return $task;
+            }
+        }
+
+        return null;
+    }
+}

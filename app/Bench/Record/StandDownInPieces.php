@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Record;
+
+use App\Bench\Job;
+use App\Bench\JobProgress;
+use App\Logbook\Entry;
+use App\Logbook\EntryKind;
+use App\Logbook\StandDowns;
+use App\Notes\Circumstances;
+use Core\Procedure\Step;
+
+/** A machine in pieces stands down by itself, until its job is signed off. */
+final class StandDownInPieces
+{
+    public function where(Job $job, Circumstances $circumstances): void
+    {
+        $pieces = JobProgress::of($job)->progress->inPieces();
+        if ($pieces === [] || StandDowns::of([$job->machine_id])->isNotEmpty()) {
+            return;
+        }
+        Entry::write($job->machine, EntryKind::StoodDown, $circumstances, [
+            'note' => mb_substr('In pieces at the bench. '.implode(' ', array_map(
+                fn (Step $step): string => $step->says,
+                $pieces,
+            )), 0, 1000),
+            'detail' => ['job' => $job->id],
+        ]);
+    }
+
+    /** It is whole again. */
+    public function lift(Job $job, Circumstances $circumstances): void
+    {
+        $standing = StandDowns::of([$job->machine_id])->get($job->machine_id);
+        if (($standing->detail['job'] ?? null) === $job->id) {
+            Entry::write($job->machine, EntryKind::Lifted, $circumstances, [
+                'note' => 'Whole again, and signed off at the bench.',
+                'detail' => ['job' => $job->id],
+            ]);
+        }
+    }
+}
