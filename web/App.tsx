@@ -36,6 +36,11 @@ const ScanPage = lazy(() => import('./shelf/ScanPage'));
 const CodePage = lazy(() => import('./shelf/CodePage'));
 const ListPage = lazy(() => import('./shelf/ListPage'));
 const CounterPage = lazy(() => import('./shelf/CounterPage'));
+const BenchPage = lazy(() => import('./bench/BenchPage'));
+const NewJobPage = lazy(() => import('./bench/NewJobPage'));
+const JobPage = lazy(() => import('./bench/JobPage'));
+const StepPage = lazy(() => import('./bench/StepPage'));
+const SignOffPage = lazy(() => import('./bench/SignOffPage'));
 const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
 const ReckonerPage = lazy(() => import('./reckoner/ReckonerPage'));
 const CalculatorPage = lazy(() => import('./reckoner/CalculatorPage'));
@@ -130,6 +135,11 @@ function Gate() {
         <Route path="/shelf/lists/:list" element={<ListPage />} />
         <Route path="/shelf/:supply" element={<SupplyPage />} />
         <Route path="/shelf/:supply/change" element={<SupplyFormPage />} />
+        <Route path="/bench" element={<BenchPage />} />
+        <Route path="/bench/new/:machine" element={<NewJobPage />} />
+        <Route path="/bench/:job" element={<JobPage />} />
+        <Route path="/bench/:job/step" element={<StepPage />} />
+        <Route path="/bench/:job/off" element={<SignOffPage />} />
         <Route path="/logbook" element={<LogbookPage />} />
         <Route path="/reckoner" element={<ReckonerPage />} />
         <Route path="/reckoner/:name" element={<CalculatorPage />} />

@@ -58,7 +58,6 @@ final class Cautions
         $opens = in_array($act, self::OPENS, true);
 
         return self::each([
-            $act === StepAct::Secure ? Caution::BeforeAnyWork : null,
             $act === StepAct::Secure ? self::ofClass($class) : null,
             $act->turnsTheEngine() && $class === MachineClass::Generator ? Caution::StartingGenerator : null,
             $act === StepAct::Raise ? Caution::OffTheGround : null,

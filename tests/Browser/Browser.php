@@ -34,6 +34,8 @@ final class Browser
     /** @var list<string> */
     private array $scripts = [];
 
+    private int $clockMoved = 0;
+
     public function __construct(private readonly string $address, private readonly bool $touch = false)
     {
         $this->profile = sys_get_temp_dir().'/jardinier-browser-'.bin2hex(random_bytes(6));
@@ -62,6 +64,22 @@ final class Browser
     public function onEveryPage(string $script): void
     {
         $this->scripts[] = $this->command('Page.addScriptToEvaluateOnNewDocument', ['source' => $script])['identifier'];
+    }
+
+    /** It is later from here on, for this browser and for whatever it asks of the server: nobody waits for a timer. */
+    public function moveClock(int $seconds): void
+    {
+        if ($this->clockMoved === 0) {
+            $moved = 'const real = Date.now; Date.now = () => real() + 1000 * Number((/clock_moved_seconds=(\d+)/.exec(document.cookie) ?? [0, 0])[1]);';
+            $this->onEveryPage($moved);
+            $this->script($moved);
+        }
+        $this->clockMoved += $seconds;
+        $this->command('Network.setCookie', [
+            'name' => 'clock_moved_seconds',
+            'value' => (string) $this->clockMoved,
+            'url' => $this->address,
+        ]);
     }
 
     private function start(): void
@@ -390,6 +408,7 @@ final class Browser
      */
     public function startAfresh(array $forgets = ['local_storage', 'indexeddb']): void
     {
+        $this->clockMoved = 0;
         while ($script = array_pop($this->scripts)) {
             $this->command('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $script]);
         }

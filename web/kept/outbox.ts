@@ -6,6 +6,8 @@ export type Sent = { note: Schemas['Note']; act?: Schemas['Act'] };
 export type Outbox = {
   waiting: number;
   refused: KeptNote[];
+  /** Everything that is kept, those that came back too. */
+  notes: KeptNote[];
   /** All of it is lost with this page, because the browser keeps nothing. */
   inPageOnly: boolean;
 };
@@ -19,7 +21,7 @@ const PATIENCE = 8_000;
 let person: number | null = null;
 let again: ReturnType<typeof setTimeout> | undefined;
 let sending = false;
-let state: Outbox = { waiting: 0, refused: [], inPageOnly: false };
+let state: Outbox = { waiting: 0, refused: [], inPageOnly: false, notes: [] };
 const watchers = new Set<() => void>();
 const receivers = new Set<(sent: Sent[]) => void>();
 /** Those who wait beside their form, by the id of their note. */
@@ -116,6 +118,7 @@ async function tellWatchers(): Promise<void> {
   state = {
     waiting: all.filter((kept) => !kept.refused).length,
     refused: all.filter((kept) => kept.refused),
+    notes: all,
     inPageOnly: keptInPageOnly(),
   };
   for (const watcher of watchers) watcher();

@@ -30,7 +30,7 @@ const Name = styled.span`font-size: 15px; font-weight: 600; padding-bottom: 18px
 export function Shell({ person, yardName }: { person: Schemas['Person']; yardName: string | null }) {
   const yard = useQuery(yardQuery);
   const path = useLocation().pathname;
-  const handsBusy = /^\/walkaround\/\d+/.test(path);
+  const handsBusy = /^\/walkaround\/\d+|^\/bench\/[\da-f-]{36}\/(step|off)/.test(path);
   // In a glove only the places are wanted.
   const bare = usePhone() && handsBusy;
   const idle = useIdle();

@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
-import { Link, NavLink } from 'react-router';
+import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { PHONE } from '../kit/theme';
+import { usePhone } from '../kit/usePhone';
 import { PLACES } from './keys';
 
 const Head = styled.header`
@@ -32,6 +34,23 @@ const Places = styled.nav`
   }
 `;
 
+const MoreButton = styled(Button)`
+  position: relative; flex: 1; border: 0; background: none; padding: 16px 0 15px; font-size: 15px; cursor: pointer;
+  &.active { font-weight: 700; }
+  &.active::after { content: ''; position: absolute; left: 25%; right: 25%; top: -2px; height: 5px; background: var(--ink); }
+`;
+const Leaf = styled(
+  Popover,
+)`background: var(--sheet); border: 2px solid var(--ink); border-radius: 3px; min-width: 180px;`;
+const Items = styled(Menu)`
+  outline: none; padding: 6px 0;
+  .react-aria-MenuItem { padding: 14px 18px; cursor: pointer; outline: none; }
+  .react-aria-MenuItem[data-focused] { background: var(--paper); box-shadow: inset 4px 0 var(--hedge); }
+`;
+
+/** So many places lie within reach of a thumb; the rest under one more. */
+const WITHIN_REACH = 4;
+
 type Props = {
   yard?: string;
   /** The day in words. */
@@ -42,6 +61,8 @@ type Props = {
 
 /** What stands over every place: the yard's name, the day, the places; and what the signed-in person has beside them. */
 export function Signboard({ yard = 'Jardinier', day = '\u00a0', handsBusy = false, children }: Props) {
+  const phone = usePhone();
+  const shown = phone ? PLACES.slice(0, WITHIN_REACH) : PLACES;
   return (
     <Head data-hands-busy={handsBusy}>
       <div>
@@ -49,14 +70,37 @@ export function Signboard({ yard = 'Jardinier', day = '\u00a0', handsBusy = fals
         <Day>{day}</Day>
       </div>
       <Places aria-label="Places">
-        {PLACES.map(({ to, does, key }) => (
+        {shown.map(({ to, does, key }) => (
           <NavLink key={to} to={to} aria-keyshortcuts={key}>
             {does}
             <sup aria-hidden="true">{key}</sup>
           </NavLink>
         ))}
+        {phone && <More />}
       </Places>
       {children}
     </Head>
+  );
+}
+
+/** The places that a thumb seldom wants. */
+function More() {
+  const navigate = useNavigate();
+  const path = useLocation().pathname;
+  const rest = PLACES.slice(WITHIN_REACH);
+  const here = rest.find(({ to }) => path.startsWith(to));
+  return (
+    <MenuTrigger>
+      <MoreButton className={here ? 'active' : undefined}>{here?.does ?? 'More'}</MoreButton>
+      <Leaf placement="top end">
+        <Items>
+          {rest.map(({ to, does }) => (
+            <MenuItem key={to} onAction={() => navigate(to)}>
+              {does}
+            </MenuItem>
+          ))}
+        </Items>
+      </Leaf>
+    </MenuTrigger>
   );
 }

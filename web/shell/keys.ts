@@ -5,6 +5,7 @@ export type Key = { key: string; does: string };
 export const PLACES = [
   { key: '1', does: 'Yard', to: '/yard' },
   { key: '2', does: 'Walkaround', to: '/walkaround' },
+  { key: '3', does: 'Bench', to: '/bench' },
   { key: '4', does: 'Shelf', to: '/shelf' },
   { key: '6', does: 'Logbook', to: '/logbook' },
   { key: '7', does: 'Reckoner', to: '/reckoner' },
@@ -29,6 +30,9 @@ export const ROUND_KEYS = [
   { key: '3', does: 'pass over' },
 ] as const;
 
+/** At a step of a job. */
+export const STEP_KEYS = [{ key: ' ', does: 'done' }] as const;
+
 /** In a cell of the chart: what is done. */
 export const CHART_KEYS = [
   { key: 'r', does: 'replace', kind: 'replace' },
@@ -52,5 +56,6 @@ export const KEY_GROUPS: { where: string; keys: readonly Key[] }[] = [
     ],
   },
   { where: 'In a round', keys: ROUND_KEYS },
+  { where: 'At a step of a job', keys: [{ key: 'Space', does: 'done' }] },
   { where: 'In a cell of the chart', keys: [{ key: 'Space', does: 'mark' }, ...CHART_KEYS] },
 ];

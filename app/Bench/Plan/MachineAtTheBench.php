@@ -168,8 +168,8 @@ final class MachineAtTheBench
         }
 
         return $wanted->kind === TaskKind::Replace
-            ? new Part($spot->key, PartKind::Other, $spot->name, hint: self::hint($spot), subject: $spot->subject)
-            : new Place($spot->key, $wanted->finding === null ? $spot->name : $wanted->name, self::hint($spot), $spot->subject);
+            ? new Part($spot->key, PartKind::Other, Plain::within($spot->name), hint: self::hint($spot), subject: $spot->subject)
+            : new Place($spot->key, $wanted->finding === null ? Plain::within($spot->name) : $wanted->name, self::hint($spot), $spot->subject);
     }
 
     private function compartment(Spot $spot): Compartment
@@ -185,7 +185,7 @@ final class MachineAtTheBench
         return new Compartment(
             $spot->key,
             $spot->compartment ?? CompartmentKind::Engine,
-            $spot->name,
+            Plain::within($spot->name),
             $capacity?->least,
             $capacity?->most,
             array_values($openings->map($this->opening(...))->all()),

@@ -7,6 +7,7 @@ namespace App\Bench\Plan;
 use App\Contract\Refusal;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
+use Core\Procedure\Hold;
 use Core\Procedure\Procedure;
 use Core\Procedure\Step;
 use Core\Procedure\Timing\Impossible;
@@ -18,7 +19,8 @@ use Core\Procedure\Unready;
 /** Makes a job's plan: the steps in the order in which one person is soonest done, with all that is asked at them. */
 final readonly class PlanJob
 {
-    private const PANS = 2;
+    /** What most sheds have. Common practice, no source. */
+    private const AT_HAND = [Hold::PAN => 2, Hold::STAND => 1];
 
     public function __construct(private CheckLists $checkLists, private StepTables $tables)
     {
@@ -38,35 +40,40 @@ final readonly class PlanJob
         } catch (Unready $unready) {
             throw Refusal::field('rules', $unready->getMessage());
         }
-        [$order, $minutes] = $this->order($procedure);
+        [$begins, $minutes] = $this->timed($procedure);
         $tables = $this->tables->at($bench, $works);
         $byKey = array_column($procedure->steps, null, 'key');
 
         return [
             'tasks' => array_map(fn (WantedWork $work): array => $work->toRecord(), $works),
             'minutes' => $minutes,
-            'steps' => array_map(fn (string $key): array => [
+            'steps' => array_map(fn (string $key, int $minute): array => [
                 ...self::written($byKey[$key]),
+                'begins' => $minute,
                 ...$tables->of($byKey[$key]),
-            ], $order),
+            ], array_keys($begins), $begins),
         ];
     }
 
-    /** @return array{list<string>, int} */
-    private function order(Procedure $procedure): array
+    /** @return array{array<string, int>, int} the minute in which each step begins, in their order, and in which all is done */
+    private function timed(Procedure $procedure): array
     {
         $steps = array_map(
             fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->attended, $step->after, $step->uses),
             $procedure->steps,
         );
         try {
-            $timetable = Timetable::shortest(new Workload($steps, $procedure->holds, ['pan' => self::PANS, 'stand' => 1], 1));
+            $timetable = Timetable::shortest(new Workload($steps, $procedure->holds, self::AT_HAND, 1));
         } catch (Impossible) {
-            // Where the pans do not suffice for every order, the order in which the steps were written down will do.
-            return [array_column($steps, 'key'), array_sum(array_column($steps, 'minutes'))];
+            // More pans are held at once than most sheds have: told as if there were enough.
+            $timetable = Timetable::shortest(new Workload($steps, [], self::AT_HAND, 1));
+        }
+        $begins = [];
+        foreach ($timetable->order as $key) {
+            $begins[$key] = $timetable->starts[$key];
         }
 
-        return [$timetable->order, $timetable->length];
+        return [$begins, $timetable->length];
     }
 
     /** @return array<string, mixed> */

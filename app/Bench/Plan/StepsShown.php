@@ -34,6 +34,8 @@ use Core\Procedure\Table\Millilitres;
 /** What stands at each step of one machine's job: where, with what, what is asked, and the answers made ready. */
 final readonly class StepsShown
 {
+    private const WITH_A_TOOL = [StepAct::Loosen, StepAct::Open, StepAct::Close, StepAct::Torque];
+
     /** @param  list<WantedWork>  $works */
     public function __construct(
         private MachineAtTheBench $bench,
@@ -53,14 +55,17 @@ final readonly class StepsShown
 
         return [
             'title' => $this->title($step, $spot),
-            'spot' => $spot === null ? null : $spot->only('key', 'name', 'place', 'reach', 'trick', 'x', 'y'),
+            'spot' => $spot === null ? null : [
+                ...$spot->only('key', 'name', 'place', 'reach', 'trick', 'x', 'y'),
+                'kind' => $spot->kind->value,
+            ],
             'names' => array_column($covered, 'name'),
             'cautions' => array_map(fn (Caution $caution): array => [
                 'id' => $caution->value,
                 'says' => $caution->says(),
                 'every_time' => $caution->everyTime(),
             ], $step->cautions),
-            'tool' => $this->bench->openingNamed($step->at)->tool ?? '',
+            'tool' => in_array($step->act, self::WITH_A_TOOL, true) ? $this->bench->openingNamed($step->at)->tool ?? '' : '',
             'part' => $this->part($step),
             'seal' => $this->seal($step, $spot),
             'torque' => $this->torque($step),

@@ -6,6 +6,7 @@ namespace App\Bench\Plan;
 
 use App\Machines\Yard;
 use Core\Measure\Quantity;
+use Core\Measure\Unit;
 use Core\Procedure\TorqueSetting;
 use Core\Procedure\WrenchAdapter;
 
@@ -26,12 +27,16 @@ final readonly class Wrenches
     public function settings(Quantity $target): array
     {
         if ($this->wrenches === []) {
+            $set = TorqueSetting::of($target, null, null);
+            // In the book's own unit first.
+            $each = [$target->unit->value => $set->setting, ...$set->inEachUnit()];
+
             return array_values(array_map(fn (Quantity $in): array => [
-                'name' => $in->unit->symbol(),
+                'name' => "a wrench in {$in->unit->symbol()}",
                 'setting' => $in->inWords(),
                 'verdict' => 'fit',
-                'warnings' => TorqueSetting::of($target, null, null)->warnings,
-            ], TorqueSetting::of($target, null, null)->inEachUnit()));
+                'warnings' => $in->unit === Unit::InchPound ? $set->warnings : [],
+            ], $each));
         }
         $settings = array_map(function (array $wrench) use ($target): array {
             $set = TorqueSetting::of($target, self::adapter($wrench['adapter'] ?? null), [

@@ -22,6 +22,7 @@ use Core\Fluid\Seen;
 use Core\Form\BadInput;
 use Core\Inspect\Occasion;
 use Core\Machine\Verdict;
+use Core\Procedure\Caution;
 use Core\Procedure\Step;
 use Illuminate\Validation\Rule;
 
@@ -61,6 +62,8 @@ final readonly class StepAsked
             'words' => ['sometimes', 'nullable', 'string', 'max:200'],
             'values' => ['sometimes', 'array', 'max:20'],
             'rule' => ['sometimes', 'nullable', 'integer'],
+            'cautions' => ['sometimes', 'array', 'list', 'max:20'],
+            'cautions.*' => ['distinct', Rule::enum(Caution::class)],
         ];
     }
 

@@ -102,12 +102,23 @@ final readonly class LevelTable
                 $over > 0 => 'Over full. If it was just poured, wait and read again first; else '
                     .($overMl === null ? 'draw some off.' : "draw off {$this->words($overMl)}."),
                 $missing === 0 => 'Right.',
-                $missingMl === null => "{$missing}/".self::PARTS.' of the band are missing. Pour a little, write down how much, read again: then this stick is known.',
+                $missingMl === null => ucfirst(self::partOfBand($missing)).' of the band is missing. Pour a little, write down how much, read again: then this stick is known.',
                 default => "Pour {$this->words($missingMl)}, then read again.",
             },
             'missing_ml' => $missing === 0 ? 0 : $missingMl,
             'over_ml' => $over === 0 ? 0 : $overMl,
         ];
+    }
+
+    private static function partOfBand(int $parts): string
+    {
+        return match ($parts) {
+            self::PARTS / 4 => 'a quarter',
+            self::PARTS / 2 => 'half',
+            3 * self::PARTS / 4 => 'three quarters',
+            self::PARTS => 'all',
+            default => "{$parts}/".self::PARTS,
+        };
     }
 
     private function share(int $parts): ?int

@@ -1,0 +1,164 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../api/client';
+import { machineQuery } from '../api/queries';
+import { useNote } from '../kept/useNote';
+import { quietLink } from '../kit/Button';
+import { Amount, Field } from '../kit/Field';
+import { deviceDay, longDay, metered } from '../kit/format';
+import { HandsHead, HandsPage, MainPress, Presses, Question } from '../kit/Hands';
+import { ReadingInHands } from '../kit/Reading';
+import { Refusal } from '../kit/Refusal';
+import { Caution, Soft } from '../kit/Sheet';
+import { shownMl } from './amounts';
+import { isSettled, type Told } from './progress';
+import { useJob } from './useJob';
+
+const Label = styled.div`
+  border: 2px solid var(--ink); background: var(--sheet); padding: 10px 16px; font: 600 18px/1.4 var(--slab);
+`;
+const List = styled.ul`li { padding: 4px 0; border-bottom: 1px solid var(--rule); font-size: 16px; }`;
+const Back = styled(Link)`${quietLink}`;
+
+/** What the meter shows, and the job stands in the book; what to write on the filter, and when it comes again. */
+export default function SignOffPage() {
+  const id = useParams().job ?? '';
+  const { asked, job, told, progress } = useJob(id);
+  const machine = useQuery({ ...machineQuery(job?.machine_id ?? 0), enabled: job !== undefined });
+  if (!job || !progress) return <ReadingInHands error={asked.error} />;
+  const left = job.steps.find(({ key }) => !isSettled(progress.states.get(key)));
+  return (
+    <HandsPage>
+      <title>{`${job.machine}: signing off`}</title>
+      <HandsHead>
+        <h1>{job.machine}</h1>
+        <span>{job.name}</span>
+      </HandsHead>
+      {left ? (
+        <Question>
+          <h2>Not yet</h2>
+          <p>First: {left.title}.</p>
+          <Back to={`/bench/${id}/step`}>Go on with it</Back>
+        </Question>
+      ) : (
+        <SigningOff job={job} told={told} machine={machine.data} />
+      )}
+    </HandsPage>
+  );
+}
+
+type Props = { job: Schemas['Job']; told: Told[]; machine?: Schemas['MachinePage'] };
+
+function SigningOff({ job, told, machine }: Props) {
+  const queries = useQueryClient();
+  const [values, setValues] = useState<Record<string, string>>({});
+  const [note, setNote] = useState('');
+  const [off, setOff] = useState(false);
+  const { tell, busy, refused, fields } = useNote(
+    () => `${job.machine}: signed off.`,
+    async () => {
+      setOff(true);
+      await queries.invalidateQueries({ queryKey: ['jobs'] });
+      await queries.invalidateQueries({ queryKey: ['machine', job.machine_id] });
+    },
+  );
+  if (off || job.signed_off) return <SignedOff job={job} machine={machine} hours={values.hours} />;
+  const meters = machine?.meters ?? [];
+  return (
+    <>
+      <Question>
+        <h2>Sign it off</h2>
+        <p>What does it show now? Each reading is counted from here on.</p>
+        {meters.map((meter) => {
+          const name = meter.unit === 'h' ? 'hours' : 'distance';
+          return (
+            <Amount
+              key={meter.id}
+              label={meter.unit === 'h' ? 'Hour meter' : 'Odometer'}
+              unit={meter.unit}
+              step={meter.unit === 'h' ? '0.1' : '1'}
+              from={meter.value}
+              value={values[name] ?? ''}
+              onChange={(value) => setValues({ ...values, [name]: value })}
+              error={fields[name]}
+            />
+          );
+        })}
+        <Summary told={told} job={job} />
+        <Field label="Anything to remember (if any)" value={note} onChange={setNote} lines />
+        <Refusal refused={refused} besides={['hours', 'distance']} />
+      </Question>
+      <Presses>
+        <MainPress
+          isDisabled={busy}
+          onPress={() =>
+            tell(
+              { kind: 'sign_off', machine_id: job.machine_id, job: job.id, ...values, note: note.trim() || null },
+              `${job.machine}: ${job.name} signed off`,
+            )
+          }
+        >
+          Sign it off
+        </MainPress>
+      </Presses>
+    </>
+  );
+}
+
+/** What will stand in the book. */
+function Summary({ told, job }: { told: Told[]; job: Schemas['Job'] }) {
+  const poured = told.filter(({ did }) => did === 'poured').reduce((sum, { said }) => sum + Number(said.ml ?? 0), 0);
+  const failed = told.filter(
+    ({ did, step }) => did === 'cannot' && told.findLast((one) => one.step === step)?.did === 'cannot',
+  );
+  const title = (key: string) => job.steps.find((step) => step.key === key)?.title ?? key;
+  return (
+    <List aria-label="What will stand in the book">
+      {job.tasks.map(({ name, rule_id: rule, finding }) => (
+        <li key={`${rule} ${finding}`}>{name}</li>
+      ))}
+      {poured > 0 && <li>{shownMl(poured)} went in</li>}
+      {failed.map(({ id, step, said }) => (
+        <li key={id}>
+          Could not: {title(step)}. {String(said.because ?? '')}
+        </li>
+      ))}
+    </List>
+  );
+}
+
+/** After it: what to write on the filter, when each comes again and why, and the machine's own reminder. */
+function SignedOff({ job, machine, hours }: { job: Schemas['Job']; machine?: Schemas['MachinePage']; hours?: string }) {
+  const filters = job.steps.find(({ key }) => key === 'label')?.names ?? [];
+  const rules = machine?.rules.filter(({ id }) => job.tasks.some(({ rule_id: rule }) => rule === id)) ?? [];
+  const meter = machine?.meters[0];
+  const shown = hours ?? meter?.value;
+  return (
+    <Question>
+      <h2>Signed off</h2>
+      {filters.length > 0 && (
+        <>
+          <p>Write on {filters.join(' and ')}:</p>
+          <Label>
+            {job.machine} · {longDay(deviceDay())}
+            {shown && meter && ` · ${metered(shown, meter.unit)}`}
+          </Label>
+        </>
+      )}
+      <List aria-label="When it comes again">
+        {rules.map(({ id, task, standing }) => (
+          <li key={id}>
+            <strong>{task}</strong> <Soft>{standing.why}</Soft>
+          </li>
+        ))}
+      </List>
+      {machine?.reminder && (
+        <Caution>{machine.reset_note ?? 'Set its own reminder now: rounded down to what its display takes.'}</Caution>
+      )}
+      <Back to={`/machines/${job.machine_id}`}>To {job.machine}</Back>
+      <Back to="/bench">Bench</Back>
+    </Question>
+  );
+}

@@ -1,0 +1,141 @@
+import { useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { QuietButton, quietLink } from '../kit/Button';
+import { within } from '../kit/format';
+import { HandsHead, HandsPage, Presses, PressRow, Question } from '../kit/Hands';
+import { ReadingInHands } from '../kit/Reading';
+import { CannotStep } from './CannotStep';
+import { useChime } from './chime';
+import { JobMarks } from './JobMarks';
+import { endOf, firstBefore, isSettled, type Progress, type Step, type Told } from './progress';
+import { StepInHand } from './StepInHand';
+import { Timers } from './Timers';
+import { useAwake } from './useAwake';
+import { type Said, useJob } from './useJob';
+
+const Back = styled(Link)`${quietLink}`;
+const Foot = styled.div`display: flex; flex-wrap: wrap; gap: 4px 22px; align-items: baseline;`;
+const Quiet = styled(QuietButton)`min-height: 48px;`;
+const CameBack = styled.p`border-left: 5px solid var(--clay); padding: 6px 12px; margin-top: 12px; font-size: 16px;`;
+
+/** One step of a job fills the screen; what goes on by itself stands above it. */
+export default function StepPage() {
+  const id = useParams().job ?? '';
+  const { asked, job, told, at, tell, progress, refused } = useJob(id);
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const [stuckAt, setStuckAt] = useState('');
+  useAwake();
+  const running = job && progress ? runningOf(job.steps, progress) : [];
+  const chime = useChime(
+    running.filter((step) => (endOf(step, progress as Progress) ?? at) <= at).map(({ key }) => key),
+  );
+  const wanted = search.get('at');
+  const chosen = job?.steps.find(({ key }) => key === wanted);
+  const step = job && progress ? (chosen ?? nextOf(job.steps, progress, at)) : undefined;
+  if (!job || !progress) return <ReadingInHands error={asked.error} />;
+  const settled = job.steps.filter(({ key }) => isSettled(progress.states.get(key))).length;
+  const last = job.steps.find(({ key }) => key === lastTold(told));
+  const onward = () => navigate(`/bench/${id}/step`, { replace: true });
+  const done = async (said: Said = {}) => {
+    if (!step) return;
+    await tell(step, 'done', said);
+    onward();
+  };
+  return (
+    <HandsPage>
+      <title>{step ? `${job.machine}: ${step.title}` : job.machine}</title>
+      <HandsHead>
+        <h1>{job.machine}</h1>
+        <span>
+          {settled} of {job.steps.length} done
+        </span>
+      </HandsHead>
+      <JobMarks steps={job.steps} progress={progress} here={step?.key} />
+      <Timers running={running.filter((one) => one !== step)} progress={progress} at={at} />
+      {refused.map(({ note, refused: problem }) => (
+        <CameBack key={note.id} role="alert">
+          {problem?.detail} <Back to="/walkaround/waiting">What came back</Back>
+        </CameBack>
+      ))}
+      {!step && <AllTold id={id} />}
+      {step && stuckAt === step.key && (
+        <CannotStep
+          step={step}
+          job={job}
+          told={told}
+          at={at}
+          onTell={async (because) => {
+            await tell(step, 'cannot', { because });
+            onward();
+          }}
+          onBack={() => setStuckAt('')}
+        />
+      )}
+      {step && stuckAt !== step.key && (
+        <StepInHand
+          key={step.key}
+          step={step}
+          job={job}
+          told={told}
+          at={at}
+          progress={progress}
+          waitsFor={firstBefore(step.key, job.steps, progress)}
+          onStart={() => tell(step, 'started')}
+          onPoured={(said) => tell(step, 'poured', said)}
+          onDone={done}
+          onCannot={() => setStuckAt(step.key)}
+          onTakeBack={() => tell(step, 'taken_back')}
+        />
+      )}
+      <Foot>
+        {last && last.key !== step?.key && (
+          <Quiet onPress={() => tell(last, 'taken_back')}>Take back: {within(last.title)}</Quiet>
+        )}
+        <Back to={`/bench/${id}`}>All steps</Back>
+        <Quiet aria-pressed={chime.heard} onPress={() => chime.hear(!chime.heard)}>
+          {chime.heard ? 'Timers are heard' : 'Hear the timers'}
+        </Quiet>
+      </Foot>
+    </HandsPage>
+  );
+}
+
+/** What goes on by itself, or was started and is not told over. */
+const runningOf = (steps: Step[], progress: Progress): Step[] =>
+  steps.filter(({ key }) => progress.states.get(key) === 'ready' && progress.began.has(key));
+
+/** The step that was told last, where nothing has taken that back. */
+function lastTold(told: Told[]): string | undefined {
+  const last = told.findLast(({ did }) => did === 'done' || did === 'cannot' || did === 'taken_back');
+  return last?.did === 'taken_back' ? undefined : last?.step;
+}
+
+/** What was started and is over; else the first that hands can do now; else what goes on by itself. */
+export function nextOf(steps: Step[], progress: Progress, at: number): Step | undefined {
+  const ready = steps.filter(({ key }) => progress.states.get(key) === 'ready');
+  const over = ready.find((step) => progress.began.has(step.key) && (endOf(step, progress) ?? at) <= at);
+  return over ?? ready.find(({ key }) => !progress.began.has(key)) ?? ready[0];
+}
+
+function AllTold({ id }: { id: string }) {
+  return (
+    <>
+      <Question>
+        <h2>All steps are told</h2>
+        <p>Read what the meter shows, and sign it off: then it stands in the book.</p>
+      </Question>
+      <Presses>
+        <PressRow>
+          <Onward to={`/bench/${id}/off`}>Sign it off</Onward>
+        </PressRow>
+      </Presses>
+    </>
+  );
+}
+
+const Onward = styled(Link)`
+  display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge);
+  color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;
+`;

@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import { Choice } from '../../kit/Choice';
+import { Soft } from '../../kit/Sheet';
+import { shownMl } from '../amounts';
+import type { Step, Told } from '../progress';
+
+type Container = NonNullable<NonNullable<Step['asks']>['containers']>[number];
+const NONE = '';
+
+/** The container that is poured out of: the one used last, else the only one that is open. */
+export function useContainer(containers: Container[], told: Told[]) {
+  const last = told.findLast(({ did, said }) => did === 'poured' && said.container !== undefined)?.said.container;
+  const usual = containers.some(({ id }) => id === last)
+    ? Number(last)
+    : containers.length === 1
+      ? containers[0]?.id
+      : undefined;
+  const [chosen, choose] = useState<number | null | undefined>(undefined);
+  return { chosen: chosen === undefined ? (usual ?? null) : chosen, choose };
+}
+
+type Props = {
+  of: NonNullable<Step['asks']>;
+  container: ReturnType<typeof useContainer>;
+  /** Millilitres that are to come out of it. */
+  pour: number;
+};
+
+/** Out of which container. */
+export function ContainerChoice({ of, container, pour }: Props) {
+  const containers = of.containers ?? [];
+  if (containers.length === 0)
+    return <Soft>{of.takes ? `It takes ${of.takes}. ` : ''}No open container on the shelf will do by the book.</Soft>;
+  const chosen = containers.find(({ id }) => id === container.chosen);
+  return (
+    <div>
+      <Choice
+        label="Out of"
+        value={container.chosen === null ? NONE : `${container.chosen}`}
+        onChange={(id) => container.choose(id === NONE ? null : Number(id))}
+        options={[
+          ...containers.map(({ id, name, size, left_ml: left, place }) => ({
+            value: `${id}`,
+            label: [`${name}, the open ${size}`, `${shownMl(left)} left`, place].filter(Boolean).join(', '),
+          })),
+          { value: NONE, label: 'another, not on the shelf' },
+        ]}
+      />
+      {chosen && pour > chosen.left_ml && (
+        <Soft>There is less in it by the book: {shownMl(chosen.left_ml)}. Have the next at hand.</Soft>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import { useState } from 'react';
+import { Field } from '../../kit/Field';
+import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
+import type { Asking } from '../StepInHand';
+import { useSpace } from '../useSpace';
+
+/** Something is fitted or closed: with its new seal, or the old one used again; what was named, or another. */
+export function FittedStep({ step, ready, onDone, onCannot }: Asking) {
+  const [number, setNumber] = useState<string | null>(null);
+  const isPart = step.act === 'fit' && step.part !== null;
+  const done = (reused: boolean) =>
+    onDone({ ...(reused ? { reused } : {}), ...(number?.trim() ? { number: number.trim() } : {}) });
+  useSpace(ready && number === null ? () => done(false) : undefined);
+  return (
+    <>
+      {number !== null && (
+        <Question style={{ paddingTop: 0 }}>
+          <Field label="The number on it" value={number} onChange={setNumber} />
+        </Question>
+      )}
+      <Presses>
+        <MainPress isDisabled={!ready} onPress={() => done(false)}>
+          {!ready ? 'Count and read first' : step.seal ? `Done, new ${step.seal.number}` : 'Done'}
+        </MainPress>
+        <PressRow>
+          {step.seal && (
+            <Press isDisabled={!ready} onPress={() => done(true)}>
+              Old seal again
+            </Press>
+          )}
+          {isPart && number === null && <Press onPress={() => setNumber('')}>Another number</Press>}
+          <Press onPress={onCannot}>Cannot do this</Press>
+        </PressRow>
+      </Presses>
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+import { useState } from 'react';
+import { Field } from '../../kit/Field';
+import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
+import { Caution } from '../../kit/Sheet';
+import { VerdictStamp } from '../../kit/Stamp';
+import { pouredAt, readMl, shownMl } from '../amounts';
+import type { Asking } from '../StepInHand';
+import { useSpace } from '../useSpace';
+import { ContainerChoice, useContainer } from './ContainerChoice';
+import { rowAt } from './LevelStep';
+import { StickPicker } from './StickPicker';
+
+/** The level is brought right: what the band takes goes in, and it is read again until it is right. */
+export function TopUpStep({ step, asks, told, job, ready, onPoured, onDone, onCannot }: Asking) {
+  const reading = job.steps.find(({ act, at }) => act === 'read' && at === step.at);
+  const table = reading?.asks ?? null;
+  const read = told.findLast((one) => one.step === reading?.key && one.did === 'done')?.said.level;
+  const poured = pouredAt(told, step.key);
+  const [level, setLevel] = useState<number | null>(null);
+  const [typed, setTyped] = useState<string | null>(null);
+  const container = useContainer(asks.containers ?? [], told);
+  const now = level ?? (poured === 0 && typeof read === 'number' ? read : null);
+  const row = table ? rowAt(table, now) : undefined;
+  const isRight = row !== undefined && row.verdict === 'fit' && (row.missing_ml === 0 || poured > 0);
+  const isOver = row !== undefined && (row.over_ml !== 0 || row.verdict === 'act') && row.missing_ml === 0;
+  const proposed = row?.missing_ml ? row.missing_ml : null;
+  const amount = typed === null ? proposed : readMl(typed);
+  const pour = async () => {
+    if (amount === null || amount <= 0) return;
+    await onPoured({ ml: amount, ...(container.chosen === null ? {} : { container: container.chosen }) });
+    setTyped(null);
+    setLevel(null);
+  };
+  const right = () => onDone(now === null ? {} : { level: now });
+  const asksPour = row !== undefined && !isRight && !isOver;
+  useSpace(ready && isRight ? right : undefined);
+  return (
+    <>
+      <Question style={{ flex: 1, paddingTop: 0 }}>
+        {poured > 0 && <p>{shownMl(poured)} went in since it was read. Wait a moment, and read again.</p>}
+        {table && <StickPicker asks={table} level={now} onPick={setLevel} />}
+        <div aria-live="polite">
+          {row && (
+            <div style={{ display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', gap: 14 }}>
+              <VerdictStamp verdict={row.verdict} />
+              <p>{row.says}</p>
+            </div>
+          )}
+        </div>
+        {isOver && <Caution>Do not run it far over full. What is drawn off goes to the collection point.</Caution>}
+        {(asksPour || typed !== null) && (
+          <>
+            <ContainerChoice of={asks} container={container} pour={amount ?? 0} />
+            {(proposed === null || typed !== null) && (
+              <Field
+                label="Goes in, in mL or L"
+                value={typed ?? ''}
+                onChange={setTyped}
+                inputMode="decimal"
+                error={typed && amount === null ? 'Write it like 250 or 1.2 L.' : undefined}
+              />
+            )}
+          </>
+        )}
+      </Question>
+      <Presses>
+        {isRight && typed === null ? (
+          <MainPress isDisabled={!ready} onPress={right}>
+            It is right, and shut
+          </MainPress>
+        ) : (
+          <MainPress isDisabled={!ready || amount === null || amount <= 0} onPress={pour}>
+            {amount !== null && amount > 0 ? `Poured ${shownMl(amount)}` : row ? 'Say how much' : 'Say where it stands'}
+          </MainPress>
+        )}
+        <PressRow>
+          {typed === null ? (
+            <Press onPress={() => setTyped('')}>Another amount</Press>
+          ) : (
+            <Press onPress={() => setTyped(null)}>As proposed</Press>
+          )}
+          {!isRight && row && <Press onPress={right}>Leave it so</Press>}
+          <Press onPress={onCannot}>Cannot do this</Press>
+        </PressRow>
+      </Presses>
+    </>
+  );
+}

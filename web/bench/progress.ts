@@ -1,0 +1,118 @@
+import type { Schemas } from '../api/client';
+
+export type Step = Schemas['JobStep'];
+export type Told = Schemas['StepTold'];
+
+export type State = 'done' | 'failed' | 'barred' | 'spared' | 'ready' | 'waiting';
+
+export type Progress = {
+  states: Map<string, State>;
+  /** By step that waits, those that it waits for. */
+  waitsFor: Map<string, string[]>;
+  /** By step that takes its time and has begun, when, in milliseconds. */
+  began: Map<string, number>;
+};
+
+const SETTLED: readonly State[] = ['done', 'failed', 'barred', 'spared'];
+const NEVER: readonly State[] = ['failed', 'barred', 'spared'];
+const MINUTE = 60_000;
+
+export const isSettled = (state: State | undefined): boolean => state !== undefined && SETTLED.includes(state);
+
+/** When a step that takes its time is over; null where it has not begun. */
+export const endOf = (step: Step, progress: Progress): number | null => {
+  const began = progress.began.get(step.key);
+  return began === undefined ? null : began + step.minutes * MINUTE;
+};
+
+/** How far a job has come: the graph of its steps is walked, with what was told of them and the time that has passed. */
+export function progressOf(steps: readonly Step[], told: readonly Told[], now: number): Progress {
+  const { settled, started } = taken(told);
+  const done = new Set([...settled].filter(([, one]) => one.did === 'done').map(([key]) => key));
+  const failed = new Set([...settled].filter(([, one]) => one.did === 'cannot').map(([key]) => key));
+  const began = new Map<string, number>();
+  for (;;) {
+    const { states, waitsFor } = walked(steps, done, failed);
+    const ended = new Map<string, number>();
+    let ripe = false;
+    for (const step of steps) {
+      const state = states.get(step.key);
+      const before = Math.max(0, ...step.after.map((key) => ended.get(key) ?? 0));
+      const own = settled.get(step.key);
+      const start = began.get(step.key);
+      if (own) ended.set(step.key, Date.parse(own.at));
+      else if (start !== undefined && state === 'done') ended.set(step.key, start + step.minutes * MINUTE);
+      else if (isSettled(state)) ended.set(step.key, before);
+      if (state !== 'ready') continue;
+      const pressed = started.get(step.key);
+      // A clock that was set back does not make a timer longer than its minutes.
+      if (step.takes_its_time && before > 0) began.set(step.key, Math.min(pressed ?? before, now));
+      else if (pressed !== undefined) began.set(step.key, Math.min(pressed, now));
+      const end = endOf(step, { states, waitsFor, began });
+      if (step.takes_its_time && end !== null && end <= now) {
+        done.add(step.key);
+        ripe = true;
+      }
+    }
+    if (!ripe) return { states, waitsFor, began };
+  }
+}
+
+/** What was told last of each step. */
+function taken(told: readonly Told[]): { settled: Map<string, Told>; started: Map<string, number> } {
+  const settled = new Map<string, Told>();
+  const started = new Map<string, number>();
+  for (const one of told) {
+    if (one.did === 'done') {
+      if (settled.get(one.step)?.did !== 'done') settled.set(one.step, one);
+    } else if (one.did === 'cannot') settled.set(one.step, one);
+    else if (one.did === 'started') started.set(one.step, Date.parse(one.at));
+    else if (one.did === 'taken_back') {
+      settled.delete(one.step);
+      started.delete(one.step);
+    }
+  }
+  return { settled, started };
+}
+
+function walked(steps: readonly Step[], done: Set<string>, failed: Set<string>): Pick<Progress, 'states' | 'waitsFor'> {
+  const states = new Map<string, State>();
+  const waitsFor = new Map<string, string[]>();
+  const passed = new Map<string, boolean>();
+  // The plan's order is that of the clock; here each step comes after those it waits for all the same.
+  for (const step of steps) {
+    const state = done.has(step.key) ? 'done' : failed.has(step.key) ? 'failed' : never(step, states);
+    const open = step.after.filter((key) => passed.get(key) !== true);
+    states.set(step.key, state ?? (open.length === 0 ? 'ready' : 'waiting'));
+    waitsFor.set(step.key, open);
+    passed.set(step.key, state === 'done' || state === 'failed' || (state !== null && open.length === 0));
+  }
+  return { states, waitsFor };
+}
+
+/** What will never be done, whatever is still to come. */
+function never(step: Step, states: Map<string, State>): State | null {
+  const isNever = (key: string) => NEVER.includes(states.get(key) ?? 'waiting');
+  if (step.only_if.length > 0 && step.only_if.every(isNever)) return 'spared';
+  if (step.needs.some(isNever)) return 'barred';
+  return step.shut.some((key) => ['failed', 'barred'].includes(states.get(key) ?? '')) ? 'barred' : null;
+}
+
+/** The step that one waits for first. */
+export function firstBefore(key: string, steps: readonly Step[], progress: Progress): Step | undefined {
+  const [before] = progress.waitsFor.get(key) ?? [];
+  if (before === undefined) return undefined;
+  return progress.states.get(before) === 'waiting'
+    ? firstBefore(before, steps, progress)
+    : steps.find((step) => step.key === before);
+}
+
+/** What could no longer be done if a step could not be. */
+export function barredBy(step: Step, steps: readonly Step[], told: readonly Told[], now: number): Step[] {
+  const failing: Told = { id: '', step: step.key, did: 'cannot', said: {}, at: new Date(now).toISOString(), by: null };
+  const before = progressOf(steps, told, now);
+  const after = progressOf(steps, [...told, failing], now);
+  return steps.filter(
+    ({ key }) => key !== step.key && after.states.get(key) === 'barred' && before.states.get(key) !== 'barred',
+  );
+}
