@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Logbook\Readings\Reading;
+use App\Machines\Meter;
 use Core\Procedure\Step;
 
 /** A job as the contract's `Job`: its plan, what was told of its steps, and what of it the shelf now lacks. */
@@ -28,6 +30,10 @@ final readonly class JobShape
             'told' => $job->told->map(fn (StepTold $told): array => $told->toRecord())->all(),
             'lacking' => $this->lacking->of($job),
             'reset_note' => $job->machine->reset_note,
+            'meters' => array_map(fn (Meter $meter): array => [
+                'unit' => $meter->unit->value,
+                'value' => (string) Reading::lastShown($meter),
+            ], $job->machine->currentMeters()),
             'version' => $job->version,
         ];
     }

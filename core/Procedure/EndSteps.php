@@ -8,7 +8,7 @@ namespace Core\Procedure;
 final readonly class EndSteps
 {
     /** Acts after which a machine is tried out and looked at for leaks. */
-    private const CHANGES = [StepAct::Open, StepAct::Remove, StepAct::Adjust, StepAct::Loosen];
+    private const CHANGES = [StepAct::Open, StepAct::Remove, StepAct::Adjust];
 
     public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope)
     {
@@ -17,10 +17,11 @@ final readonly class EndSteps
     public function add(): void
     {
         $wet = array_column([...$this->scope->changed, ...$this->scope->openedOnly()], 'key');
+        $changes = $this->changes();
         if ($wet !== []) {
             $this->step(Phase::Leaks, 'leaks', StepAct::CheckLeaks, $wet[0], 'Engine off: look along every joint that was open, dry it, and look again.', $wet);
+            $this->draft->onlyIf('leaks', $changes);
         }
-        $changes = $this->draft->those(fn (Step $step): bool => in_array($step->act, self::CHANGES, true));
         if ($changes !== []) {
             $this->step(
                 Phase::Try,
@@ -31,9 +32,11 @@ final readonly class EndSteps
                     ? 'Try it out: drive it, listen for noises, try its brakes.'
                     : 'Try it out: temperature, oil pressure at idle where there is a gauge, noises, brakes.',
             );
+            $this->draft->onlyIf('try', $changes);
         }
         if ($wet !== [] && $changes !== []) {
             $this->step(Phase::End, 'leaks_again', StepAct::CheckLeaks, $wet[0], 'Engine off: look for leaks once more.', $wet);
+            $this->draft->onlyIf('leaks_again', $changes);
         }
         $filters = array_column(array_filter($this->scope->parts, fn (Part $part): bool => $part->isFilter()), 'key');
         $fits = array_values(array_filter(
@@ -45,6 +48,16 @@ final readonly class EndSteps
             $this->draft->onlyIf('label', $fits);
         }
         $this->step(Phase::End, 'reset', StepAct::Reset, ServicedMachine::KEY, 'Set the machine\'s own reminder, last of all: rounded down to what its display takes.');
+    }
+
+    /** @return list<string> the steps in which something is opened, taken off or adjusted */
+    private function changes(): array
+    {
+        $reach = array_flip($this->draft->in(Phase::Reach));
+
+        return $this->draft->those(fn (Step $step): bool => isset($reach[$step->key])
+            && in_array($step->act, self::CHANGES, true)
+            && ! str_starts_with($step->key, 'turn_on:'));
     }
 
     /** @param  list<string>  $covers */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Bench\Job;
 use App\Logbook\Stock\Supply;
 use App\Machines\Spot;
 use App\Notes\NoteKinds;
@@ -102,6 +103,12 @@ final class DoorsTest extends TestCase
         'GET /counter/{token}' => self::STRANGER,
         'GET /machines/{machine}/findings/{check}' => self::ALL,
         'GET /machines/{machine}/trends' => self::ALL,
+        'GET /jobs' => self::ALL,
+        'GET /jobs/{job}' => self::ALL,
+        'PATCH /jobs/{job}' => self::SERVICE,
+        'DELETE /jobs/{job}' => self::SERVICE,
+        'GET /machines/{machine}/job-choices' => self::ALL,
+        'POST /machines/{machine}/jobs' => self::SERVICE,
         'GET /machines/{machine}/grease' => self::ALL,
         'GET /photos/{photo}' => self::ALL,
         'POST /machines/{machine}/photos' => self::WRITE,
@@ -138,35 +145,44 @@ final class DoorsTest extends TestCase
         $rule = $this->ruleId($machine);
         foreach (self::WHO as $operation => $allowed) {
             [$method, $path] = explode(' ', $operation);
-            $address = '/api'.strtr(
-                $path,
-                [
-                    '{machine}' => $machine,
-                    '{rule}' => $rule,
-                    '{person}' => $this->person(Role::Keeper)->id,
-                    '{token}' => 1,
-                    '{name}' => 'convert',
-                    '{feed}' => 1,
-                    '{check}' => 'leaks',
-                    '{supply}' => Supply::query()->firstOrCreate(
-                        ['name' => 'Oil'],
-                        ['label' => ['kind' => 'engine_oil']],
-                    )->id,
-                    '{list}' => GatheringList::query()->firstOrCreate(['name' => 'Thursday'], [
-                        'preference' => 'makers',
-                        'works' => ['rules' => [], 'spots' => []],
-                        'person_id' => $this->person(Role::Keeper)->id,
-                        'made_at' => now(),
-                    ])->id,
-                    '{thing}' => 1,
-                    '{link}' => 1,
-                    '{spot}' => str_starts_with($path, '/machines')
-                        ? 'engine_oil'
-                        : Spot::query()->where('machine_id', $machine)->value('id'),
-                    '{photo}' => '00000000-0000-4000-8000-000000000000',
-                ],
-            );
             foreach (self::STRANGER as $who) {
+                // What one has taken away is there again for the next.
+                $address = '/api'.strtr(
+                    $path,
+                    [
+                        '{machine}' => $machine,
+                        '{rule}' => $rule,
+                        '{person}' => $this->person(Role::Keeper)->id,
+                        '{token}' => 1,
+                        '{name}' => 'convert',
+                        '{feed}' => 1,
+                        '{check}' => 'leaks',
+                        '{supply}' => Supply::query()->firstOrCreate(
+                            ['name' => 'Oil'],
+                            ['label' => ['kind' => 'engine_oil']],
+                        )->id,
+                        '{list}' => GatheringList::query()->firstOrCreate(['name' => 'Thursday'], [
+                            'preference' => 'makers',
+                            'works' => ['rules' => [], 'spots' => []],
+                            'person_id' => $this->person(Role::Keeper)->id,
+                            'made_at' => now(),
+                        ])->id,
+                        '{job}' => Job::query()->firstOrCreate(['machine_id' => $machine], [
+                            'id' => '00000000-0000-4000-8000-000000000000',
+                            'name' => 'Oil',
+                            'wanted' => ['rules' => [], 'findings' => [], 'spots' => []],
+                            'raised' => false,
+                            'plan' => ['tasks' => [], 'minutes' => 0, 'steps' => []],
+                            'made_at' => now(),
+                        ])->id,
+                        '{thing}' => 1,
+                        '{link}' => 1,
+                        '{spot}' => str_starts_with($path, '/machines')
+                            ? 'engine_oil'
+                            : Spot::query()->where('machine_id', $machine)->value('id'),
+                        '{photo}' => '00000000-0000-4000-8000-000000000000',
+                    ],
+                );
                 $this->app['auth']->forgetGuards();
                 $this->flushSession();
                 if ($who !== 'stranger') {
@@ -210,6 +226,8 @@ final class DoorsTest extends TestCase
         'counted' => self::SERVICE,
         'collected' => self::SERVICE,
         'gather' => self::SERVICE,
+        'step' => self::SERVICE,
+        'sign_off' => self::SERVICE,
     ];
 
     public function test_a_lesser_role_is_turned_away_with_every_kind_of_note_that_is_not_his_to_tell(): void

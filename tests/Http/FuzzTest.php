@@ -49,6 +49,7 @@ final class FuzzTest extends TestCase
                 'person_id' => $this->person(Role::Keeper)->id,
                 'made_at' => now(),
             ])->id,
+            'job' => (string) $this->postJson("/api/machines/{$machine}/jobs", ['rules' => [$this->ruleId($machine)]])->json('id'),
             'thing' => '1',
             'link' => '1',
             'supply' => (string) Supply::query()->create(['name' => 'Oil', 'label' => ['kind' => 'engine_oil']])->id,

@@ -398,6 +398,22 @@ final class OneFactTest extends WalkTestCase
         self::assertSame($acts($straight), $acts($shuffled), 'each stands where its machine then stood');
     }
 
+    /** A job of which nothing is told yet, or that can be signed off. */
+    private function jobToldTo(int $machine, bool $isOver): string
+    {
+        $job = $this->postJson("/api/machines/{$machine}/jobs", ['rules' => [$this->ruleId($machine)]])->assertCreated()->json();
+        foreach ($isOver ? $job['steps'] : [] as $step) {
+            $this->tell($machine, 'step', [
+                'job' => $job['id'],
+                'step' => $step['key'],
+                'did' => 'cannot',
+                'because' => 'No time today',
+            ]);
+        }
+
+        return $job['id'];
+    }
+
     /** @param  array<string, mixed>  $given */
     #[DataProvider('everyKind')]
     public function test_a_note_of_every_kind_sent_again_doubled_or_in_another_order_is_written_once(string $kind, array $given): void
@@ -421,6 +437,7 @@ final class OneFactTest extends WalkTestCase
             '{task}' => $this->taskId($machine),
             '{supply}' => $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Ring', 'number' => 'WD 38'])->json('id'),
             '{list}' => $this->postJson('/api/lists', ['name' => 'Thursday', 'rules' => [$this->ruleId($machine)]])->json('id'),
+            '{job}' => '"'.$this->jobToldTo($machine, isOver: $kind === 'sign_off').'"',
         ];
         $given = json_decode(
             strtr(
@@ -477,6 +494,8 @@ final class OneFactTest extends WalkTestCase
         yield 'counted' => ['counted', ['supply' => '{supply}', 'pieces' => 2, 'because' => 'One fell down']];
         yield 'collected' => ['collected', ['waste' => 'oil']];
         yield 'gather' => ['gather', ['list' => '{list}', 'item' => 'tool 19 mm socket', 'got' => true]];
+        yield 'step' => ['step', ['job' => '{job}', 'step' => 'secure', 'did' => 'done']];
+        yield 'sign_off' => ['sign_off', ['job' => '{job}', 'hours' => '9']];
         yield 'accept' => ['accept', ['check' => 'leaks', 'note' => 'Known for years', 'loses' => '0.5 qt']];
         yield 'mended' => ['mended', ['check' => 'leaks', 'note' => 'New seal']];
         yield 'grease' => ['grease', ['spot' => 'prop_shaft_joints', 'strokes' => 2]];

@@ -65,17 +65,16 @@ function SigningOff({ job, told, machine }: Props) {
     },
   );
   if (off || job.signed_off) return <SignedOff job={job} machine={machine} hours={values.hours} />;
-  const meters = machine?.meters ?? [];
   return (
     <>
       <Question>
         <h2>Sign it off</h2>
         <p>What does it show now? Each reading is counted from here on.</p>
-        {meters.map((meter) => {
+        {job.meters.map((meter) => {
           const name = meter.unit === 'h' ? 'hours' : 'distance';
           return (
             <Amount
-              key={meter.id}
+              key={name}
               label={meter.unit === 'h' ? 'Hour meter' : 'Odometer'}
               unit={meter.unit}
               step={meter.unit === 'h' ? '0.1' : '1'}
@@ -133,7 +132,7 @@ function Summary({ told, job }: { told: Told[]; job: Schemas['Job'] }) {
 function SignedOff({ job, machine, hours }: { job: Schemas['Job']; machine?: Schemas['MachinePage']; hours?: string }) {
   const filters = job.steps.find(({ key }) => key === 'label')?.names ?? [];
   const rules = machine?.rules.filter(({ id }) => job.tasks.some(({ rule_id: rule }) => rule === id)) ?? [];
-  const meter = machine?.meters[0];
+  const [meter] = job.meters;
   const shown = hours ?? meter?.value;
   return (
     <Question>

@@ -47,7 +47,7 @@ export type Asking = {
 type Props = Omit<Asking, 'asks' | 'ready'> & {
   progress: Progress;
   waitsFor?: Step;
-  onStart: () => void;
+  onStart: (said: Said) => void;
   onTakeBack: () => void;
 };
 
@@ -62,11 +62,16 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
   }, []);
   const [read, setRead] = useState<string[]>([]);
   const [counted, setCounted] = useState<string[]>([]);
-  const known = new Set(told.flatMap(({ did, said }) => (did === 'done' ? ((said.cautions as string[]) ?? []) : [])));
-  const cautions = step.cautions.map((one) => ({ ...one, fresh: one.every_time || !known.has(one.id) }));
+  // Once a job; what can hurt most each time, but not twice at one step.
+  const isKnown = (id: string, everyTime: boolean) =>
+    told.some(
+      ({ said, step: at }) => ((said.cautions as string[]) ?? []).includes(id) && (!everyTime || at === step.key),
+    );
+  const cautions = step.cautions.map((one) => ({ ...one, fresh: !isKnown(one.id, one.every_time) }));
   const unread = cautions.filter(({ id, fresh }) => fresh && !read.includes(id));
   const ready = unread.length === 0 && step.pieces.every((piece) => counted.includes(piece));
-  const withRead = (said: Said = {}) => given.onDone({ ...said, ...(read.length > 0 ? { cautions: read } : {}) });
+  const acknowledged = read.length > 0 ? { cautions: read } : {};
+  const withRead = (said: Said = {}) => given.onDone({ ...said, ...acknowledged });
   return (
     <>
       <Question style={{ flex: step.asks ? 'none' : 1 }}>
@@ -113,7 +118,7 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
       {isSettled(state) || state === 'waiting' ? (
         <NotNow state={state} waitsFor={waitsFor} onTakeBack={onTakeBack} />
       ) : (
-        <Asked {...given} ready={ready} onDone={withRead} progress={progress} onStart={onStart} />
+        <Asked {...given} ready={ready} onDone={withRead} progress={progress} onStart={() => onStart(acknowledged)} />
       )}
     </>
   );

@@ -82,7 +82,7 @@ export default function StepPage() {
           at={at}
           progress={progress}
           waitsFor={firstBefore(step.key, job.steps, progress)}
-          onStart={() => tell(step, 'started')}
+          onStart={(said) => tell(step, 'started', said)}
           onPoured={(said) => tell(step, 'poured', said)}
           onDone={done}
           onCannot={() => setStuckAt(step.key)}
