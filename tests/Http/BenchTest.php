@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-/** Services led step by step, from the due point to the book. */
+use App\Logbook\Acts\Act;
+use App\People\Role;
+
+/**
+ * Services led step by step, from the due point to the book, and the mistakes of the trade handbook (section 16), each by
+ * trying to make it.
+ */
 final class BenchTest extends BenchTestCase
 {
     public function test_oil_and_filter_from_the_due_point_to_the_book(): void
@@ -14,12 +20,296 @@ final class BenchTest extends BenchTestCase
             'look:engine_oil_drain' => ['amount' => '1.7 L', 'seen' => ['dark']],
             'pour:engine_oil' => ['ml' => 1200],
         ]);
-        $this->signOff(['hours' => '101.5'])->assertCreated()->assertJsonPath(
+        $this->signOff(['hours' => '126.5'])->assertCreated()->assertJsonPath(
             'entry.in_words',
-            'At 101.5 h: engine oil and filter replaced, 1.6 L, engine oil drained, 1.7 L, engine oil measured',
+            'At 126.5 h: engine oil and filter replaced, 1.6 L, engine oil drained, 1.7 L, engine oil measured',
         );
         $rule = collect($this->sheet($this->machine)['rules'])->firstWhere('task', 'Engine oil and filter');
         self::assertSame('fresh', $rule['standing']['state']);
-        self::assertStringContainsString('Due at 201.5 h', $rule['standing']['why']);
+        self::assertStringContainsString('Due at 226.5 h', $rule['standing']['why']);
+    }
+
+    /** Handbook section 9, the worked case of 1.6 to 1.8 L. */
+    public function test_the_staged_fill_of_the_handbook_and_what_its_stick_teaches(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')])->assertCreated();
+        $this->walk('prefill:engine_oil_filter');
+        $this->step('prefill:engine_oil_filter', 'poured', ['ml' => 800])->assertCreated();
+        $this->step('prefill:engine_oil_filter')->assertCreated();
+        $this->walk('pour:engine_oil');
+        $asks = $this->asks('pour:engine_oil');
+        self::assertSame([1600, 1800, 1600], [$asks['least_ml'], $asks['most_ml'], $asks['stages'][0]['total_ml']]);
+        $this->step('pour:engine_oil', 'poured', ['ml' => 800])->assertCreated();
+        $this->step('pour:engine_oil')->assertCreated();
+        $this->walk('read:engine_oil');
+        self::assertStringContainsString('of the band is missing. Pour a little', $this->row('read:engine_oil', 9)['says'], 'nobody knows this stick yet');
+        $this->step('read:engine_oil', 'done', ['level' => 9, 'answers' => ['slope' => 'level']])->assertCreated();
+        $this->step('top_up:engine_oil', 'poured', ['ml' => 200])->assertCreated();
+        $this->step('top_up:engine_oil', 'done', ['level' => 20])->assertCreated();
+        $this->walk();
+        self::assertStringContainsString('replaced, 1.8 L', $this->signOff(['hours' => '126'])->json('entry.in_words'));
+
+        $this->make(['rules' => $this->rules('Engine oil')])->assertCreated();
+        $row = $this->row('read:engine_oil', 10);
+        self::assertSame(182, $row['missing_ml'], '200 mL raised it by 11/20 of the band');
+        self::assertSame('Pour 182 mL (6.2 fl oz), then read again.', $row['says']);
+        self::assertStringContainsString('has not run down yet: wait and read again, do not drain', $this->row('read:engine_oil', 35)['says'], 'row 18');
+    }
+
+    public function test_a_step_out_of_turn_says_which_one_it_waits_for(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        // Rows 2 and 3: an axle is drained, then the fill plug will not turn.
+        $this->step('open:engine_oil_drain')->assertConflict()->assertJsonPath('detail', 'Not yet. First: Make it safe.');
+        $this->walk('loosen:engine_oil_fill');
+        $this->step('open:engine_oil_drain')->assertConflict()
+            ->assertJsonPath('detail', 'Not yet. First: Loosen: Engine oil filler.');
+        // Row 4: new oil poured with the drain plug still open.
+        $this->walk('close:engine_oil_drain');
+        $this->step('pour:engine_oil', 'poured', ['ml' => 100])->assertConflict()
+            ->assertJsonPath('detail', 'Not yet. First: Close: Engine oil drain.');
+        // Row 5: a plug left finger tight, and then forgotten.
+        $this->step('close:engine_oil_drain')->assertCreated();
+        $this->step('run', 'started')->assertConflict()->assertJsonPath('detail', 'Not yet. First: Tighten: Engine oil drain.');
+        $this->signOff(['hours' => '126'])->assertConflict()
+            ->assertJsonPath('detail', fn (string $why): bool => str_starts_with($why, 'Not yet. First: '));
+    }
+
+    public function test_a_drain_is_not_opened_where_the_fill_plug_will_not_turn(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('loosen:engine_oil_fill');
+        $this->step('loosen:engine_oil_fill', 'cannot')->assertUnprocessable()
+            ->assertJsonPath('errors.because.0', 'Say why it cannot be done.');
+        $this->step('loosen:engine_oil_fill', 'cannot', ['because' => 'It is rounded off.'])->assertCreated();
+        $this->step('open:engine_oil_drain')->assertConflict()
+            ->assertJsonPath('detail', 'That cannot be done: something that it needs could not be.');
+        $this->walk();
+        $this->signOff(['hours' => '126'])->assertCreated();
+        // Row 40: a rounded plug; a new one never bought.
+        $finding = $this->getJson("/api/machines/{$this->machine}/walk")->json('findings.0');
+        self::assertStringContainsString('It is rounded off.', $finding['why']);
+        self::assertStringContainsString('Get a new one before it is forced', $finding['do']);
+        self::assertSame('past', $this->state('Engine oil'), 'old oil is no new oil');
+    }
+
+    public function test_a_level_is_read_when_it_has_run_and_stood_and_stands_level(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('run');
+        $this->step('run')->assertConflict()->assertJsonPath('detail', 'Start it first: its minutes are counted from then.');
+        $this->step('run', 'started')->assertCreated();
+        $this->travel(2)->minutes();
+        // Row 17: read before the engine was warm enough.
+        $this->step('run')->assertConflict()->assertJsonPath('detail', 'Not yet: 3 min more. What is read before is no reading.');
+        $this->travel(3)->minutes();
+        $this->step('run')->assertCreated();
+        // Row 16: read at once after stopping looks low, and somebody overfills.
+        $read = ['level' => 5, 'answers' => ['slope' => 'level']];
+        $this->step('read:engine_oil', 'done', $read)->assertConflict()
+            ->assertJsonPath('detail', 'Not yet. First: Wait: Engine oil.');
+        $this->step('wait:engine_oil')->assertConflict();
+        $this->travel(2)->minutes();
+        // Row 20: read on a slope "seems fine to me".
+        $slope = $this->step('read:engine_oil', 'done', ['level' => 5, 'answers' => ['slope' => 'slope']])->assertUnprocessable();
+        self::assertSame(
+            ['That is no reading. Park it level: on a slope the level lies. Then read again.'],
+            $slope->json('errors')['answers.slope'],
+        );
+        $this->step('read:engine_oil', 'done', ['answers' => ['slope' => 'level']])->assertUnprocessable()
+            ->assertJsonPath('errors.level.0', 'Say where it stands.');
+        $this->step('read:engine_oil', 'done', $read)->assertCreated();
+    }
+
+    public function test_more_than_it_holds_and_the_wrong_bottle_are_asked_about(): void
+    {
+        $gear = $this->postJson('/api/supplies', [
+            'kind' => 'fluid',
+            'name' => 'Rook',
+            'label' => ['kind' => 'gear_oil', 'grade' => '80W-90', 'designations' => ['GL-5']],
+        ])->json('id');
+        $this->tell(null, 'bought', ['supply' => $gear, 'size' => '1 L', 'count' => 1])->assertCreated();
+        $container = $this->getJson("/api/supplies/{$gear}")->json('containers.0.id');
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('pour:engine_oil');
+        // Row 9: the fluid of one circuit poured into another.
+        $this->step('pour:engine_oil', 'poured', ['ml' => 500, 'container' => $container])->assertConflict()
+            ->assertJsonPath('errors.container.0', fn (string $why): bool => str_starts_with($why, 'Rook will not do for Engine oil.'));
+        $this->step('pour:engine_oil', 'poured', ['ml' => 2500])->assertConflict()
+            ->assertJsonPath('errors.ml.0', 'That makes 2500 mL, and it holds 1800 mL at most.');
+        $this->step('pour:engine_oil', 'poured', ['ml' => 1900, 'confirmed_because' => 'It was quite dry'])->assertCreated();
+        self::assertCount(1, array_filter($this->job()['told'], fn (array $told): bool => $told['did'] === 'poured' && $told['step'] === 'pour:engine_oil'));
+    }
+
+    public function test_a_step_done_on_two_devices_counts_once_and_pours_add_up(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('pour:engine_oil');
+        $this->step('pour:engine_oil', 'poured', ['ml' => 700])->assertCreated();
+        $this->as(Role::Mechanic);
+        $this->step('pour:engine_oil', 'poured', ['ml' => 500])->assertCreated();
+        $this->step('pour:engine_oil')->assertCreated();
+        $this->as(Role::Keeper);
+        $this->step('pour:engine_oil')->assertCreated();
+        $this->walk();
+        self::assertStringContainsString('replaced, 1.6 L', $this->signOff(['hours' => '126'])->json('entry.in_words'), '0.4 L in the filter, 1.2 L');
+        self::assertSame(1, Act::query()->where(['machine_id' => $this->machine, 'kind' => 'replaced'])->count());
+    }
+
+    public function test_an_interrupted_and_handed_over_job_writes_the_same_record(): void
+    {
+        $acts = fn (): array => Act::query()->where('machine_id', $this->machine)->with('spot', 'move', 'fitting')->get()
+            ->map(fn (Act $act): string => implode(' ', [
+                $act->spot->key,
+                $act->kind->value,
+                $act->meets ? 'meets' : '',
+                $act->move?->litres,
+                $act->fitting?->seal,
+            ]))->sort()->values()->all();
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk();
+        $this->signOff(['hours' => '126'])->assertCreated();
+        $straight = $acts();
+
+        $this->setUpMachine('Teal');
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('close:engine_oil_drain');
+        $this->travel(1)->days();
+        $this->as(Role::Mechanic);
+        $this->walk('read:engine_oil');
+        $this->travel(3)->hours();
+        $this->as(Role::Keeper);
+        $this->walk();
+        $this->signOff(['hours' => '126'])->assertCreated();
+
+        self::assertSame($straight, $acts());
+        $by = Act::query()->where('machine_id', $this->machine)->with('person')->get()->groupBy('person.name')->keys()->sort()->values()->all();
+        self::assertSame(['Keeper', 'Mechanic'], $by, 'each act by whoever did it');
+    }
+
+    public function test_a_machine_in_pieces_stands_down_until_it_is_signed_off(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('open:engine_oil_drain');
+        $this->step('open:engine_oil_drain')->assertCreated();
+        $down = $this->sheet($this->machine)['line']['stood_down'];
+        self::assertStringContainsString('In pieces at the bench.', $down['because']);
+        $this->step('close:engine_oil_drain')->assertConflict();
+        $this->walk();
+        self::assertNotNull($this->sheet($this->machine)['line']['stood_down'], 'whole, but not signed off');
+        $this->signOff(['hours' => '126'])->assertCreated();
+        self::assertNull($this->sheet($this->machine)['line']['stood_down']);
+    }
+
+    public function test_a_task_is_taken_out_in_mid_job_only_where_nothing_of_it_stands_open(): void
+    {
+        $both = $this->make(['rules' => [...$this->rules('Engine oil'), ...$this->rules('Grease')]])->assertCreated();
+        $this->walk('open:engine_oil_drain');
+        $grease = ['rules' => $this->rules('Grease')];
+        $version = fn (): array => ['If-Match' => "\"{$this->job()['version']}\""];
+        $this->patchJson("/api/jobs/{$this->job}", $grease, $version())->assertUnprocessable()
+            ->assertJsonPath('errors.rules.0', fn (string $why): bool => str_starts_with($why, 'That cannot be taken out now. First:'));
+        $this->patchJson("/api/jobs/{$this->job}", $grease, ['If-Match' => '"99"'])->assertStatus(412);
+        $this->deleteJson("/api/jobs/{$this->job}")->assertConflict();
+        $this->step('open:engine_oil_fill', 'taken_back')->assertCreated();
+        $this->step('loosen:engine_oil_fill', 'taken_back')->assertCreated();
+        $this->patchJson("/api/jobs/{$this->job}", $grease, $version())->assertOk()->assertJsonPath('name', 'Grease all points');
+        self::assertGreaterThan(count($this->job()['steps']), count($both->json('steps')));
+        $this->walk();
+        $this->signOff(['hours' => '126'])->assertCreated();
+        self::assertSame(['fresh', 'past'], [$this->state('Grease'), $this->state('Engine oil')]);
+    }
+
+    public function test_a_reused_seal_is_counted_and_what_was_tightened_by_feel_is_looked_at_again(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk(said: [
+            'close:engine_oil_drain' => ['reused' => true],
+            'torque:engine_oil_drain' => ['by_feel' => true],
+        ]);
+        // Row 29: without a wrench "snug plus an eighth", kept as by feel.
+        $this->signOff(['hours' => '126'])->assertCreated();
+        $finding = $this->getJson("/api/machines/{$this->machine}/walk")->json('findings.0');
+        self::assertSame(['watch', 'Tightened by feel.'], [$finding['verdict'], $finding['why']]);
+        self::assertStringContainsString('about 2 h of use', $finding['do']);
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        self::assertSame(1, $this->stepOf('close:engine_oil_drain')['seal']['times_reused']);
+    }
+
+    public function test_what_another_machine_has_used_up_meanwhile_is_said_at_the_step(): void
+    {
+        $filter = $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Filter', 'number' => 'WD 15'])->json('id');
+        $this->tell(null, 'bought', ['supply' => $filter, 'count' => 1])->assertCreated();
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        self::assertSame([], $this->job()['lacking']);
+        $this->tell(null, 'counted', ['supply' => $filter, 'pieces' => 0, 'because' => 'Teal had it'])->assertCreated();
+        self::assertSame([['step' => 'fit:engine_oil_filter', 'number' => 'WD 15']], $this->job()['lacking']);
+        $this->walk();
+        self::assertStringContainsString('By the book there was no Filter left', $this->signOff(['hours' => '126'])->json('entry.doubt'));
+    }
+
+    public function test_what_the_oil_looks_like_speaks_at_once_and_stays_open(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('look:engine_oil_drain');
+        $seen = array_column($this->asks('look:engine_oil_drain')['seen'], null, 'id');
+        self::assertSame('stand_down', $seen['chips']['verdict']);
+        $amounts = $this->asks('look:engine_oil_drain')['amounts'];
+        self::assertSame([0, 1620, 1981], array_column($amounts, 'from_ml'));
+        $this->step('look:engine_oil_drain', 'done', ['seen' => ['milky'], 'amount' => '2.2 L'])->assertCreated();
+        $this->walk();
+        $this->signOff(['hours' => '126'])->assertCreated();
+        self::assertStringContainsString('water', strtolower($this->getJson("/api/machines/{$this->machine}/walk")->json('findings.0.why')));
+    }
+
+    public function test_torque_stands_in_the_units_of_the_yards_wrenches_and_out_of_range_is_refused(): void
+    {
+        $yard = $this->getJson('/api/yard')->json();
+        $this->patchJson('/api/yard', ['wrenches' => [
+            ['name' => 'Small', 'least' => '5 N·m', 'most' => '25 N·m'],
+            ['name' => 'Long', 'least' => '20 ft-lb', 'most' => '150 ft-lb'],
+            ['name' => 'Crow-foot', 'least' => '5 N·m', 'most' => '60 N·m', 'adapter' => ['wrench_length' => '300 mm', 'extension' => '60 mm', 'angle' => 0]],
+        ]], ['If-Match' => "\"{$yard['version']}\""])->assertOk();
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $settings = array_column($this->stepOf('torque:engine_oil_drain')['torque']['settings'], null, 'name');
+        // 22 ft·lbf is 29.83 N·m; with 60 mm in line of 300 mm it is set to 5/6 of that.
+        self::assertSame(['act', 'fit', 'fit'], [$settings['Small']['verdict'], $settings['Long']['verdict'], $settings['Crow-foot']['verdict']]);
+        self::assertStringContainsString('24.9', $settings['Crow-foot']['setting']);
+        self::assertStringContainsString('take a larger one', $settings['Small']['warnings'][0]);
+        $odd = $this->patchJson('/api/yard', ['wrenches' => [['name' => 'Odd', 'least' => '5 L', 'most' => '']]], ['If-Match' => '"2"']);
+        self::assertSame('The least of a wrench is a torque, like 1 N·m.', $odd->assertUnprocessable()->json('errors')['wrenches.0.least'][0]);
+    }
+
+    public function test_what_is_not_written_down_is_asked_for_instead_of_a_blind_procedure(): void
+    {
+        $this->make([])->assertUnprocessable()->assertJsonPath('errors.rules.0', 'Choose at least one thing to do.');
+        $this->make(['rules' => [999_999]])->assertUnprocessable();
+        $this->make(['findings' => ['nothing']])->assertUnprocessable();
+        $this->step('secure')->assertUnprocessable();
+    }
+
+    /** @return array<string, mixed> */
+    private function stepOf(string $key): array
+    {
+        return array_column($this->job()['steps'], null, 'key')[$key];
+    }
+
+    /** @return array<string, mixed> */
+    private function asks(string $key): array
+    {
+        return $this->stepOf($key)['asks'];
+    }
+
+    /** @return array<string, mixed> */
+    private function row(string $key, int $level): array
+    {
+        return array_column($this->asks($key)['rows'], null, 'level')[$level];
+    }
+
+    private function state(string $task): string
+    {
+        return collect($this->sheet($this->machine)['rules'])->first(
+            fn (array $rule): bool => str_starts_with($rule['task'], $task),
+        )['standing']['state'];
     }
 }

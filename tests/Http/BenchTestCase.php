@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Bench\Job;
-use Illuminate\Support\Str;
+use App\Bench\JobProgress;
 use Illuminate\Testing\TestResponse;
 
 /** A job walked through step by step, by whoever asks. Names and numbers are invented. */
@@ -18,7 +18,13 @@ abstract class BenchTestCase extends WalkTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        $this->setUpMachine('Heron');
+    }
+
+    protected function setUpMachine(string $name): void
+    {
         $this->machine = $this->machine([
+            'name' => $name,
             'rules' => [
                 [
                     'task' => 'Engine oil and filter',
@@ -29,6 +35,7 @@ abstract class BenchTestCase extends WalkTestCase
                 ['task' => 'Grease all points', 'kind' => 'lubricate', 'spots' => [], 'every' => ['hours' => '50']],
             ],
         ]);
+        $this->log($this->machine, '125')->assertCreated();
         $this->sheetOf($this->machine, 'engine_oil', [
             'capacities' => [['amount' => '1.6-1.8 L', 'kind' => 'with_filter']],
             'specification' => ['kind' => 'engine_oil'],
@@ -41,7 +48,7 @@ abstract class BenchTestCase extends WalkTestCase
     /** @param  array<string, mixed>  $given */
     protected function make(array $given): TestResponse
     {
-        $made = $this->withoutExceptionHandling()->postJson("/api/machines/{$this->machine}/jobs", $given);
+        $made = $this->postJson("/api/machines/{$this->machine}/jobs", $given);
         $this->job = (string) ($made->json('id') ?? '');
 
         return $made;
@@ -71,7 +78,7 @@ abstract class BenchTestCase extends WalkTestCase
     /** @param  array<string, mixed>  $said */
     protected function step(string $step, string $did = 'done', array $said = []): TestResponse
     {
-        return $this->tell($this->machine, 'step', ['job' => $this->job, 'step' => $step, 'did' => $did, ...$said]);
+        return $this->tellAlone($this->machine, 'step', ['job' => $this->job, 'step' => $step, 'did' => $did, ...$said]);
     }
 
     /** @param  array<string, mixed>  $said */
@@ -89,10 +96,9 @@ abstract class BenchTestCase extends WalkTestCase
     protected function walk(?string $until = null, array $said = []): array
     {
         $done = [];
+        $steps = array_column($this->job()['steps'], null, 'key');
         for ($round = 0; $round < 300; $round++) {
-            $job = $this->job();
-            $states = Job::query()->findOrFail($this->job);
-            $ready = \App\Bench\JobProgress::of($states)->progress->ready();
+            $ready = JobProgress::of(Job::query()->findOrFail($this->job))->progress->ready();
             $next = $ready[0] ?? null;
             if ($next === null) {
                 return $done;
@@ -100,8 +106,7 @@ abstract class BenchTestCase extends WalkTestCase
             if (in_array($until, array_column($ready, 'key'), true)) {
                 return $done;
             }
-            $step = array_column($job['steps'], null, 'key')[$next->key];
-            $this->doStep($step, $said[$next->key] ?? []);
+            $this->doStep($steps[$next->key], $said[$next->key] ?? []);
             $done[] = $next->key;
         }
         self::fail('The job never ends.');
@@ -144,10 +149,5 @@ abstract class BenchTestCase extends WalkTestCase
             'ran_out' => ['seen' => ['dark']],
             default => [],
         };
-    }
-
-    protected function uuid(): string
-    {
-        return (string) Str::uuid();
     }
 }

@@ -154,6 +154,23 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function tell(?int $machine, string $kind, array $given, array $headers = []): TestResponse
     {
+        $told = $this->tellAlone($machine, $kind, $given, $headers);
+        $of = $machine ?? $told->json('entry.machine_id');
+
+        return $told->getStatusCode() !== 201 ? $told : TestResponse::fromBaseResponse(new JsonResponse(
+            [...$told->json(), 'line' => $of === null ? null : $this->sheet($of)['line']],
+            201,
+        ));
+    }
+
+    /**
+     * The same without the machine's line.
+     *
+     * @param  array<string, mixed>  $given
+     * @param  array<string, string>  $headers
+     */
+    protected function tellAlone(?int $machine, string $kind, array $given, array $headers = []): TestResponse
+    {
         $given['on'] ??= $given['at'] ?? null;
         $note = [
             'id' => (string) Str::uuid(),
@@ -167,14 +184,10 @@ abstract class TestCase extends LaravelTestCase
             return $sent;
         }
         $result = $sent->json('results.0');
-        if ($result['status'] === 'refused') {
-            return TestResponse::fromBaseResponse(new JsonResponse($result['problem'], $result['problem']['status']));
-        }
-        $of = $machine ?? $result['entry']['machine_id'] ?? null;
 
-        return TestResponse::fromBaseResponse(
-            new JsonResponse([...$result, 'line' => $of === null ? null : $this->sheet($of)['line']], 201),
-        );
+        return TestResponse::fromBaseResponse($result['status'] === 'refused'
+            ? new JsonResponse($result['problem'], $result['problem']['status'])
+            : new JsonResponse($result, 201));
     }
 
     /**
