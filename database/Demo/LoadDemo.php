@@ -35,6 +35,8 @@ final class LoadDemo extends Command
     private const SEED = 4711;
 
     private const TABLES = [
+        'job_steps',
+        'jobs',
         'gathered',
         'wanted_things',
         'counter_links',
@@ -109,7 +111,9 @@ final class LoadDemo extends Command
         $began = microtime(true);
         DB::transaction($this->load(...));
         YardLine::rebuild(Yard::query()->firstOrFail());
-        $this->shelf(CarbonImmutable::now(Coldbrook::TIME_ZONE)->startOfDay())->gather();
+        $today = CarbonImmutable::now(Coldbrook::TIME_ZONE)->startOfDay();
+        $this->shelf($today)->gather();
+        app(DemoBench::class)->lay($today, $this->people[DemoPeople::ALL[0]['sign_in_name']]);
         $this->info(
             sprintf(
                 'Loaded the demo estate: %d machines, %s acts, %.1f s.',
@@ -145,6 +149,7 @@ final class LoadDemo extends Command
             'hottest_day' => DemoFluids::HOTTEST,
             'grease_guns' => [['name' => 'Shed gun', 'ten_strokes' => '8.5 g']],
             'pans' => DemoShelf::PANS,
+            'wrenches' => DemoBench::WRENCHES,
             'currency' => DemoShelf::CURRENCY,
         ]);
         foreach (DemoPeople::ALL as $person) {

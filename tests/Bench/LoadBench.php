@@ -4,6 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use Core\Machine\CompartmentKind;
+use Core\Machine\OpeningRole;
+use Core\Machine\TaskKind;
+use Core\Procedure\Compartment;
+use Core\Procedure\Opening;
+use Core\Procedure\Procedure;
+use Core\Procedure\ServicedMachine;
+use Core\Procedure\Step;
+use Core\Procedure\Work;
+
 /**
  * A yard of 1,000 machines with 25,000 rules at as many spots, 250,000 acts and 2,000,000 readings under 8 connections,
  * against an empty route on the same server; then the
@@ -23,6 +33,11 @@ final readonly class LoadBench
 
     private const MACHINES_OF_A_LIST = 200;
 
+    /** What is told in a note beside its id, moment and machine, as wrk writes it. */
+    private const READING = '"kind":"reading","value":"1000"';
+
+    private const STEP = '"kind":"step","step":"secure","did":"done","job":"00000000-0000-4000-8000-\' .. string.format("%012d", machine) .. \'"';
+
     public function __construct(private string $address, private string $state)
     {
     }
@@ -36,6 +51,7 @@ final readonly class LoadBench
         $this->addReadings(200, 2000);
         $this->liveLong();
         $this->stockShelf();
+        $this->layJobs();
         $this->warm($token);
         $counts = $this->sql(
             'select (select count(*) from machines), (select count(*) from rules), (select count(*) from acts), (select count(*) from readings)',
@@ -53,16 +69,18 @@ final readonly class LoadBench
         foreach (range(1, 3) as $ignored) {
             $rounds['empty'][] = $this->measure('/api/pulse', $token);
             $rounds['page'][] = $this->measure('/api/machines', $token);
-            $rounds['log'][] = $this->measure('/api/notes', $token, script: true);
+            $rounds['log'][] = $this->measure('/api/notes', $token, self::READING);
+            $rounds['step'][] = $this->measure('/api/notes', $token, self::STEP);
             $rounds['life'][] = $this->measure('/api/machines/1/compartments/engine_oil', $token);
             $this->read($this->needsOf(self::MACHINES_OF_A_LIST), $token);
             $rounds['needs'][] = $this->measure($this->needsOf(self::MACHINES_OF_A_LIST), $token);
             printf("yard     what was logged is reckoned by the next look in %.1f s\n", $this->look($token));
         }
-        [$empty, $page, $log, $life, $needs] = array_map($this->middle(...), array_values($rounds));
+        [$empty, $page, $log, $step, $life, $needs] = array_map($this->middle(...), array_values($rounds));
         $this->tell('empty authenticated route', $empty, null, 'aim: 220 a second');
         $this->tell('first page, 50 soonest', $page, $empty, 'aim: at most 2.5 times the empty route');
         $this->tell('logging one reading', $log, $empty, 'aim: at most 4.5 times the empty route');
+        $this->tell('a step of a job done', $step, $empty, 'aim: at most 6 times the empty route');
         $this->tell('a compartment, 20 years', $life, $empty, 'aim: at most 3 times the empty route');
         $this->tell('needs of 200 machines', $needs, $empty, 'aim: at most 6 times the empty route');
         $this->needsAnew($token, $empty['median']);
@@ -144,6 +162,31 @@ final readonly class LoadBench
             insert into stock_moves (entry_id, supply_id, container_id, kind, amount, happened_at)
                 select entry_id, supply_id, id, 'out', 0.01, now() - interval seq hour from containers join seq_1_to_100;
             SQL);
+    }
+
+    /** One service of an engine lies on the bench for each machine. */
+    private function layJobs(): void
+    {
+        $engine = new Compartment('engine_oil', CompartmentKind::Engine, 'engine oil', openings: [
+            new Opening('fill', OpeningRole::Fill, 'filler'),
+            new Opening('drain', OpeningRole::Drain, 'drain'),
+        ]);
+        $steps = array_map(fn (Step $step): array => [
+            'key' => $step->key,
+            'act' => $step->act->value,
+            'at' => $step->at,
+            'says' => $step->says,
+            'minutes' => $step->minutes,
+            'attended' => $step->attended,
+            'after' => $step->after,
+            'needs' => $step->needs,
+            'shut' => $step->shut,
+            'only_if' => $step->onlyIf,
+            'asks' => null,
+        ], Procedure::of(new ServicedMachine, [new Work(TaskKind::Replace, $engine)], [$engine], [])->steps);
+        $plan = addslashes(json_encode(['tasks' => [], 'minutes' => 50, 'steps' => $steps], JSON_THROW_ON_ERROR));
+        $machines = self::MACHINES;
+        $this->sql("insert into jobs (id, machine_id, name, wanted, raised, plan, made_at) select concat('00000000-0000-4000-8000-', lpad(seq, 12, '0')), seq, 'Oil', '{}', 0, '{$plan}', now() from seq_1_to_{$machines}");
     }
 
     /** All that is due within two months on so many machines. */
@@ -252,10 +295,10 @@ final readonly class LoadBench
     }
 
     /** @return array{median: float, worst: float, perSecond: float} milliseconds, and requests a second */
-    private function measure(string $path, string $token, bool $script = false): array
+    private function measure(string $path, string $token, ?string $note = null): array
     {
         $lua = "{$this->state}/bench.lua";
-        file_put_contents($lua, ($script ? <<<'LUA'
+        file_put_contents($lua, ($note !== null ? <<<LUA
             local count = 0
             local thread = 0
             function setup(t) thread = thread + 1; t:set('id', thread) end
@@ -264,7 +307,7 @@ final readonly class LoadBench
                 local machine = (id * 499 + count * 7) % 1000 + 1
                 wrk.headers['Idempotency-Key'] = id .. '-' .. count .. '-' .. os.time()
                 local note = string.format('%08x-%04x-4000-8000-%012x', os.time(), id, count)
-                return wrk.format('POST', '/api/notes', nil, '{"notes":[{"id":"' .. note .. '","kind":"reading","at":"' .. os.date('!%Y-%m-%dT%H:%M:%SZ') .. '","machine_id":' .. machine .. ',"value":"1000"}]}')
+                return wrk.format('POST', '/api/notes', nil, '{"notes":[{"id":"' .. note .. '","at":"' .. os.date('!%Y-%m-%dT%H:%M:%SZ') .. '","machine_id":' .. machine .. ',{$note}}]}')
             end
             LUA : '').<<<'LUA'
 

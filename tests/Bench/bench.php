@@ -9,6 +9,7 @@ use Tests\Bench\CoreBench;
 use Tests\Bench\ForecastBench;
 use Tests\Bench\FuzzBench;
 use Tests\Bench\LoadBench;
+use Tests\Bench\ProcedureBench;
 use Tests\Bench\WalkBench;
 use Tests\Bench\WebBench;
 
@@ -16,6 +17,7 @@ require __DIR__.'/../../vendor/autoload.php';
 
 (new CoreBench)->run();
 (new ContainersBench)->run();
+(new ProcedureBench)->run();
 (new ForecastBench)->run();
 (new LoadBench((string) getenv('JARDINIER_URL'), (string) getenv('JARDINIER_STATE')))->run();
 (new FuzzBench((string) getenv('JARDINIER_URL')))->run();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Remakes docs/screenshots/ from the demo: one current picture of each main view.
 
 use Tests\Browser\Browser;
+use Tests\Browser\JobTold;
 
 require __DIR__.'/../../vendor/autoload.php';
 
@@ -24,9 +25,6 @@ try {
     $browser->see('What is due');
     $machine = $browser->path();
     $shoot('machine-now');
-    $browser->press('Rulebook');
-    $browser->see('The chart');
-    $shoot('machine-rulebook');
     $browser->open('/machines/1/fluids');
     $browser->see('Filters and parts');
     $shoot('machine-fluids');
@@ -37,9 +35,11 @@ try {
     $browser->open('/machines/1/plate/alternator_belt');
     $browser->see('Lately');
     $shoot('machine-plate');
-    $browser->open("{$machine}/service");
-    $browser->see('What was done');
-    $shoot('service');
+    $browser->open('/bench');
+    $browser->press('Heron');
+    $browser->see('Begin');
+    $job = basename($browser->path());
+    $shoot('job');
     $browser->open('/yard');
     $browser->see('Bittern');
     $browser->keys('/');
@@ -73,6 +73,10 @@ try {
     $browser->press('Not run since');
     $browser->see('found before');
     $shoot('check-phone');
+    (new JobTold((string) getenv('JARDINIER_URL')))->until($job, 'pour:engine_oil');
+    $browser->open("/bench/{$job}/step");
+    $browser->see('pour now');
+    $shoot('step-phone');
     $browser->open('/walkaround/2/weekly?at=belt');
     $browser->type('At rest', '1 3/4');
     $browser->type('Pressed', '1 3/8');

@@ -15,6 +15,7 @@ import { Soft } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { compartmentQuery, compartmentsQuery } from './queries';
+import { type ServiceDraft, ServiceFields, serviceDraft, serviceOf } from './ServiceFields';
 import {
   type SpecificationDraft,
   SpecificationFields,
@@ -48,6 +49,7 @@ type Draft = {
   yellow: '' | 'yes' | 'no';
   cooling: NonNullable<Schemas['Sheet']['cooling']> | '';
   shares_with: string;
+  service: ServiceDraft;
 };
 
 const draftOf = (sheet: Schemas['Sheet'] | null): Draft => ({
@@ -62,6 +64,7 @@ const draftOf = (sheet: Schemas['Sheet'] | null): Draft => ({
   yellow: sheet?.yellow_metals === true ? 'yes' : sheet?.yellow_metals === false ? 'no' : '',
   cooling: sheet?.cooling ?? '',
   shares_with: sheet?.shares_with ?? '',
+  service: serviceDraft(sheet?.service),
 });
 
 /** Writes down what the books say of one compartment. */
@@ -92,6 +95,7 @@ function BookForm({ page }: { page: Page }) {
     yellow_metals: draft.yellow === '' ? null : draft.yellow === 'yes',
     cooling: draft.cooling || null,
     shares_with: draft.shares_with || null,
+    service: serviceOf(draft.service),
   });
   const write = useWrite(
     () =>
@@ -211,6 +215,11 @@ function BookForm({ page }: { page: Page }) {
           />
         )}
       </Fields>
+      <ServiceFields
+        draft={draft.service}
+        onChange={(part) => change({ service: { ...draft.service, ...part } })}
+        fields={write.fields}
+      />
       <Refusal refused={write.refused} besides={Object.keys(write.fields)} />
       <Actions>
         <MainButton isDisabled={write.busy} onPress={() => write.send()}>

@@ -55,12 +55,13 @@ export const PART_KINDS = options<Schemas['PartKind']>({
   other: 'something else',
 });
 
-export const DRAIN_WAYS: { value: 'plug' | 'filter' | 'hose' | 'suction' | ''; label: string }[] = [
+export const DRAIN_WAYS: { value: 'plug' | 'filter' | 'hose' | 'suction' | 'hub' | ''; label: string }[] = [
   { value: '', label: 'not said' },
   { value: 'plug', label: 'by its plug' },
   { value: 'filter', label: 'by taking the filter off' },
   { value: 'hose', label: 'by taking a hose off' },
   { value: 'suction', label: 'by suction' },
+  { value: 'hub', label: 'by its plug, hub turned' },
 ];
 
 export const SEEN = options<Schemas['Seen']>({

@@ -50,10 +50,11 @@ type RailProps = {
   stoodDown?: Schemas['YardLine']['stood_down'];
   onLogHours?: () => void;
   onRecord?: (ruleIds: number[]) => void;
+  onLead?: (ruleIds: number[]) => void;
 };
 
 /** A machine's ruler: what has been run in ink, now a notch, ahead a stake for every point. Stakes that would crowd each other share one mark. */
-export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps) {
+export function Rail({ name, rail, stoodDown, onLogHours, onRecord, onLead }: RailProps) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   const [current, setCurrent] = useState(0);
@@ -153,7 +154,7 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord }: RailProps)
             >
               {mark.text && <span>{mark.text}</span>}
             </StakeButton>
-            <StakeLeaf mark={mark} rail={rail} onRecord={onRecord} />
+            <StakeLeaf mark={mark} rail={rail} onRecord={onRecord} onLead={onLead} />
           </DialogTrigger>
         );
       })}

@@ -18,10 +18,16 @@ const Inside = styled(Dialog)`
   h3 { font-size: 17px; } li { padding: 3px 0; border-top: 1px solid var(--rule); }
 `;
 
-type Props = { mark: RailMark; rail: Schemas['Rail']; onRecord?: (ruleIds: number[]) => void };
+type Props = {
+  mark: RailMark;
+  rail: Schemas['Rail'];
+  onRecord?: (ruleIds: number[]) => void;
+  /** To be led through it, step by step. */
+  onLead?: (ruleIds: number[]) => void;
+};
 
 /** What falls due at a mark, stake by stake. */
-export function StakeLeaf({ mark, rail, onRecord }: Props) {
+export function StakeLeaf({ mark, rail, onRecord, onLead }: Props) {
   return (
     <Leaf>
       <Inside aria-label={mark.stakes.map(({ stake }) => stakeWords(stake, rail)).join('; ')}>
@@ -41,15 +47,22 @@ export function StakeLeaf({ mark, rail, onRecord }: Props) {
                   </li>
                 ))}
               </ul>
-              {onRecord && (
-                <QuietButton
-                  onPress={() => {
-                    close();
-                    onRecord(stake.tasks.flatMap((task) => task.rule_id ?? []));
-                  }}
-                >
-                  Record it done
-                </QuietButton>
+              {[
+                { does: onLead, words: 'Do it at the bench' },
+                { does: onRecord, words: 'Record it done' },
+              ].map(
+                ({ does, words }) =>
+                  does && (
+                    <QuietButton
+                      key={words}
+                      onPress={() => {
+                        close();
+                        does(stake.tasks.flatMap((task) => task.rule_id ?? []));
+                      }}
+                    >
+                      {words}
+                    </QuietButton>
+                  ),
               )}
             </section>
           ))

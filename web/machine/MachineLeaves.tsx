@@ -60,6 +60,7 @@ export default function MachineLeaves() {
         <QuietActions>
           {logHours && <QuietButton onPress={logHours}>Log hours</QuietButton>}
           {mayLog && !sheet.retired && <ActionLink to={`/walkaround/${sheet.id}`}>Walk round it</ActionLink>}
+          {mayService && !sheet.retired && <ActionLink to={`/bench/new/${sheet.id}`}>To the bench</ActionLink>}
           {mayService && <ActionLink to={`${to}/service`}>Record service</ActionLink>}
         </QuietActions>
       </Head>

@@ -54,6 +54,7 @@ export default function NowLeaf() {
             rail={line.rail}
             stoodDown={line.stood_down}
             onLogHours={logHours}
+            onLead={mayService ? (rules) => navigate(`/bench/new/${sheet.id}?rules=${rules.join()}`) : undefined}
             onRecord={mayService ? (rules) => navigate(`${to}/service?rules=${rules.join()}`) : undefined}
           />
         </Line>

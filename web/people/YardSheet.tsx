@@ -10,6 +10,7 @@ import { Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
+import { WrenchFields } from './WrenchFields';
 
 type Settings = Pick<
   Schemas['YardRecord'],
@@ -21,6 +22,7 @@ type Settings = Pick<
   | 'fluid_school'
   | 'grease_guns'
   | 'pans'
+  | 'wrenches'
   | 'currency'
 >;
 
@@ -67,6 +69,7 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
     fluid_school: yard.fluid_school,
     grease_guns: yard.grease_guns,
     pans: yard.pans,
+    wrenches: yard.wrenches,
     currency: yard.currency,
   };
   const [draft, setDraft] = useState(before);
@@ -165,6 +168,11 @@ function YardDialog({ yard, onClose }: { yard: Schemas['YardRecord']; onClose: (
           error={save.fields.currency}
         />
       </Fields>
+      <WrenchFields
+        wrenches={draft.wrenches}
+        onChange={(wrenches) => setDraft({ ...draft, wrenches })}
+        fields={save.fields}
+      />
       <Refusal refused={save.refused} besides={[...Object.keys(draft), ...Object.keys(save.fields)]} />
       <Actions>
         <MainButton

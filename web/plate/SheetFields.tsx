@@ -12,12 +12,19 @@ type Props = {
   fields: Record<string, string>;
 };
 
-type Words = Exclude<keyof SheetDraft, 'magnet' | 'side' | 'part' | 'equivalents'>;
+type Words = Exclude<keyof SheetDraft, 'magnet' | 'side' | 'part' | 'equivalents' | 'hangs'>;
 
 const SIDES = [
   { value: '', label: 'not said' },
   { value: 'left', label: 'left' },
   { value: 'right', label: 'right' },
+] as const;
+
+const HANGS = [
+  { value: '', label: 'not said' },
+  { value: 'upright', label: 'upright' },
+  { value: 'sideways', label: 'on its side' },
+  { value: 'inverted', label: 'upside down' },
 ] as const;
 
 /** How an opening is opened and shut. */
@@ -71,6 +78,10 @@ export function PartFields({ draft, onChange, fields }: Props) {
       <Fields $columns={2}>
         {text('kit', 'It comes in the kit')}
         {text('kit_holds', 'which holds', '2 x ring, gasket')}
+      </Fields>
+      <Fields $columns={2}>
+        <Choice label="It hangs" value={draft.hangs} onChange={(hangs) => onChange({ hangs })} options={HANGS} />
+        {text('drinks', 'A new one drinks', '0.2 L')}
       </Fields>
       {text('only_for', 'Only for (serial number, gearbox, fuel system)')}
       {draft.equivalents.map((one, at) => (

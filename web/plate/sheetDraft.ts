@@ -21,6 +21,8 @@ export type SheetDraft = {
   tight: string;
   uses: string;
   only_for: string;
+  hangs: 'upright' | 'sideways' | 'inverted' | '';
+  drinks: string;
 };
 
 export const sheetDraft = (sheet: Schemas['Sheet'] | null | undefined): SheetDraft => ({
@@ -48,6 +50,8 @@ export const sheetDraft = (sheet: Schemas['Sheet'] | null | undefined): SheetDra
   tight: sheet?.tight ?? '',
   uses: (sheet?.uses ?? []).join(', '),
   only_for: sheet?.only_for ?? '',
+  hangs: sheet?.hangs ?? '',
+  drinks: sheet?.drinks ?? '',
 });
 
 /** `2 x ring, gasket` */
@@ -81,4 +85,6 @@ export const partSheet = (draft: SheetDraft): Schemas['Sheet'] => ({
   seal: draft.seal,
   uses: listed(draft.uses),
   only_for: draft.only_for,
+  hangs: draft.hangs,
+  drinks: draft.drinks || null,
 });

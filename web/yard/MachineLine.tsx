@@ -75,6 +75,7 @@ export function MachineLine({ line, person, onLogHours }: Props) {
           rail={line.rail}
           stoodDown={line.stood_down}
           onLogHours={mayLog ? onLogHours : undefined}
+          onLead={mayService ? (rules) => navigate(`/bench/new/${line.id}?rules=${rules.join()}`) : undefined}
           onRecord={mayService ? (rules) => navigate(`${sheet}/service?rules=${rules.join()}`) : undefined}
         />
       </OnRail>

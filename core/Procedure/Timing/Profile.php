@@ -29,19 +29,16 @@ final class Profile
             return $from;
         }
         $start = $from;
-        foreach ($this->times as $at => $time) {
-            $until = $this->times[$at + 1] ?? null;
-            if ($until !== null && $until <= $start) {
-                continue;
-            }
-            if ($minutes !== null && $time >= $start + $minutes) {
+        $last = count($this->times) - 1;
+        for ($at = $this->lastUpTo($from); $at <= $last; $at++) {
+            if ($minutes !== null && $this->times[$at] >= $start + $minutes) {
                 break;
             }
             if ($this->taken[$at] >= $this->most) {
-                if ($until === null) {
+                if ($at === $last) {
                     return null;
                 }
-                $start = max($start, $until);
+                $start = max($start, $this->times[$at + 1]);
             }
         }
 
@@ -63,19 +60,28 @@ final class Profile
 
     private function breakAt(int $minute): int
     {
+        $at = $this->lastUpTo($minute);
+        if ($this->times[$at] !== $minute) {
+            $at++;
+            array_splice($this->times, $at, 0, [$minute]);
+            array_splice($this->taken, $at, 0, [$this->taken[$at - 1]]);
+        }
+
+        return $at;
+    }
+
+    /** The last change at a minute or before it. */
+    private function lastUpTo(int $minute): int
+    {
         $low = 0;
         $high = count($this->times);
-        while ($low < $high) {
+        while ($high - $low > 1) {
             $middle = intdiv($low + $high, 2);
-            if ($this->times[$middle] < $minute) {
-                $low = $middle + 1;
+            if ($this->times[$middle] <= $minute) {
+                $low = $middle;
             } else {
                 $high = $middle;
             }
-        }
-        if (($this->times[$low] ?? null) !== $minute) {
-            array_splice($this->times, $low, 0, [$minute]);
-            array_splice($this->taken, $low, 0, [$this->taken[$low - 1]]);
         }
 
         return $low;

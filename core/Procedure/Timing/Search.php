@@ -19,6 +19,9 @@ final readonly class Search
 
     private const CHANGES = 1_500;
 
+    /** Of many steps each change takes longer, and fewer are tried. */
+    private const STEPS_CHANGED = 90_000;
+
     private const REMEMBERED = 40;
 
     /** More than any mean of starts. */
@@ -85,7 +88,8 @@ final readonly class Search
         $best = $starts;
         $least = $cost;
         $before = array_fill(0, self::REMEMBERED, $cost);
-        for ($change = 0; $change < self::CHANGES && ($best === null || $this->length($best) > $this->bound); $change++) {
+        $changes = min(self::CHANGES, intdiv(self::STEPS_CHANGED, $last + 1));
+        for ($change = 0; $change < $changes && ($best === null || $this->length($best) > $this->bound); $change++) {
             $next = $order;
             for ($moves = $random->getInt(1, 3); $moves > 0; $moves--) {
                 $moved = array_splice($next, $random->getInt(0, $last), 1);
