@@ -11,6 +11,7 @@ use Core\Inspect\Instrument\Level;
 use Core\Machine\CompartmentKind;
 use Core\Machine\MachineClass;
 use Core\Machine\OpeningRole;
+use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Measure\Dimension;
 use Core\Procedure\Compartment;
@@ -34,6 +35,9 @@ final class ServiceFields
 
     /** What belongs to what a service takes, and not to its order. */
     private const OF_NEEDS = ['compartment' => ['fluid', 'pour'], 'part' => ['kit', 'number']];
+
+    /** @var array<string, true> */
+    private array $keys = [];
 
     /** @var array<string, Compartment|Opening|Part> by key */
     private array $places = [];
@@ -109,7 +113,7 @@ final class ServiceFields
         $kind = $row->choice('kind', CompartmentKind::Engine, 'the kind of compartment');
         $amount = BookAmount::read($row);
         $openings = array_values(array_filter(array_map(
-            $this->opening(...),
+            fn (Fields $opening): ?Opening => $this->opening($opening, $kind->subject()),
             $this->rows($row, 'openings', 'the openings'),
         )));
         $filling = $this->filling($row);
@@ -144,7 +148,7 @@ final class ServiceFields
         }
     }
 
-    private function opening(Fields $row): ?Opening
+    private function opening(Fields $row, Subject $subject): ?Opening
     {
         $role = $row->option('role', array_column(OpeningRole::cases(), 'value'), 'what the opening is for');
         $key = $this->key($row);
@@ -158,6 +162,7 @@ final class ServiceFields
             $this->wordsOrList($row, 'loose', 'the loose pieces'),
             $torque === null ? '' : $row->written('torque'),
             $row->flag('magnet', 'whether it has a magnet'),
+            subject: $subject,
         );
         if ($key === null || $role === null) {
             return null;
@@ -204,7 +209,8 @@ final class ServiceFields
         $isFlag = $row->isFlag('drinks');
         $drunk = $isFlag ? null : $row->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume);
         $torque = $row->optionalMeasure('torque', 'the torque', Dimension::Torque);
-        if ($in !== null && ! ($this->places[$in] ?? null) instanceof Compartment) {
+        $holder = $this->places[$in ?? ''] ?? null;
+        if ($in !== null && ! $holder instanceof Compartment) {
             $row->fault('in', "No compartment has the key \"{$in}\".");
         }
         $part = new Part(
@@ -218,6 +224,7 @@ final class ServiceFields
             $this->wordsOrList($row, 'loose', 'the loose pieces'),
             $this->seal($row),
             $torque === null ? '' : $row->written('torque'),
+            subject: $holder instanceof Compartment ? $holder->kind->subject() : Subject::Other,
         );
         $this->passOver($row, 'part');
         if ($key !== null) {
@@ -287,9 +294,10 @@ final class ServiceFields
     private function key(Fields $row): ?string
     {
         $key = trim((string) $row->text('key', 'the key'));
-        if (isset($this->places[$key])) {
+        if (isset($this->keys[$key])) {
             $row->fault('key', "\"{$key}\" is there already: keys are unique.");
         }
+        $this->keys[$key] = true;
 
         return $key === '' ? null : $key;
     }

@@ -280,6 +280,45 @@ final class BenchTest extends BenchTestCase
         self::assertSame('The least of a wrench is a torque, like 1 N·m.', $odd->assertUnprocessable()->json('errors')['wrenches.0.least'][0]);
     }
 
+    public function test_a_task_is_put_off_with_a_reason_and_what_was_found_is_put_right(): void
+    {
+        $this->send([$this->look($this->machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'act', 'words' => 'Dripping'])]);
+        $this->make(['rules' => [...$this->rules('Engine oil'), ...$this->rules('Grease')], 'findings' => ['leaks']])->assertCreated();
+        [$oil] = $this->rules('Engine oil');
+        $this->step('secure', 'put_off', ['rule' => $oil])->assertUnprocessable()
+            ->assertJsonPath('errors.because.0', 'Say why it is put off.');
+        $this->step('secure', 'put_off', ['rule' => $oil, 'because' => 'The filter is not here'])->assertCreated();
+        $this->patchJson("/api/jobs/{$this->job}", ['rules' => $this->rules('Grease'), 'findings' => ['leaks']], ['If-Match' => '"1"'])->assertOk();
+        $this->walk();
+        $entry = $this->signOff(['hours' => '126'])->assertCreated()->json('entry');
+        self::assertStringContainsString('Put off: engine oil and filter', $entry['in_words']);
+        self::assertStringContainsString('put off: The filter is not here', $entry['note']);
+        self::assertSame(['past', 'fresh'], [$this->state('Engine oil'), $this->state('Grease')]);
+        self::assertSame([], $this->getJson("/api/machines/{$this->machine}/walk")->json('findings'));
+    }
+
+    public function test_a_clock_that_was_set_back_makes_no_wait_longer_and_none_shorter(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        $this->walk('run');
+        $this->step('run', 'started')->assertCreated();
+        $this->travel(6)->minutes();
+        // The device says it is an hour earlier than it is.
+        $early = now()->subHour()->format('Y-m-d\TH:i:s\Z');
+        $sent = $this->postJson('/api/notes', ['sent_at' => $early, 'notes' => [[
+            'id' => '6f0d7c1e-0b1a-4c55-8f1e-2b6a4e1d9c01',
+            'kind' => 'step',
+            'at' => $early,
+            'machine_id' => $this->machine,
+            'job' => $this->job,
+            'step' => 'run',
+            'did' => 'done',
+        ]]]);
+        self::assertSame('written', $sent->json('results.0.status'));
+        $told = array_column($this->job()['told'], null, 'id');
+        self::assertSame(now()->toAtomString(), $told['6f0d7c1e-0b1a-4c55-8f1e-2b6a4e1d9c01']['at']);
+    }
+
     public function test_what_is_not_written_down_is_asked_for_instead_of_a_blind_procedure(): void
     {
         $this->make([])->assertUnprocessable()->assertJsonPath('errors.rules.0', 'Choose at least one thing to do.');

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -15,6 +16,7 @@ import { usePerson } from '../shell/Shell';
 import { STATE_OF_STEP } from './JobMarks';
 import { JobRail } from './JobRail';
 import { isSettled, type Progress, type Step, type Told } from './progress';
+import { jobQuery } from './queries';
 import { nextOf } from './StepPage';
 import { Timers } from './Timers';
 import { useJob } from './useJob';
@@ -157,27 +159,47 @@ function StepLine({ id, step, number, progress, told, steps }: LineProps) {
   );
 }
 
-/** A task is left for another day, with a reason; what of it is open is done up all the same. */
+/** A task is left for another day, with a reason, where nothing of it stands open. */
 function PutOff({ id, onClose }: { id: string; onClose: () => void }) {
-  const { job, tell, progress } = useJob(id);
+  const queries = useQueryClient();
+  const { job, tell } = useJob(id);
   const [because, setBecause] = useState('');
-  if (!job || !progress) return null;
-  const tasks = job.tasks.filter(({ rule_id: rule }) => rule !== null);
-  const put = async (rule: number | null) => {
-    const [first] = job.steps;
-    if (!first || because.trim() === '') return;
+  const put = useWrite(
+    (_header, rule: number) =>
+      answer(
+        api.PATCH('/jobs/{job}', {
+          params: { path: { job: id }, header: { 'If-Match': `"${job?.version}"` } },
+          body: { ...job?.wanted, rules: job?.wanted.rules.filter((other) => other !== rule) ?? [] },
+        }),
+      ),
+    (changed) => {
+      queries.setQueryData(jobQuery(id).queryKey, changed);
+      onClose();
+    },
+  );
+  const [first] = job?.steps ?? [];
+  if (!job || !first) return null;
+  const putOff = async (rule: number) => {
     await tell(first, 'put_off', { rule, because: because.trim() });
-    onClose();
+    await put.send(rule);
   };
   return (
     <Dialog title="Put a task off" isOpen onClose={onClose}>
-      <p>What was opened for it is still closed; steps that cannot be done now are told so one by one.</p>
+      <p>It stays due. What was opened for it is closed first.</p>
       <Field label="Why" value={because} onChange={setBecause} lines />
-      {tasks.map(({ rule_id: rule, name }) => (
-        <MainButton key={rule} isDisabled={because.trim() === ''} onPress={() => put(rule)}>
-          Put off: {name}
-        </MainButton>
-      ))}
+      <Refusal refused={put.refused} />
+      {job.tasks.map(
+        ({ rule_id: rule, name }) =>
+          rule !== null && (
+            <MainButton
+              key={rule}
+              isDisabled={because.trim() === '' || put.busy || job.tasks.length === 1}
+              onPress={() => putOff(rule)}
+            >
+              Put off: {name}
+            </MainButton>
+          ),
+      )}
     </Dialog>
   );
 }

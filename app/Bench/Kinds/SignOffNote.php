@@ -27,6 +27,7 @@ use App\Machines\Meter;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\Written;
+use App\Rulebook\Rule;
 
 /** A job is signed off: what was done at its steps becomes a line of the logbook. */
 final readonly class SignOffNote implements NoteKind
@@ -101,17 +102,16 @@ final readonly class SignOffNote implements NoteKind
     /** Tasks that were left for another day, with why. */
     private static function putOff(Job $job, Entry $entry): void
     {
-        $byRule = array_column($job->plan['tasks'], null, 'rule_id');
-        foreach ($job->told->where('did', Did::PutOff)->unique(fn (StepTold $told): mixed => $told->said['rule'] ?? null) as $told) {
-            $task = $byRule[$told->said['rule'] ?? 0] ?? null;
-            if ($task !== null) {
-                $entry->decisions()->create([
-                    'task_id' => $task['task_id'],
-                    'task' => $task['name'],
-                    'kind' => DecisionKind::PutOff,
-                ]);
-                $entry->update(['note' => trim("{$entry->note} {$task['name']} put off: {$told->said['because']}.")]);
-            }
+        $told = $job->told->where('did', Did::PutOff)->keyBy(fn (StepTold $one): int => (int) ($one->said['rule'] ?? 0));
+        $rules = Rule::query()->where('machine_id', $job->machine_id)->whereKey($told->keys())->with('task')->get();
+        foreach ($rules as $rule) {
+            $because = $told[$rule->id]->said['because'] ?? '';
+            $entry->decisions()->create([
+                'task_id' => $rule->task_id,
+                'task' => $rule->task->name,
+                'kind' => DecisionKind::PutOff,
+            ]);
+            $entry->update(['note' => trim("{$entry->note} {$rule->task->name} put off: {$because}")]);
         }
     }
 }

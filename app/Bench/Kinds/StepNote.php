@@ -104,6 +104,11 @@ final readonly class StepNote implements NoteKind
 
             return;
         }
+        if ($did === Did::PutOff) {
+            self::refuseWithoutReason($note, 'Say why it is put off.');
+
+            return;
+        }
         if ($did === Did::Done && $state === StepState::Done) {
             return;
         }
@@ -111,7 +116,7 @@ final readonly class StepNote implements NoteKind
         match ($did) {
             Did::Done => $this->admitDone($job, $progress, $step, $note),
             Did::Poured => $this->asked->poured($job, $step, $note),
-            Did::Cannot => self::refuseWithoutReason($note),
+            Did::Cannot => self::refuseWithoutReason($note, 'Say why it cannot be done.'),
             default => null,
         };
     }
@@ -153,10 +158,10 @@ final readonly class StepNote implements NoteKind
         }
     }
 
-    private static function refuseWithoutReason(Note $note): void
+    private static function refuseWithoutReason(Note $note, string $asks): void
     {
         if (trim((string) ($note->given['because'] ?? '')) === '') {
-            throw Refusal::field('because', 'Say why it cannot be done.');
+            throw Refusal::field('because', $asks);
         }
     }
 }

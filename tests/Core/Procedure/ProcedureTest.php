@@ -1,0 +1,281 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Procedure;
+
+use Core\Form\BadInput;
+use Core\Reckoner\Catalogue;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The fills and drains of the trade handbook (sections 7 to 9 and 17), step by step, through the calculator. */
+final class ProcedureTest extends TestCase
+{
+    private const DRAIN = ['role' => 'drain', 'seal' => 'W 18', 'torque' => '22 ft-lb'];
+
+    /** @var array<string, array<string, mixed>> by key */
+    private array $steps = [];
+
+    public function test_an_engine_of_1_6_to_1_8_litres_with_a_filter_that_hangs_upright(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'oil'], ['act' => 'replace', 'at' => 'filter']], [[
+            'key' => 'oil',
+            'kind' => 'engine',
+            'capacity' => ['min' => '1.6 L', 'max' => '1.8 L'],
+            'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'plug', ...self::DRAIN]],
+            'fill' => ['method' => 'stick', 'prefill' => '0.8 L', 'run' => 5],
+            'protocol' => ['engine' => 'off', 'wait_minutes' => 2, 'held' => 'rested'],
+        ]], [['key' => 'filter', 'kind' => 'filter', 'in' => 'oil', 'hangs' => 'upright', 'drinks' => '0.2 L', 'loose' => ['spring']]]);
+        $this->inThisOrder(
+            'secure',
+            'warm',
+            'clean',
+            'loosen:cap',
+            'open:cap',
+            'open:plug',
+            'remove:filter',
+            'compare:filter',
+            'prefill:filter',
+            'fit:filter',
+            'count_on:filter',
+            'pour:oil',
+            'close:cap',
+            'run',
+            'wait:oil',
+            'read:oil',
+            'top_up:oil',
+            'try',
+            'leaks_again',
+            'reset',
+        );
+        $this->inThisOrder('remove:filter', 'look:filter', 'fit:filter');
+        $this->inThisOrder('remove:filter', 'count_off:filter', 'fit:filter');
+        $this->inThisOrder('open:plug', 'drain:plug', 'look:plug', 'close:plug', 'torque:plug', 'run');
+        self::assertSame([5, 10, 5, 2], array_column([$this->steps['warm'], $this->steps['drain:plug'], $this->steps['run'], $this->steps['wait:oil']], 'minutes'));
+        self::assertFalse($this->steps['drain:plug']['attended'], 'other work meanwhile');
+        self::assertSame(['spring'], $this->steps['count_on:filter']['pieces']);
+        self::assertStringContainsString('with a new W 18', $this->steps['close:plug']['says']);
+    }
+
+    public function test_two_drives_of_2_quarts_are_filled_until_their_vents_run_and_purged_off_the_ground(): void
+    {
+        $drive = fn (string $side): array => [
+            'key' => $side,
+            'kind' => 'hydrostatic',
+            'capacity' => '2 qt',
+            'openings' => [
+                ['key' => "{$side} fill", 'role' => 'fill', 'torque' => '180 in-lb'],
+                ['key' => "{$side} vent", 'role' => 'vent', 'torque' => '180 in-lb'],
+                ['key' => "{$side} drain", ...self::DRAIN],
+            ],
+            'fill' => ['method' => 'line', 'vents' => true, 'purge' => 6],
+        ];
+        $answer = $this->reckon(
+            [['act' => 'replace', 'at' => 'left'], ['act' => 'replace', 'at' => 'right']],
+            [$drive('left'), $drive('right')],
+        );
+        foreach (['left', 'right'] as $side) {
+            $this->inThisOrder("open:{$side} vent", "open:{$side} drain", "close:{$side} drain", "pour:{$side}", "close:{$side} vent", 'raise', "purge:{$side}", 'lower', "wait:{$side}", "read:{$side}");
+            self::assertStringContainsString('6 cycles', $this->steps["purge:{$side}"]['says']);
+            self::assertContains('The wheels are off the ground and turn: nobody near.', $this->steps["purge:{$side}"]['cautions']);
+        }
+        self::assertCount(1, array_filter($answer['steps'], fn (array $step): bool => $step['act'] === 'warm'), 'one warm-up for both');
+        self::assertContains(['resource' => 'stand', 'from' => 'raise', 'to' => 'lower'], $answer['holds']);
+    }
+
+    public function test_a_sump_with_a_tank_and_two_drains_and_a_transmission_of_8_gallons(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'sump'], ['act' => 'replace', 'at' => 'gear']], [
+            [
+                'key' => 'sump',
+                'kind' => 'engine',
+                'capacity' => '7 qt',
+                'openings' => [['key' => 'f', 'role' => 'fill'], ['key' => 's1', ...self::DRAIN], ['key' => 's2', ...self::DRAIN], ['key' => 'tank', ...self::DRAIN]],
+                'fill' => ['method' => 'stick', 'share_first' => '0.7', 'run' => 10],
+                'protocol' => ['engine' => 'off', 'temperature' => 'warm'],
+            ],
+            [
+                'key' => 'gear',
+                'kind' => 'transmission',
+                'capacity' => '8 gal',
+                'openings' => [['key' => 'gf', 'role' => 'fill'], ['key' => 'front', ...self::DRAIN], ['key' => 'rear', ...self::DRAIN], ['key' => 'plug', 'role' => 'level']],
+                'fill' => ['method' => 'level_plug'],
+            ],
+        ]);
+        foreach (['s1', 's2', 'tank'] as $drain) {
+            $this->inThisOrder("drain:{$drain}", "close:{$drain}", 'pour:sump');
+        }
+        foreach (['front', 'rear'] as $drain) {
+            $this->inThisOrder('loosen:gf', "open:{$drain}", "drain:{$drain}", "close:{$drain}", 'pour:gear', 'read:gear', 'close:plug');
+            self::assertSame(30, $this->steps["drain:{$drain}"]['minutes'], 'gear oil drips longer');
+        }
+        $this->inThisOrder('open:plug', 'pour:gear');
+        self::assertSame(10, $this->steps['run']['minutes']);
+    }
+
+    public function test_coolant_is_run_warm_cooled_until_it_can_be_touched_and_then_opened(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'coolant']], [[
+            'key' => 'coolant',
+            'kind' => 'coolant',
+            'capacity' => '7 gal',
+            'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'tap', 'role' => 'drain']],
+            'fill' => ['method' => 'line'],
+        ]]);
+        $this->inThisOrder('warm', 'cool:coolant', 'loosen:cap', 'open:tap', 'pour:coolant', 'purge:coolant', 'wait:coolant', 'read:coolant', 'top_up:coolant');
+        self::assertContains('Never open the cooling system hot.', $this->steps['loosen:cap']['cautions']);
+        // Handbook section 9: 7 gal at 50 % is 3.5 gal of concentrate and 3.5 gal of distilled water.
+        $mix = Catalogue::reckon('coolant-mix', ['volume' => '7 gal', 'percent' => '50', 'glycol' => 'ethylene'], new \DateTimeImmutable('2026-05-14'));
+        self::assertSame(['3.5', '3.5'], [$mix['concentrate']['value'], $mix['water']['value']]);
+    }
+
+    public function test_a_final_drive_is_turned_to_its_plug_drained_inside_and_outside_and_turned_to_its_marks(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'hub']], [[
+            'key' => 'hub',
+            'kind' => 'final_drive',
+            'capacity' => '1.5 qt',
+            'drain_way' => 'hub',
+            'openings' => [['key' => 'f', 'role' => 'fill', 'tool' => '22 mm'], ['key' => 'inner', ...self::DRAIN], ['key' => 'outer', ...self::DRAIN], ['key' => 'mark', 'role' => 'level']],
+            'fill' => ['method' => 'level_plug'],
+        ]], machine: ['class' => 'crawler', 'engine' => 'diesel', 'raised' => true]);
+        foreach (['inner', 'outer'] as $drain) {
+            $this->inThisOrder('raise', 'turn_low:hub', "open:{$drain}", "close:{$drain}", 'turn_level:hub', 'pour:hub', 'lower');
+        }
+    }
+
+    public function test_a_power_shift_is_read_idling(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'shift'], ['act' => 'replace', 'at' => 'oil']], [
+            [
+                'key' => 'shift',
+                'kind' => 'transmission',
+                'openings' => [['key' => 'f', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']],
+                'protocol' => ['engine' => 'idling'],
+            ],
+            ['key' => 'oil', 'kind' => 'engine', 'openings' => [['key' => 'c', 'role' => 'fill'], ['key' => 'p', 'role' => 'drain']]],
+        ]);
+        $this->inThisOrder('run', 'wait:oil', 'read:oil', 'top_up:oil', 'run:shift', 'read:shift');
+        self::assertArrayNotHasKey('wait:shift', $this->steps, 'stopped it reads over full');
+        self::assertStringContainsString('stopped it reads over full', $this->steps['run:shift']['says']);
+    }
+
+    public function test_a_fuel_filter_of_a_diesel_is_shut_off_bled_and_looked_over(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'filter']], [['key' => 'fuel', 'kind' => 'fuel', 'valve' => 'lever across is shut']], [
+            ['key' => 'filter', 'kind' => 'filter', 'in' => 'fuel'],
+        ], ['class' => 'tractor', 'engine' => 'diesel']);
+        $this->inThisOrder('shut_off:fuel', 'remove:filter', 'fit:filter', 'turn_on:fuel', 'purge:fuel', 'try');
+        $this->inThisOrder('fit:filter', 'look_over:filter', 'try');
+        // Handbook section 16, row 39: tank not full, valve shut, screw turned in before the bubbles end.
+        foreach (['Tank full', 'valve open', 'until no bubbles come'] as $condition) {
+            self::assertStringContainsString($condition, $this->steps['purge:fuel']['says']);
+        }
+        self::assertContains('No flame, no sparks; ventilate and wear gloves.', $this->steps['remove:filter']['cautions']);
+    }
+
+    public function test_a_filters_only_change_is_run_and_read_since_the_new_ones_drink(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'filter']], [[
+            'key' => 'drive',
+            'kind' => 'hydraulic',
+            'openings' => [['key' => 'f', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']],
+        ]], [['key' => 'filter', 'kind' => 'filter', 'in' => 'drive']]);
+        $this->inThisOrder('fit:filter', 'run', 'read:drive', 'top_up:drive');
+        self::assertArrayNotHasKey('drain:d', $this->steps, 'the oil stays in');
+    }
+
+    public function test_pedals_uncoupled_for_measuring_are_coupled_again_before_anything_runs(): void
+    {
+        $this->reckon([
+            ['act' => 'adjust', 'at' => 'pedals', 'check' => 'pedal play', 'undoes' => 'pedals uncoupled'],
+            ['act' => 'lubricate', 'at' => 'pivot', 'undoes' => ['pedals uncoupled']],
+        ], [], [['key' => 'pedals', 'kind' => 'other'], ['key' => 'pivot', 'kind' => 'other']]);
+        $this->inThisOrder('undo:pedals_uncoupled', 'measure:pedals:pedal play', 'adjust:pedals:pedal play', 'measure_again:pedals:pedal play', 'couple:pedals_uncoupled', 'try');
+        $this->inThisOrder('undo:pedals_uncoupled', 'lubricate:pivot', 'couple:pedals_uncoupled');
+    }
+
+    public function test_what_is_sucked_out_needs_no_washer_and_no_proof_and_is_measured(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'oil']], [[
+            'key' => 'oil',
+            'kind' => 'engine',
+            'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'stick', 'role' => 'draw']],
+        ]]);
+        self::assertArrayNotHasKey('loosen:cap', $this->steps);
+        self::assertStringContainsString('until it draws air, and measure it', $this->steps['drain:stick']['says']);
+        $this->inThisOrder('open:stick', 'drain:stick', 'pour:oil');
+    }
+
+    /** @param  array<string, mixed>  $given */
+    #[DataProvider('refused')]
+    public function test_what_cannot_be_led_is_refused_with_why(array $given, string $field, string $why): void
+    {
+        try {
+            Catalogue::reckon('procedure', $given, new \DateTimeImmutable('2026-05-14'));
+            self::fail('refused');
+        } catch (BadInput $refused) {
+            self::assertStringContainsString($why, $refused->errors[$field][0] ?? json_encode($refused->errors) ?: '');
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function refused(): iterable
+    {
+        $change = [['act' => 'replace', 'at' => 'oil']];
+        $oil = fn (array ...$openings): array => [['key' => 'oil', 'kind' => 'engine', 'openings' => $openings]];
+        yield 'no way out' => [['tasks' => $change, 'compartments' => $oil(['key' => 'c', 'role' => 'fill'])], 'compartments', 'nothing says how it is emptied'];
+        yield 'no way in' => [['tasks' => $change, 'compartments' => $oil(['key' => 'd', 'role' => 'drain'])], 'compartments', 'nothing says where it is filled'];
+        yield 'nothing to do' => [['tasks' => []], 'tasks', 'Say what is to be done.'];
+        yield 'nowhere' => [['tasks' => [['act' => 'clean', 'at' => 'x']]], 'tasks.0.at', 'has the key "x"'];
+        yield 'a key twice' => [['tasks' => $change, 'compartments' => $oil(['key' => 'oil', 'role' => 'fill'])], 'compartments.0.openings.0.key', 'keys are unique'];
+        yield 'an unknown field' => [['tasks' => $change, 'compartments' => $oil(['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']), 'colour' => 'red'], 'colour', 'no such field'];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $tasks
+     * @param  list<array<string, mixed>>  $compartments
+     * @param  list<array<string, mixed>>  $parts
+     * @param  array<string, mixed>  $machine
+     * @return array<string, mixed>
+     */
+    private function reckon(array $tasks, array $compartments, array $parts = [], array $machine = ['class' => 'tractor']): array
+    {
+        $answer = Catalogue::reckon('procedure', [
+            'tasks' => $tasks,
+            'compartments' => $compartments,
+            'parts' => $parts,
+            'machine' => $machine,
+        ], new \DateTimeImmutable('2026-05-14'));
+        $this->steps = array_column($answer['steps'], null, 'key');
+
+        return $answer;
+    }
+
+    private function inThisOrder(string ...$keys): void
+    {
+        foreach ($keys as $at => $key) {
+            self::assertArrayHasKey($key, $this->steps, implode(' ', array_keys($this->steps)));
+            if ($at > 0) {
+                self::assertContains($keys[$at - 1], $this->before($key), "{$keys[$at - 1]}, then {$key}");
+            }
+        }
+    }
+
+    /** @return list<string> all that must be done before a step */
+    private function before(string $key): array
+    {
+        $before = [];
+        $open = $this->steps[$key]['after'];
+        while ($open !== []) {
+            $one = array_pop($open);
+            if (! in_array($one, $before, true)) {
+                $before[] = $one;
+                $open = [...$open, ...$this->steps[$one]['after']];
+            }
+        }
+
+        return $before;
+    }
+}
