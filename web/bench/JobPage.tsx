@@ -7,7 +7,7 @@ import { useWrite } from '../api/useWrite';
 import { MainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
-import { instant, manyOf } from '../kit/format';
+import { clockTime, instant, manyOf } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
@@ -84,7 +84,9 @@ export default function JobPage() {
       </Lead>
       <Refusal refused={drop.refused} />
       {job.in_pieces.length > 0 && !job.signed_off && (
-        <Caution>{job.machine} is in pieces and stands down by itself until this is signed off.</Caution>
+        <Caution style={{ marginBottom: 14 }}>
+          {job.machine} is in pieces and stands down by itself until this is signed off.
+        </Caution>
       )}
       <Sheet aria-label="When its steps come">
         <JobRail job={job} told={told} progress={progress} at={at} />
@@ -118,10 +120,7 @@ export default function JobPage() {
         </Now>
       </Sheet>
       <Sheet aria-label="Steps">
-        <SheetHeading>
-          {manyOf(job.steps.length, 'step')}{' '}
-          <Soft>Solid: your hands. Hatched: it waits by itself. Dashed: still to come.</Soft>
-        </SheetHeading>
+        <SheetHeading>{manyOf(job.steps.length, 'step')}</SheetHeading>
         <Steps>
           {job.steps.map((step, index) => (
             <li key={step.key}>
@@ -149,7 +148,7 @@ function StepLine({ id, step, number, progress, told, steps }: LineProps) {
         <strong>{step.title}</strong>{' '}
         <Soft>
           {by
-            ? `${by.did === 'cannot' ? `could not: ${by.said.because}` : 'done'}, ${instant(by.at, false)}${by.by ? `, ${by.by}` : ''}`
+            ? `${by.did === 'cannot' ? `could not: ${by.said.because}` : 'done'}, ${clockTime(by.at)}${by.by ? `, ${by.by}` : ''}`
             : state === 'waiting' && waits
               ? `after: ${waits.title}`
               : STATE_OF_STEP[state]}

@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { clockTime } from '../kit/format';
 import { useWidth } from '../kit/useWidth';
 import type { Progress, Step, Told } from './progress';
 
@@ -17,8 +18,7 @@ export function JobRail({ job, told, progress, at }: Props) {
   const wide = Math.max(280, useWidth(frame) - 1);
   const begun = told.length > 0;
   const shifted = begun ? shiftOf(job.steps, told, progress, at) : 0;
-  const last =
-    Math.max(job.minutes, ...job.steps.map(({ begins, minutes }) => begins + minutes)) + Math.max(0, shifted);
+  const last = Math.max(job.minutes, ...job.steps.map(({ begins, minutes }) => begins + minutes)) + shifted;
   const x = (minute: number) => (minute * wide) / Math.max(1, last);
   const start = begun ? Date.parse(told[0]?.at ?? '') : 0;
   const every = EVERY.find((one) => last / one <= wide / 90) ?? 240;
@@ -37,7 +37,7 @@ export function JobRail({ job, told, progress, at }: Props) {
           <g key={minute}>
             <line x1={x(minute)} x2={x(minute)} y1={22} y2={110} stroke="var(--rule)" />
             <text x={x(minute)} y={14} fill="var(--soft)" textAnchor={minute === 0 ? 'start' : 'middle'}>
-              {begun ? clock(start + minute * MINUTE) : minute === 0 ? 'start' : `${minute} min`}
+              {begun ? clockTime(start + minute * MINUTE) : minute === 0 ? 'start' : `${minute} min`}
             </text>
           </g>
         ))}
@@ -45,7 +45,7 @@ export function JobRail({ job, told, progress, at }: Props) {
           const state = progress.states.get(step.key) ?? 'waiting';
           const by = told.find((one) => one.step === step.key && one.did === 'done');
           const end = by ? Math.max(0, (Date.parse(by.at) - start) / MINUTE) : null;
-          const begins = end !== null ? Math.max(0, end - step.minutes) : step.begins + Math.max(0, shifted);
+          const begins = end !== null ? Math.max(0, end - step.minutes) : Math.max(nowAt, step.begins + shifted);
           const ends = end ?? begins + step.minutes;
           const isDone = state === 'done';
           return state === 'spared' || state === 'barred' ? null : (
@@ -65,7 +65,7 @@ export function JobRail({ job, told, progress, at }: Props) {
         })}
         <line x1={0} x2={wide} y1={69} y2={69} stroke="var(--ink)" strokeWidth="2" />
         <text x={0} y={128} fill="var(--soft)">
-          above: your hands; below: by itself
+          above your hands, below it waits by itself; dashed is still to come
         </text>
         {begun && !job.signed_off && (
           <g>
@@ -84,6 +84,3 @@ function shiftOf(steps: Step[], told: Told[], progress: Progress, at: number): n
   const next = steps.find(({ key }) => progress.states.get(key) === 'ready');
   return next ? (at - start) / MINUTE - next.begins : 0;
 }
-
-const time = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
-const clock = (moment: number): string => time.format(new Date(moment));

@@ -36,12 +36,17 @@ const moment = new Intl.DateTimeFormat(YARD_LOCALE, {
 });
 const localDay = new Intl.DateTimeFormat(YARD_LOCALE, { day: 'numeric', month: 'short', year: 'numeric' });
 
+const hourAndMinute = new Intl.DateTimeFormat(YARD_LOCALE, { hour: '2-digit', minute: '2-digit' });
+
 const utc = (day: string): Date => new Date(`${day}T00:00:00Z`);
 
 export const longDay = (day: string): string => dayFormat.format(utc(day));
 export const dayAndMonth = (day: string): string => shortDay.format(utc(day));
 export const headingDay = (day: string): string => heading.format(utc(day));
 export const instant = (at: string, dayOnly: boolean): string => (dayOnly ? localDay : moment).format(new Date(at));
+
+/** `09:41` */
+export const clockTime = (at: string | number): string => hourAndMinute.format(new Date(at));
 
 /** `5 to 16 Jun`, `28 Nov to 3 Dec`, or the one day. */
 export function daySpan(from: string, to: string): string {
