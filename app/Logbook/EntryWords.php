@@ -82,13 +82,12 @@ final class EntryWords
         return implode('. ', array_filter([$words, $mended->isEmpty() ? '' : "Put right: {$putRight}", $putOff]));
     }
 
-    /** What goes without saying where the rest is told: an opening closed as it should be, what was fit or told with another. */
+    /** What goes without saying where the rest is told: an opening closed as it should be, a finding that is told as one. */
     private static function isTrifle(Act $act): bool
     {
         return match ($act->kind) {
             ActKind::Closed => $act->fitting === null || ! ($act->fitting->reused || $act->fitting->by_feel),
-            ActKind::Looked, ActKind::Measured => $act->task_id === null && $act->outcome !== Outcome::PutRight
-                && in_array($act->verdict, [null, Verdict::Fit], true) && $act->entry_id !== null && $act->told_with !== null,
+            ActKind::Looked => str_starts_with($act->check_key, 'own-') && $act->outcome === Outcome::Done,
             default => false,
         };
     }
@@ -102,7 +101,8 @@ final class EntryWords
     {
         $act = $acts->firstOrFail();
         $word = match (true) {
-            $act->kind === ActKind::Changed => 'replaced',
+            $act->kind === ActKind::Changed,
+            $act->kind === ActKind::Filled && $act->meets && $act->task_id !== null => 'replaced',
             $act->kind === ActKind::Looked && $act->task_id !== null => 'inspected',
             default => $act->kind->word(),
         };

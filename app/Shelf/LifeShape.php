@@ -9,6 +9,7 @@ use App\Logbook\Acts\ActWords;
 use App\Machines\Sheets;
 use App\Machines\Spot;
 use Brick\Math\BigDecimal;
+use Core\Fluid\DrainedAgainstPoured;
 use Core\Fluid\FluidLife;
 use Core\Fluid\FluidMove;
 use Core\Fluid\Level\LevelMark;
@@ -75,6 +76,14 @@ final readonly class LifeShape
             $most->unit ?? self::lastUnit($rows) ?? Unit::Litre,
             $now,
         );
+    }
+
+    /** What filled it the last time, and what was added since; null where nobody knows. */
+    public function wentIn(): ?Quantity
+    {
+        $litres = DrainedAgainstPoured::wentIn($this->moves);
+
+        return $litres === null ? null : Quantity::of($litres, Unit::Litre)->to($this->unit);
     }
 
     /** @return array<string, mixed> as the contract's `FluidLife` */

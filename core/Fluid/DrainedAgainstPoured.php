@@ -45,7 +45,7 @@ final readonly class DrainedAgainstPoured
         if ($drained === null || $occasion === null) {
             return null;
         }
-        $poured = self::pouredBefore($moves, $occasion);
+        $poured = self::wentIn($moves, $occasion);
 
         return $poured === null ? null : self::compare(
             Quantity::of($drained, Unit::Litre)->to($unit),
@@ -77,11 +77,12 @@ final readonly class DrainedAgainstPoured
     }
 
     /**
-     * What filled it the last time before, and what was added since.
+     * What filled it the last time before an occasion, or up to now, and what was added since.
      *
-     * @param  list<FluidMove>  $moves
+     * @param  list<FluidMove>  $moves  oldest first
+     * @return BigDecimal|null litres; null where nobody knows
      */
-    private static function pouredBefore(array $moves, string $occasion): ?BigDecimal
+    public static function wentIn(array $moves, ?string $occasion = null): ?BigDecimal
     {
         $news = array_column(array_filter($moves, fn (FluidMove $move): bool => $move->isNew), 'occasion');
         $began = null;

@@ -151,6 +151,88 @@ final class BenchTest extends BrowserTestCase
         self::assertStringContainsString('It is rounded off.', implode(' ', $findings));
     }
 
+    public function test_an_axle_with_two_drains_is_filled_until_it_runs_at_its_level_plug(): void
+    {
+        $machine = $this->machine('101', 'tractor');
+        $this->keeper()->ask('POST', "/machines/{$machine['id']}/rules", [
+            'task' => 'Front axle oil',
+            'kind' => 'replace',
+            'spots' => ['front_axle'],
+            'every' => ['hours' => '100'],
+        ], ['Idempotency-Key: '.bin2hex(random_bytes(8))]);
+        $this->sheet($machine['id'], 'front_axle', [
+            'capacities' => [['amount' => '4.5 L']],
+            'specification' => ['kind' => 'gear_oil'],
+        ]);
+        $job = $this->make($machine['id'], 'Front axle oil');
+        $this->signIn();
+        $this->browser->open("/bench/{$job}/step");
+        $met = $this->goOn([
+            '/^Look: Front axle oil/' => 'Write it down',
+            '/^Pour: Front axle oil/' => 'Poured 3.83 L',
+            '/^Read the level/' => 'It stands at the threads, or just running',
+            '/^Tighten: /' => 'Snug plus an eighth',
+            '/^Warm it up/' => 'Start, 10 min',
+        ]);
+        $order = array_flip($met);
+        foreach (['drain', 'second drain'] as $drain) {
+            self::assertLessThan($order["Open: Front axle oil {$drain}"], $order['Loosen: Front axle oil filler'], 'fill plug loose before drain plug');
+            self::assertLessThan($order['Pour: Front axle oil'], $order["Close: Front axle oil {$drain}"]);
+        }
+        self::assertLessThan($order['Close: Front axle oil level plug'], $order['Read the level: Front axle oil']);
+        $this->press('Sign it off');
+        $this->browser->type('Hour meter', '101.5');
+        $this->press('Sign it off');
+        $this->browser->see('Due at 201.5 h');
+        self::assertStringContainsString('front axle oil replaced, 3.825 L', $this->entries($machine['id'], 'service')[0]['in_words']);
+        $findings = array_column($this->walk($machine['id'])['findings'], 'why');
+        self::assertContains('Tightened by feel.', $findings, 'nobody wrote a torque down');
+    }
+
+    /**
+     * Does every step as it comes, by its large press or by what is said for it, and moves the clock where it waits.
+     *
+     * @param  array<string, string>  $presses  by what a step's title is like
+     * @return list<string> the steps met, in their order
+     */
+    private function goOn(array $presses): array
+    {
+        $met = [];
+        for ($round = 0; $round < 120; $round++) {
+            $step = (string) $this->browser->until(
+                fn (): mixed => $this->browser->script('return document.querySelector("main h2")?.innerText'),
+                'a step',
+            );
+            if ($step === 'All steps are told') {
+                return array_values(array_unique($met));
+            }
+            $met[] = $step;
+            if (str_contains($this->browser->text(), 'Not over yet')) {
+                $this->browser->moveClock(300);
+                $this->browser->until(
+                    fn (): bool => ! str_contains($this->browser->text(), 'Not over yet') || str_contains($this->browser->text(), ':'),
+                    'time to pass',
+                );
+
+                continue;
+            }
+            $this->browser->script('document.querySelectorAll("main div > label > input[type=checkbox], main label[data-rac] input[type=checkbox]").forEach(box => box.closest("[role=group]") || box.checked || box.click())');
+            $this->browser->script('[...document.querySelectorAll("main label")].find(label => label.innerText.trim() === "dark")?.querySelector("input")?.click()');
+            $this->browser->script('[...document.querySelectorAll("main label")].filter(label => ["level", "at the threads, or just running"].includes(label.innerText.trim())).forEach(label => label.querySelector("input").click())');
+            $press = $this->browser->offers('Done, it stands') ? 'Done, it stands' : 'Done';
+            foreach ($presses as $like => $said) {
+                $press = preg_match($like, $step) && $press === 'Done' ? $said : $press;
+            }
+            $this->press($press);
+            $this->browser->until(
+                fn (): bool => $this->browser->script('return document.querySelector("main h2")?.innerText') !== $step
+                    || str_contains($this->browser->text(), 'Not over yet'),
+                "{$step} to be left",
+            );
+        }
+        self::fail('The job never ends: '.implode(', ', $met));
+    }
+
     /** @return array{id: int, name: string} a mower whose engine's book is written down, its oil due */
     private function engine(): array
     {

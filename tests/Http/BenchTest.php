@@ -259,6 +259,12 @@ final class BenchTest extends BenchTestCase
         $this->step('look:engine_oil_drain', 'done', ['seen' => ['milky'], 'amount' => '2.2 L'])->assertCreated();
         $this->walk();
         $this->signOff(['hours' => '126'])->assertCreated();
+        $this->make(['rules' => $this->rules('Engine oil')])->assertCreated();
+        self::assertSame(
+            'Less than 2 L (2.11 qt) that had gone in. Does it still drip, was it low, or is there a second drain?',
+            $this->asks('look:engine_oil_drain')['amounts'][0]['says'],
+            '0.4 L in the filter and 1.6 L',
+        );
         self::assertStringContainsString('water', strtolower($this->getJson("/api/machines/{$this->machine}/walk")->json('findings.0.why')));
     }
 

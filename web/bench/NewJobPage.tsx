@@ -3,10 +3,11 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
-import { machineQuery } from '../api/queries';
+import { machineQuery, plateQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { newId } from '../kept/store';
 import { MainButton, quietLink } from '../kit/Button';
+import { Choice } from '../kit/Choice';
 import { dayAndMonth, manyOf } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
@@ -56,12 +57,14 @@ function Choosing({ machine, choices, asked }: Props) {
   );
   const [findings, setFindings] = useState<string[]>([]);
   const [raised, setRaised] = useState(false);
+  const plate = useQuery(plateQuery(machine.id));
+  const [spots, setSpots] = useState<number[]>([]);
   const make = useWrite(
     (header) =>
       answer(
         api.POST('/machines/{machine}/jobs', {
           params: { path: { machine: machine.id }, header },
-          body: { id: newId(), rules, findings, raised },
+          body: { id: newId(), rules, findings, spots, raised },
         }),
       ),
     async (job) => {
@@ -72,7 +75,8 @@ function Choosing({ machine, choices, asked }: Props) {
   );
   const toggle = <T,>(list: T[], one: T, on: boolean): T[] =>
     on ? [...list, one] : list.filter((other) => other !== one);
-  const chosen = rules.length + findings.length;
+  const chosen = rules.length + findings.length + spots.length;
+  const parts = (plate.data?.spots ?? []).filter(({ kind }) => kind === 'part' || kind === 'opening');
   return (
     <Page>
       <title>{`A job on ${machine.name}`}</title>
@@ -115,6 +119,27 @@ function Choosing({ machine, choices, asked }: Props) {
           </Lines>
         </Sheet>
       )}
+      <Sheet aria-label="Anything else">
+        <SheetHeading>Anything else that is replaced</SheetHeading>
+        <Lines>
+          {parts
+            .filter(({ id }) => spots.includes(id))
+            .map(({ id, name }) => (
+              <Tick key={id} checked onChange={() => setSpots(toggle(spots, id, false))}>
+                {name}
+              </Tick>
+            ))}
+          <Choice
+            label="A part or a plug"
+            value=""
+            onChange={(id) => setSpots(toggle(spots, Number(id), true))}
+            options={[
+              { value: '', label: 'choose' },
+              ...parts.filter(({ id }) => !spots.includes(id)).map(({ id, name }) => ({ value: `${id}`, label: name })),
+            ]}
+          />
+        </Lines>
+      </Sheet>
       <Foot>
         <Tick checked={raised} onChange={setRaised}>
           It stands off the ground for this

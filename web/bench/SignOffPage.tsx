@@ -11,7 +11,8 @@ import { deviceDay, longDay, metered } from '../kit/format';
 import { HandsHead, HandsPage, MainPress, Presses, Question } from '../kit/Hands';
 import { ReadingInHands } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
-import { Caution, Soft } from '../kit/Sheet';
+import { Soft } from '../kit/Sheet';
+import { ReminderNote } from '../machine/ReminderNote';
 import { shownMl } from './amounts';
 import { isSettled, type Told } from './progress';
 import { useJob } from './useJob';
@@ -153,9 +154,8 @@ function SignedOff({ job, machine, hours }: { job: Schemas['Job']; machine?: Sch
           </li>
         ))}
       </List>
-      {machine?.reminder && (
-        <Caution>{machine.reset_note ?? 'Set its own reminder now: rounded down to what its display takes.'}</Caution>
-      )}
+      {machine && <ReminderNote sheet={machine} maySet />}
+      {machine?.reset_note && <Soft>{machine.reset_note}</Soft>}
       <Back to={`/machines/${job.machine_id}`}>To {job.machine}</Back>
       <Back to="/bench">Bench</Back>
     </Question>

@@ -17,6 +17,7 @@ use Core\Machine\CompartmentKind;
 use Core\Machine\MachineClass;
 use Core\Machine\OpeningRole;
 use Core\Machine\SpotKind;
+use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
@@ -253,9 +254,17 @@ final class MachineAtTheBench
     private function protocol(Spot $compartment): array
     {
         $check = $this->levelCheck($compartment->key);
-        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
+        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? $this->usualMethod($compartment);
 
         return [$method, $check === null ? null : Level::protocol(new Fields($check->limits), $method)];
+    }
+
+    /** Where nobody has written down how a level is read: gear housings have a plug, others a stick. Common practice, no source. */
+    private function usualMethod(Spot $compartment): LevelMethod
+    {
+        $hasLevel = $this->spots->where('parent_id', $compartment->id)->contains('role', OpeningRole::Level);
+
+        return $hasLevel && $compartment->subject === Subject::GearOil ? LevelMethod::LevelPlug : LevelMethod::Stick;
     }
 
     private function isFilterChangedIn(Spot $compartment): bool

@@ -10,6 +10,7 @@ use App\Logbook\Stock\StockLevels;
 use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\Shelf\Fitted;
+use App\Shelf\LifeShape;
 use App\Walkaround\CheckShape;
 use Brick\Math\BigRational;
 use Core\Fill\FillPlan;
@@ -230,8 +231,21 @@ final readonly class StepsShown
         return [
             'kind' => 'ran_out',
             'seen' => array_map(fn (Seen $seen): array => self::seen($compartment->kind, $seen), Seen::cases()),
-            'amounts' => $compartment->most === null ? [] : (new DrainedTable($compartment->most, 'by the book', $drains))->rows(),
+            'amounts' => $this->expected($compartment, $drains),
         ];
+    }
+
+    /** @return list<array<string, mixed>> against what went in the last time and since, else against the book */
+    private function expected(Compartment $compartment, int $drains): array
+    {
+        $wentIn = LifeShape::of($this->spotOf($compartment), $this->bench->spots, null)->wentIn();
+        $table = match (true) {
+            $wentIn !== null => new DrainedTable($wentIn, 'that had gone in', $drains),
+            $compartment->most !== null => new DrainedTable($compartment->most, 'by the book', $drains),
+            default => null,
+        };
+
+        return $table?->rows() ?? [];
     }
 
     /** @return array<string, mixed> */
