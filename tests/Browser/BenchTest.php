@@ -62,7 +62,7 @@ final class BenchTest extends BrowserTestCase
         $this->browser->see('Go on: it carries the dirt it should.');
         $this->press('Write it down');
         $this->at('Close: Engine oil drain', 'Done, new W 18');
-        $this->at('Tighten: Engine oil drain', 'Tight at 16 ft·lbf');
+        $this->at('Tighten: Engine oil drain', 'Tight at 21.7 N·m');
         $this->at('Pour: Engine oil', 'Poured 1.3 L');
         $this->done('Close: Engine oil filler');
         $this->at('Run it: Engine oil', 'Start, 2 min');

@@ -80,8 +80,16 @@ final class PhoneTest extends BrowserTestCase
         );
 
         self::assertSame(Browser::PHONE[1], $bottom);
-        foreach (['Logbook' => 'Correct', 'Reckoner' => 'One measure in another', 'Yard' => 'Bittern'] as $place => $shows) {
-            $this->browser->press($place);
+        $ways = [
+            'Under way' => ['Bench'],
+            'Correct' => ['More', 'Logbook'],
+            'One measure in another' => ['Logbook', 'Reckoner'],
+            'Bittern' => ['Yard'],
+        ];
+        foreach ($ways as $shows => $presses) {
+            foreach ($presses as $name) {
+                $this->browser->press($name);
+            }
             $this->browser->see($shows);
             $this->assertNothingSticksOut();
         }
