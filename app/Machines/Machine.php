@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
 use Core\Machine\MachineClass;
 use Core\Machine\Point;
 use Core\Meter\MeterUnit;
+use Core\Procedure\Schools;
 use Core\Schedule\Severity;
 use Core\Schedule\SeverityMark;
 use Core\Schedule\Warranty;
@@ -40,6 +41,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CarbonImmutable|null $extended_until
  * @property string|null $extended_hours
  * @property string|null $reset_note how the machine's own reminder is reset
+ * @property array<string, string>|null $schools that its keeper follows, where it is not the usual one
  * @property int|null $shared_rulebook_id
  * @property bool $retired
  * @property int $version of the record
@@ -66,6 +68,7 @@ final class Machine extends Model
             'warranty_until' => 'immutable_date',
             'extended_until' => 'immutable_date',
             'severities' => 'array',
+            'schools' => 'array',
             'retired' => 'boolean',
         ];
     }
@@ -160,6 +163,11 @@ final class Machine extends Model
                 ?? []);
     }
 
+    public function schools(): Schools
+    {
+        return new Schools($this->schools ?? []);
+    }
+
     public function distanceUnit(): MeterUnit
     {
         return $this->meters->last(fn (Meter $meter): bool => $meter->unit->isDistance())->unit
@@ -195,6 +203,7 @@ final class Machine extends Model
                 'hours' => self::plain($this->extended_hours),
             ],
             'reset_note' => $this->reset_note,
+            'schools' => $this->schools()->written(),
             'retired' => $this->retired,
             'version' => $this->version,
         ];

@@ -13,6 +13,7 @@ use App\Notes\When;
 use App\Rulebook\RuleRequest;
 use Core\Machine\MachineClass;
 use Core\Meter\MeterUnit;
+use Core\Procedure\School;
 use Core\Schedule\Severity;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule as Among;
@@ -43,6 +44,7 @@ final class MachineRequest extends FormRequest
             'note' => ['sometimes', 'nullable', 'string', 'max:2000'],
             'countdown_step' => ['sometimes', new TypedNumber('The display\'s step', aboveZero: true, most: '1000')],
             'reset_note' => ['sometimes', 'nullable', 'string', 'max:1000'],
+            ...self::schools(),
             'severities' => ['sometimes', 'array', 'max:14'],
             'severities.*.severity' => ['required', Among::enum(Severity::class)],
             'severities.*.from' => ['sometimes', 'nullable', 'required_with:severities.*.to', new DayOfYear],
@@ -86,6 +88,7 @@ final class MachineRequest extends FormRequest
                     'note',
                     'countdown_step',
                     'reset_note',
+                    'schools',
                     'severities',
                     'retired',
                 ],
@@ -104,6 +107,17 @@ final class MachineRequest extends FormRequest
         }
 
         return $columns;
+    }
+
+    /** @return array<string, array<mixed>> the way of each school */
+    private static function schools(): array
+    {
+        $rules = ['schools' => ['sometimes', 'array:'.implode(',', array_column(School::cases(), 'value'))]];
+        foreach (School::cases() as $school) {
+            $rules["schools.{$school->value}"] = ['sometimes', Among::in(array_keys($school->ways()))];
+        }
+
+        return $rules;
     }
 
     /** @return array<string, array<mixed>> a day, hours, or both */

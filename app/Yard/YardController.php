@@ -11,6 +11,7 @@ use Core\Machine\MachineClass;
 use Core\Machine\Subject;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Core\Procedure\School;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\Severity;
@@ -52,6 +53,15 @@ final readonly class YardController
                 'label' => $class->label(),
                 'usual_meters' => array_map(fn ($unit): string => $unit->value, $class->usualMeters()),
             ], MachineClass::cases()),
+            'schools' => array_map(fn (School $school): array => [
+                'school' => $school->value,
+                'asks' => $school->asks(),
+                'ways' => array_map(
+                    fn (string $way, string $says): array => ['way' => $way, 'says' => $says],
+                    array_keys($school->ways()),
+                    array_values($school->ways()),
+                ),
+            ], School::cases()),
         ]);
     }
 

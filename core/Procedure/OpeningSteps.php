@@ -41,7 +41,7 @@ final readonly class OpeningSteps
     /** Shut by hand, with its new seal and all that came off. */
     public function close(Opening $opening): string
     {
-        $with = $opening->seal === '' ? '' : " with a new {$opening->seal}";
+        $with = $opening->seal === '' ? '' : " {$this->machine->schools->seal($opening->seal)}";
         $count = $opening->loose === [] ? '' : '; all back that came off: '.implode(', ', $opening->loose);
         $sealant = $opening->sealant === '' ? '' : "; its thread takes {$opening->sealant}";
         $wipe = $opening->magnet ? 'Wipe its magnet; put' : 'Put';

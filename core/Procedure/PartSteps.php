@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Subject;
 use Core\Supply\PartKind;
 
 /** The steps by which one part comes off and goes on again, or a new one in its place. */
@@ -45,6 +46,7 @@ final readonly class PartSteps
     /** @return list<string> the steps between off and on */
     private function between(Part $part, bool $isNew, bool $prefill): array
     {
+        $schools = $this->machine->schools;
         $between = ["look:{$part->key}"];
         if ($isNew) {
             $number = $part->number === '' ? '' : " ({$part->number})";
@@ -53,7 +55,9 @@ final readonly class PartSteps
                 : "Hold the new {$part->name}{$number} beside the old: size, fit, which way round.");
             $between[] = "compare:{$part->key}";
         } else {
-            $this->step('clean', StepAct::Clean, $part, "Clean {$part->name}, and look through it.");
+            $this->step('clean', StepAct::Clean, $part, $part->subject === Subject::AirCleaner
+                ? "Clean {$part->name}: {$schools->airCleaner()}."
+                : "Clean {$part->name}, and look through it.");
             $between[] = "clean:{$part->key}";
         }
         $this->draft->needs($between[1], "remove:{$part->key}");
@@ -69,14 +73,15 @@ final readonly class PartSteps
     /** @param  list<string>  $between */
     private function on(Part $part, bool $isNew, array $between): void
     {
+        $schools = $this->machine->schools;
         $which = $isNew ? 'the new ' : '';
         $this->step('fit', StepAct::Fit, $part, implode(', ', array_filter([
             "Fit {$which}{$part->name}",
             $part->orientation === '' ? null : $part->orientation,
-            $part->seal === '' ? null : "with a new {$part->seal}",
+            $part->seal === '' ? null : $schools->seal($part->seal),
             match (true) {
                 $part->tight !== '' => $part->tight,
-                $part->isFilter() && $part->torque === '' => 'its gasket oiled, by hand, as far as is printed on it',
+                $part->isFilter() && $part->torque === '' => 'its gasket oiled, '.$schools->says(School::SpinOn),
                 default => 'by hand first',
             },
         ])).'.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 
 /** The steps of what is looked at, measured, adjusted, cleaned, greased or run, and of what is undone to get there. */
@@ -23,7 +24,7 @@ final readonly class PlaceSteps
                 ? [$this->step("inspect:{$key}", StepAct::Look, $work, "Look {$at->name} over.")]
                 : [$this->step("measure:{$key}", StepAct::Measure, $work, "Measure {$at->name}{$by}.")],
             TaskKind::Adjust => $this->adjust($work, $key, $by),
-            TaskKind::Clean => [$this->step("clean:{$key}", StepAct::Clean, $work, "Clean {$at->name}.")],
+            TaskKind::Clean => [$this->step("clean:{$key}", StepAct::Clean, $work, $this->cleaning($at))],
             TaskKind::Lubricate => [
                 $this->step("lubricate:{$key}", StepAct::Lubricate, $work, "Wipe the nipple and grease {$at->name}."),
             ],
@@ -41,6 +42,18 @@ final readonly class PlaceSteps
                 $this->pair($undone, $at->key, [$step], [$step]);
             }
         }
+    }
+
+    private function cleaning(Compartment|Opening|Part|Place $at): string
+    {
+        $schools = $this->machine->schools;
+
+        return "Clean {$at->name}".match (true) {
+            $at instanceof Compartment => '.',
+            $at->subject === Subject::AirCleaner => ": {$schools->airCleaner()}.",
+            $at instanceof Place && $at->subject === Subject::Cutting => ": {$schools->says(School::Deck)}.",
+            default => '.',
+        };
     }
 
     /**

@@ -19,6 +19,7 @@ final readonly class ServicedMachine
         public bool $raised = false,
         public string $name = 'the machine',
         public Tightened $tightened = Tightened::AtOnce,
+        public Schools $schools = new Schools,
     ) {
     }
 

@@ -19,6 +19,7 @@ use Core\Procedure\Engine;
 use Core\Procedure\Filling;
 use Core\Procedure\Opening;
 use Core\Procedure\Part;
+use Core\Procedure\Schools;
 use Core\Procedure\ServicedMachine;
 use Core\Procedure\Tightened;
 use Core\Procedure\Work;
@@ -86,6 +87,7 @@ final class ServiceFields
             $row->choice('engine', Engine::Petrol, 'what drives it'),
             $row->flag('raised', 'whether it is off the ground'),
             tightened: $row->choice('tightened', Tightened::AtOnce, 'when its plugs are tightened'),
+            schools: $row->has('schools') ? Schools::read($row->within('schools', 'where keepers differ')) : new Schools,
         );
     }
 

@@ -52,6 +52,7 @@ return new class extends TablesMadeWhole
             $table->decimal('warranty_hours', 9, 2)->nullable();
             $table->date('extended_until')->nullable();
             $table->decimal('extended_hours', 9, 2)->nullable();
+            $table->json('schools')->nullable()->comment('where keepers differ: the way of each school that is not the usual one');
             $table->text('reset_note')->nullable()->comment('how the machine\'s own reminder is reset');
             $table->foreignId('shared_rulebook_id')->nullable()->constrained();
             $table->boolean('retired')->default(false);

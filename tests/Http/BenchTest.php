@@ -6,6 +6,7 @@ namespace Tests\Http;
 
 use App\Logbook\Acts\Act;
 use App\People\Role;
+use Illuminate\Testing\TestResponse;
 
 /**
  * Services led step by step, from the due point to the book, and the mistakes of the trade handbook (section 16), each by
@@ -234,6 +235,29 @@ final class BenchTest extends BenchTestCase
         self::assertStringContainsString('about 2 h of use', $finding['do']);
         $this->make(['rules' => $this->rules('Engine oil')]);
         self::assertSame(1, $this->stepOf('close:engine_oil_drain')['seal']['times_reused']);
+    }
+
+    public function test_where_keepers_differ_the_machines_choice_stands_at_the_step(): void
+    {
+        $record = "/api/machines/{$this->machine}";
+        $change = fn (array $schools): TestResponse => $this->patchJson(
+            $record,
+            ['schools' => $schools],
+            ['If-Match' => '"'.$this->getJson($record)->json('version').'"'],
+        );
+        $change(['seals' => 'sometimes'])->assertUnprocessable()->assertJsonValidationErrors('schools.seals');
+        $change(['seals' => 'reuse'])->assertOk()->assertJsonPath('schools.seals', 'reuse')->assertJsonPath('schools.deck', 'coated');
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        self::assertTrue($this->stepOf('close:engine_oil_drain')['seal']['usually_reused']);
+        self::assertStringContainsString('the old one if it is sound', $this->stepOf('close:engine_oil_drain')['says']);
+
+        $this->machine = $this->machine([
+            'name' => 'Coot',
+            'class' => 'rider_mower',
+            'rules' => [['task' => 'Deck underside', 'kind' => 'clean', 'spots' => ['deck'], 'every' => ['hours' => '25']]],
+        ]);
+        $this->make(['rules' => $this->rules('Deck')]);
+        self::assertStringContainsString('scraped and coated', $this->stepOf('clean:deck')['says']);
     }
 
     public function test_what_another_machine_has_used_up_meanwhile_is_said_at_the_step(): void

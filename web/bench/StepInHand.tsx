@@ -129,7 +129,12 @@ function Tools({ step, lacking }: { step: Step; lacking?: string }) {
     ['Tool', step.tool],
     ['Part', step.part?.number ?? ''],
     ['Way round', step.part?.orientation ?? ''],
-    ['Seal', step.seal ? `${step.seal.number}, new${reused(step.seal.times_reused)}` : ''],
+    [
+      'Seal',
+      step.seal
+        ? `${step.seal.number}, ${step.seal.usually_reused ? 'the old one if it is sound' : 'new'}${reused(step.seal.times_reused)}`
+        : '',
+    ],
     ['Torque', step.torque?.target ?? ''],
     ['For', step.names.length > 1 ? step.names.join(', ') : ''],
   ];

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { Choice } from '../kit/Choice';
 import { Field, Fields } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { Tick } from '../kit/Tick';
@@ -12,6 +13,7 @@ export type ServiceDraft = {
   run: string;
   purge: string;
   share_first: string;
+  fill_to: NonNullable<Service['fill_to']>;
   vents: boolean;
   prefill: boolean;
   seated_by_hand: boolean;
@@ -25,6 +27,7 @@ export const serviceDraft = (service: Service | undefined): ServiceDraft => ({
   run: typed(service?.run),
   purge: typed(service?.purge),
   share_first: typed(service?.share_first),
+  fill_to: service?.fill_to ?? 'full',
   vents: service?.vents ?? false,
   prefill: service?.prefill ?? true,
   seated_by_hand: service?.seated_by_hand ?? false,
@@ -69,7 +72,18 @@ export function ServiceFields({ draft, onChange, fields }: Props) {
         {number('run', 'Runs before its level is read, min', 'as usual')}
         {number('share_first', 'Share that is poured first', '0.85')}
       </Fields>
-      {number('purge', 'Cycles to get the air out', 'as usual')}
+      <Fields $columns={2}>
+        {number('purge', 'Cycles to get the air out', 'as usual')}
+        <Choice
+          label="Filled to"
+          value={draft.fill_to}
+          onChange={(fill_to) => onChange({ fill_to })}
+          options={[
+            { value: 'full', label: 'the full mark' },
+            { value: 'three_quarters', label: 'three quarters: it blows oil into its air box' },
+          ]}
+        />
+      </Fields>
       <Tick checked={draft.vents} onChange={(vents) => onChange({ vents })}>
         It is filled until its vents run
       </Tick>

@@ -14,6 +14,7 @@ import { Soft } from '../kit/Sheet';
 import { useDraft } from '../kit/useDraft';
 import { useAfterWrite } from '../yard/useAfterWrite';
 import { type RecordDraft, RecordFields, recordBody, recordDraft } from './recordDraft';
+import { SchoolFields } from './SchoolFields';
 import { SeverityFields } from './SeverityFields';
 import { useMachine } from './useMachine';
 
@@ -85,6 +86,7 @@ function EditMachine({ sheet, yard }: { sheet: Schemas['MachinePage']; yard: Sch
           error={save.fields.countdown_step}
         />
       </Fields>
+      <SchoolFields schools={yard.schools} chosen={draft.schools} onChange={(schools) => change({ schools })} />
       <Refusal refused={save.refused} besides={SHOWN} />
       <Actions>
         <MainButton isDisabled={save.busy} onPress={() => save.send(recordBody(draft))}>

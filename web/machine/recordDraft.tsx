@@ -13,6 +13,7 @@ export type RecordDraft = {
   note: string;
   countdown_step: string;
   reset_note: string;
+  schools: Schemas['Schools'];
   severities: Schemas['SeverityMark'][];
   warranty: WarrantyDraft;
   extended_warranty: WarrantyDraft;
@@ -30,6 +31,7 @@ export const EMPTY_RECORD: RecordDraft = {
   note: '',
   countdown_step: '1',
   reset_note: '',
+  schools: {},
   severities: [],
   warranty: { until: '', hours: '' },
   extended_warranty: { until: '', hours: '' },
@@ -45,6 +47,7 @@ export const recordDraft = (sheet: Schemas['MachineRecord']): RecordDraft => ({
   note: sheet.note ?? '',
   countdown_step: String(Number(sheet.countdown_step)),
   reset_note: sheet.reset_note ?? '',
+  schools: sheet.schools,
   severities: sheet.severities,
   warranty: { until: sheet.warranty.until ?? '', hours: sheet.warranty.hours ?? '' },
   extended_warranty: { until: sheet.extended_warranty.until ?? '', hours: sheet.extended_warranty.hours ?? '' },

@@ -80,6 +80,7 @@ final class MachineAtTheBench
             $this->raised,
             $this->machine->name,
             $seated === [] ? Tightened::AtOnce : Tightened::WhenLevelIsRight,
+            $this->machine->schools(),
         );
     }
 

@@ -110,9 +110,15 @@ final readonly class StepsShown
             default => '',
         };
 
-        return $seal === '' || $spot === null ? null : [
+        if ($seal === '' || $spot === null) {
+            return null;
+        }
+        $times = $this->fitted->timesReused($spot->id);
+
+        return [
             'number' => $seal,
-            'times_reused' => $this->fitted->timesReused($spot->id),
+            'times_reused' => $times,
+            'usually_reused' => $this->bench->machine->schools()->areSealsReused($times),
         ];
     }
 
@@ -211,6 +217,7 @@ final readonly class StepsShown
             $compartment->filling->method,
             $compartment->protocol ?? new LevelProtocol,
             $this->bands->of($this->spotOf($compartment)),
+            Sheets::compartment($this->spotOf($compartment))->service->fillTo,
         );
 
         return [

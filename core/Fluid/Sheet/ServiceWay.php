@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Fluid\Sheet;
 
+use Core\Fluid\Level\FillTo;
 use Core\Form\Fields;
 
 /** How a compartment wants to be serviced, where that is otherwise than usual; what is null is as usual. */
@@ -24,6 +25,7 @@ final readonly class ServiceWay
      * @param  bool  $prefill  whether an upright filter is filled before it is fitted
      * @param  bool  $seatedByHand  whether its plugs stay seated by hand until the level is right
      * @param  string|null  $shareFirst  of the book's figure, what is poured before it is run
+     * @param  FillTo  $fillTo  how far up its stick
      */
     public function __construct(
         public ?int $warm = null,
@@ -34,6 +36,7 @@ final readonly class ServiceWay
         public bool $prefill = true,
         public bool $seatedByHand = false,
         public ?string $shareFirst = null,
+        public FillTo $fillTo = FillTo::Full,
     ) {
     }
 
@@ -57,6 +60,7 @@ final readonly class ServiceWay
             ! $given->has('prefill') || $given->flag('prefill', 'whether the filter is filled first'),
             $given->flag('seated_by_hand', 'whether its plugs are seated by hand first'),
             $share === null ? null : (string) $share,
+            $given->choice('fill_to', FillTo::Full, 'how far it is filled'),
         );
     }
 
@@ -72,6 +76,7 @@ final readonly class ServiceWay
             'prefill' => $this->prefill,
             'seated_by_hand' => $this->seatedByHand,
             'share_first' => $this->shareFirst,
+            'fill_to' => $this->fillTo->value,
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace Core\Procedure\Table;
 
 use Brick\Math\BigRational;
 use Core\Fluid\Level\EngineState;
+use Core\Fluid\Level\FillTo;
 use Core\Fluid\Level\LevelMark;
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
@@ -36,6 +37,7 @@ final readonly class LevelTable
         private LevelMethod $method,
         private LevelProtocol $protocol,
         private ?Quantity $band,
+        private FillTo $fillTo = FillTo::Full,
     ) {
     }
 
@@ -88,7 +90,8 @@ final readonly class LevelTable
     /** @return array{level: int, label: string, verdict: string, says: string, missing_ml: int|null, over_ml: int|null} */
     private function row(int $part, LevelMark $mark): array
     {
-        $missing = max(0, self::PARTS - $part);
+        $right = intdiv(self::PARTS * ($this->method->hasScale() ? $this->fillTo->hundredths() : 100), 100);
+        $missing = max(0, $right - $part);
         $over = max(0, $part - self::PARTS);
         $missingMl = $this->share($missing);
         $overMl = $this->share($over);
@@ -101,6 +104,7 @@ final readonly class LevelTable
                 $part >= self::FAR_OVER => 'Far above full. Just poured, it has not run down yet: wait and read again, do not drain. If it smells of fuel, do not run it: fuel gets in.',
                 $over > 0 => 'Over full. If it was just poured, wait and read again first; else '
                     .($overMl === null ? 'draw some off.' : "draw off {$this->words($overMl)}."),
+                $missing === 0 && $right < self::PARTS => 'Right: it is filled to '.self::partOfBand($right).', no further.',
                 $missing === 0 => 'Right.',
                 $missingMl === null => ucfirst(self::partOfBand($missing)).' of the band is missing. Pour a little, write down how much, read again: then this stick is known.',
                 default => "Pour {$this->words($missingMl)}, then read again.",

@@ -58,6 +58,29 @@ final class ProcedureTest extends TestCase
         self::assertStringContainsString('with a new W 18', $this->steps['close:plug']['says']);
     }
 
+    /** Handbook section 12: the main schools, the first of each where nothing is chosen. */
+    public function test_where_keepers_differ_the_steps_say_what_the_machines_keeper_does(): void
+    {
+        $this->schools([]);
+        self::assertStringContainsString('with a new W 18', $this->steps['close:plug']['says']);
+        self::assertStringContainsString('as far as is printed on it', $this->steps['fit:filter']['says']);
+
+        $this->schools(['seals' => 'reuse', 'spin_on' => 'three_quarters']);
+        self::assertStringContainsString('with its W 18, the old one if it is sound', $this->steps['close:plug']['says']);
+        self::assertStringContainsString('then up to 3/4 turn', $this->steps['fit:filter']['says']);
+    }
+
+    /** @param  array<string, string>  $chosen */
+    private function schools(array $chosen): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'oil'], ['act' => 'replace', 'at' => 'filter']], [[
+            'key' => 'oil',
+            'kind' => 'engine',
+            'capacity' => '1.7 L',
+            'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'plug', ...self::DRAIN]],
+        ]], [['key' => 'filter', 'kind' => 'filter', 'in' => 'oil']], ['class' => 'tractor', 'schools' => $chosen]);
+    }
+
     public function test_two_drives_of_2_quarts_are_filled_until_their_vents_run_and_purged_off_the_ground(): void
     {
         $drive = fn (string $side): array => [
@@ -230,6 +253,7 @@ final class ProcedureTest extends TestCase
         yield 'nothing to do' => [['tasks' => []], 'tasks', 'Say what is to be done.'];
         yield 'nowhere' => [['tasks' => [['act' => 'clean', 'at' => 'x']]], 'tasks.0.at', 'has the key "x"'];
         yield 'a key twice' => [['tasks' => $change, 'compartments' => $oil(['key' => 'oil', 'role' => 'fill'])], 'compartments.0.openings.0.key', 'keys are unique'];
+        yield 'a school that nobody follows' => [['tasks' => $change, 'compartments' => $oil(['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']), 'machine' => ['schools' => ['seals' => 'never']]], 'machine.schools.seals', 'is one of new, reuse'];
         yield 'an unknown field' => [['tasks' => $change, 'compartments' => $oil(['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']), 'colour' => 'red'], 'colour', 'no such field'];
     }
 

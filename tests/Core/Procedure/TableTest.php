@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Procedure;
 
 use Core\Fluid\Level\EngineState;
+use Core\Fluid\Level\FillTo;
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
 use Core\Fluid\Level\StickHeld;
@@ -28,6 +29,19 @@ final class TableTest extends TestCase
         self::assertStringContainsString('draw off 100 mL', $rows[25]['says']);
         self::assertStringContainsString('wait and read again, do not drain', $rows[30]['says']);
         self::assertStringContainsString('fuel', $rows[40]['says']);
+    }
+
+    /** Handbook section 12: to three quarters, where that engine blows oil into its air box. */
+    public function test_an_engine_that_blows_oil_is_filled_to_three_quarters(): void
+    {
+        $rows = array_column(
+            (new LevelTable(LevelMethod::Stick, new LevelProtocol, Quantity::parse('400 mL'), FillTo::ThreeQuarters))->rows(),
+            null,
+            'level',
+        );
+        self::assertSame([300, 100, 0, 0], array_map(fn (int $level): ?int => $rows[$level]['missing_ml'], [0, 10, 15, 20]));
+        self::assertSame([0, 0, 20], array_map(fn (int $level): ?int => $rows[$level]['over_ml'], [15, 20, 21]));
+        self::assertStringContainsString('three quarters, no further', $rows[15]['says']);
     }
 
     public function test_a_level_plug_only_tells_whether_it_reaches_the_threads(): void

@@ -10,7 +10,8 @@ export function FittedStep({ step, ready, onDone, onCannot }: Asking) {
   const isPart = step.act === 'fit' && step.part !== null;
   const done = (reused: boolean) =>
     onDone({ ...(reused ? { reused } : {}), ...(number?.trim() ? { number: number.trim() } : {}) });
-  useSpace(ready && number === null ? () => done(false) : undefined);
+  const usual = step.seal?.usually_reused ?? false;
+  useSpace(ready && number === null ? () => done(usual) : undefined);
   return (
     <>
       {number !== null && (
@@ -19,13 +20,13 @@ export function FittedStep({ step, ready, onDone, onCannot }: Asking) {
         </Question>
       )}
       <Presses>
-        <MainPress isDisabled={!ready} onPress={() => done(false)}>
-          {!ready ? 'Count and read first' : step.seal ? `Done, new ${step.seal.number}` : 'Done'}
+        <MainPress isDisabled={!ready} onPress={() => done(usual)}>
+          {!ready ? 'Count and read first' : doneWith(step.seal)}
         </MainPress>
         <PressRow>
           {step.seal && (
-            <Press isDisabled={!ready} onPress={() => done(true)}>
-              Old seal again
+            <Press isDisabled={!ready} onPress={() => done(!usual)}>
+              {usual && step.seal ? `New ${step.seal.number}` : 'Old seal again'}
             </Press>
           )}
           {isPart && number === null && <Press onPress={() => setNumber('')}>Another number</Press>}
@@ -34,4 +35,9 @@ export function FittedStep({ step, ready, onDone, onCannot }: Asking) {
       </Presses>
     </>
   );
+}
+
+function doneWith(seal: Asking['step']['seal']): string {
+  if (!seal) return 'Done';
+  return seal.usually_reused ? 'Done, old seal again' : `Done, new ${seal.number}`;
 }
