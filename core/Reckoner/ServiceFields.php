@@ -28,17 +28,12 @@ use Core\Supply\PartKind;
 /** Reads a service: what is to be done, and the machine as far as the order of the work depends on it. */
 final class ServiceFields
 {
-    private const MOST = 500;
-
     private const LONGEST_WAIT = 1_440;
 
     private const MOST_CYCLES = 50;
 
     /** What belongs to what a service takes, and not to its order. */
     private const OF_NEEDS = ['compartment' => ['fluid', 'pour'], 'part' => ['kit', 'number']];
-
-    /** @var array<string, true> */
-    private array $keys = [];
 
     /** @var array<string, Compartment|Opening|Part> by key */
     private array $places = [];
@@ -52,25 +47,14 @@ final class ServiceFields
     /** @var list<Work> */
     private array $works = [];
 
-    private function __construct(private readonly Fields $given)
+    private function __construct(private readonly JobRows $rows, private readonly Fields $given)
     {
     }
 
     public static function read(Fields $given): self
     {
-        $fields = new self($given);
-        foreach ($fields->rows($given, 'compartments', 'the compartments') as $row) {
-            $fields->compartment($row);
-        }
-        foreach ($fields->rows($given, 'parts', 'the parts') as $row) {
-            $fields->part($row);
-        }
-        foreach ($fields->rows($given, 'tasks', 'the tasks') as $row) {
-            $fields->task($row);
-        }
-        if ($fields->works === []) {
-            $given->fault('tasks', 'Say what is to be done.');
-        }
+        $fields = new self(new JobRows($given, self::OF_NEEDS), $given);
+        $fields->rows->read($fields->compartment(...), $fields->part(...), $fields->task(...));
 
         return $fields;
     }
@@ -111,12 +95,12 @@ final class ServiceFields
 
     private function compartment(Fields $row): void
     {
-        $key = $this->key($row);
+        $key = $this->rows->key($row);
         $kind = $row->choice('kind', CompartmentKind::Engine, 'the kind of compartment');
         $amount = BookAmount::read($row);
         $openings = array_values(array_filter(array_map(
             fn (Fields $opening): ?Opening => $this->opening($opening, $kind->subject()),
-            $this->rows($row, 'openings', 'the openings'),
+            $this->rows->of($row, 'openings', 'the openings'),
         )));
         $filling = $this->filling($row);
         $protocol = $row->has('protocol')
@@ -144,7 +128,7 @@ final class ServiceFields
             trim((string) $row->optionalText('shares_with', 'the compartment it shares with')) ?: null,
             $way,
         );
-        $this->passOver($row, 'compartment');
+        $this->rows->passOver($row, 'compartment');
         if ($key !== null) {
             $this->places[$key] = $this->compartments[] = $compartment;
         }
@@ -153,7 +137,7 @@ final class ServiceFields
     private function opening(Fields $row, Subject $subject): ?Opening
     {
         $role = $row->option('role', array_column(OpeningRole::cases(), 'value'), 'what the opening is for');
-        $key = $this->key($row);
+        $key = $this->rows->key($row);
         $torque = $row->optionalMeasure('torque', 'the torque', Dimension::Torque);
         $opening = new Opening(
             (string) $key,
@@ -204,7 +188,7 @@ final class ServiceFields
 
     private function part(Fields $row): void
     {
-        $key = $this->key($row);
+        $key = $this->rows->key($row);
         $kind = $row->choice('kind', PartKind::Other, 'the sort of part');
         $in = trim((string) $row->optionalText('in', 'the compartment it sits in')) ?: null;
         $hangs = $row->has('hangs') ? $row->option('hangs', ['upright', 'sideways', 'inverted'], 'how it hangs') : null;
@@ -228,26 +212,25 @@ final class ServiceFields
             $torque === null ? '' : $row->written('torque'),
             subject: $holder instanceof Compartment ? $holder->kind->subject() : Subject::Other,
         );
-        $this->passOver($row, 'part');
+        $this->rows->passOver($row, 'part');
         if ($key !== null) {
             $this->places[$key] = $this->parts[] = $part;
         }
     }
 
-    private function task(Fields $row): void
+    private function task(Fields $row): bool
     {
         $act = $row->option('act', array_column(TaskKind::cases(), 'value'), 'what is done');
-        $at = trim((string) $row->text('at', 'where'));
         $check = trim((string) $row->optionalText('check', 'by which check')) ?: null;
         $undoes = $this->wordsOrList($row, 'undoes', 'what is undone for it');
-        $place = $this->places[$at] ?? null;
-        if ($at !== '' && $place === null) {
-            $row->fault('at', "No compartment, opening or part has the key \"{$at}\".");
-        }
+        $place = $this->rows->place($row, $this->places);
         $kind = TaskKind::tryFrom((string) $act);
-        if ($place !== null && $kind !== null) {
-            $this->works[] = new Work($kind, $place, $check, $undoes);
+        if ($place === null || $kind === null) {
+            return false;
         }
+        $this->works[] = new Work($kind, $place, $check, $undoes);
+
+        return true;
     }
 
     private function minutes(Fields $row, string $name, string $what): ?int
@@ -291,34 +274,5 @@ final class ServiceFields
 
             return trim((string) $seal->text('number', 'the number'));
         }, $rows));
-    }
-
-    private function key(Fields $row): ?string
-    {
-        $key = trim((string) $row->text('key', 'the key'));
-        if (isset($this->keys[$key])) {
-            $row->fault('key', "\"{$key}\" is there already: keys are unique.");
-        }
-        $this->keys[$key] = true;
-
-        return $key === '' ? null : $key;
-    }
-
-    private function passOver(Fields $row, string $kind): void
-    {
-        foreach (self::OF_NEEDS[$kind] as $name) {
-            $row->passOver($name);
-        }
-    }
-
-    /** @return list<Fields> */
-    private function rows(Fields $given, string $name, string $what): array
-    {
-        $rows = $given->rows($name, $what);
-        if (count($rows) > self::MOST) {
-            $this->given->fault($name, 'At most '.self::MOST.' at once.');
-        }
-
-        return array_slice($rows, 0, self::MOST);
     }
 }

@@ -27,8 +27,6 @@ use Core\Supply\Taken\TaskWork;
 /** Reads tasks with the compartments, openings and parts at which they are done. */
 final class TaskFields
 {
-    private const MOST = 500;
-
     private const MOST_PIECES = 99;
 
     /** What belongs to the order of the work, and not to what it takes. */
@@ -48,25 +46,14 @@ final class TaskFields
     /** @var list<TaskWork> */
     private array $works = [];
 
-    private function __construct(private readonly Fields $given)
+    private function __construct(private readonly JobRows $rows)
     {
     }
 
     public static function read(Fields $given): self
     {
-        $fields = new self($given);
-        foreach ($fields->rows($given, 'compartments', 'the compartments') as $row) {
-            $fields->compartment($row);
-        }
-        foreach ($fields->rows($given, 'parts', 'the parts') as $row) {
-            $fields->part($row);
-        }
-        foreach ($fields->rows($given, 'tasks', 'the tasks') as $row) {
-            $fields->task($row);
-        }
-        if ($fields->works === []) {
-            $given->fault('tasks', 'Say what is to be done.');
-        }
+        $fields = new self(new JobRows($given, self::OF_ORDER));
+        $fields->rows->read($fields->compartment(...), $fields->part(...), $fields->task(...));
 
         return $fields;
     }
@@ -86,14 +73,14 @@ final class TaskFields
     private function compartment(Fields $row): void
     {
         $kind = $row->choice('kind', CompartmentKind::Engine, 'the kind of compartment');
-        $key = $this->key($row);
+        $key = $this->rows->key($row);
         $pour = $row->optionalMeasure('pour', 'what is poured', Dimension::Volume);
         $capacity = $this->capacity($row, $pour);
         $shares = trim((string) $row->optionalText('shares_with', 'the compartment it shares with')) ?: null;
         $fluid = trim((string) $row->optionalText('fluid', 'the fluid'));
-        $this->passOver($row, 'compartment');
+        $this->rows->passOver($row, 'compartment');
         $openings = [];
-        foreach ($this->rows($row, 'openings', 'the openings') as $opening) {
+        foreach ($this->rows->of($row, 'openings', 'the openings') as $opening) {
             $openings[] = $this->opening($opening, $key);
         }
         if ($key === null) {
@@ -112,8 +99,8 @@ final class TaskFields
         $role = $row->option('role', array_column(OpeningRole::cases(), 'value'), 'what the opening is for');
         $tool = trim((string) $row->optionalText('tool', 'the tool'));
         $seals = $this->seals($row);
-        $key = $this->key($row);
-        $this->passOver($row, 'opening');
+        $key = $this->rows->key($row);
+        $this->rows->passOver($row, 'opening');
         if ($key === null || $role === null) {
             return null;
         }
@@ -127,12 +114,12 @@ final class TaskFields
     private function part(Fields $row): void
     {
         $kind = $row->choice('kind', PartKind::Other, 'the sort of part');
-        $key = $this->key($row);
+        $key = $this->rows->key($row);
         $in = trim((string) $row->optionalText('in', 'the compartment it sits in')) ?: null;
         $number = trim((string) $row->optionalText('number', 'the number'));
         $seals = $this->seals($row);
         $kit = $this->kit($row);
-        $this->passOver($row, 'part');
+        $this->rows->passOver($row, 'part');
         if ($key !== null) {
             $this->places[$key] = new TaskPlace(
                 self::spot($key, SpotKind::Part, $in),
@@ -142,22 +129,20 @@ final class TaskFields
         }
     }
 
-    private function task(Fields $row): void
+    private function task(Fields $row): bool
     {
         $acts = array_column(TaskKind::cases(), 'value');
         $act = $row->option('act', $acts, 'what is done');
-        $at = trim((string) $row->text('at', 'where'));
-        $this->passOver($row, 'task');
-        $place = $this->places[$at] ?? null;
-        if ($at !== '' && $place === null) {
-            $row->fault('at', "No compartment, opening or part has the key \"{$at}\".");
-        }
+        $this->rows->passOver($row, 'task');
+        $place = $this->rows->place($row, $this->places);
         $kind = TaskKind::tryFrom((string) $act);
         if ($place === null || $kind === null) {
-            return;
+            return false;
         }
         $holder = $place->compartment?->sharesWith === null ? null : $this->places[$place->compartment->sharesWith] ?? null;
         $this->works[] = new TaskWork($kind, array_values(array_filter([$place, $holder])));
+
+        return true;
     }
 
     /** @param  Quantity|null  $pour  what is poured stands before what it holds */
@@ -208,34 +193,6 @@ final class TaskFields
         }
 
         return $count;
-    }
-
-    private function key(Fields $row): ?string
-    {
-        $key = trim((string) $row->text('key', 'the key'));
-        if (isset($this->places[$key])) {
-            $row->fault('key', "\"{$key}\" is there already: keys are unique.");
-        }
-
-        return $key === '' ? null : $key;
-    }
-
-    private function passOver(Fields $row, string $kind): void
-    {
-        foreach (self::OF_ORDER[$kind] as $name) {
-            $row->passOver($name);
-        }
-    }
-
-    /** @return list<Fields> */
-    private function rows(Fields $given, string $name, string $what): array
-    {
-        $rows = $given->rows($name, $what);
-        if (count($rows) > self::MOST) {
-            $this->given->fault($name, 'At most '.self::MOST.' at once.');
-        }
-
-        return array_slice($rows, 0, self::MOST);
     }
 
     private static function spot(
