@@ -1,12 +1,11 @@
 import { useState } from 'react';
-import { Field } from '../../kit/Field';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Caution, Soft } from '../../kit/Sheet';
 import { pouredAt, readMl, shownMl } from '../amounts';
 import { PourLadder } from '../PourLadder';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
-import { ContainerChoice, useContainer } from './ContainerChoice';
+import { PouredIn, useContainer } from './PouredIn';
 
 /** Fluid goes in by stages: how much now, how much is in, how much is left. */
 export function PourStep({ step, asks, told, job, ready, onPoured, onDone, onCannot }: Asking) {
@@ -46,16 +45,14 @@ export function PourStep({ step, asks, told, job, ready, onPoured, onDone, onCan
         )}
         {asks.most_ml == null && <Soft>Nobody has written down how much it takes: write down what goes in.</Soft>}
         {stage?.then && !isFirstDone && <p>Then {stage.then}.</p>}
-        <ContainerChoice of={asks} container={container} pour={amount ?? 0} />
-        {(typed !== null || proposed === null) && (
-          <Field
-            label="Goes in, in mL or L"
-            value={typed ?? ''}
-            onChange={setTyped}
-            inputMode="decimal"
-            error={typed && amount === null ? 'Write it like 250 or 1.2 L.' : undefined}
-          />
-        )}
+        <PouredIn
+          of={asks}
+          container={container}
+          amount={amount}
+          typed={typed}
+          onType={setTyped}
+          isAsked={proposed === null}
+        />
         {tooMuch && (
           <Caution>
             That is more than it holds ({shownMl(asks.holds_ml ?? 0)}). Look at the figure, and at whether the drain is

@@ -1,13 +1,12 @@
 import { useState } from 'react';
-import { Field } from '../../kit/Field';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Caution } from '../../kit/Sheet';
 import { VerdictStamp } from '../../kit/Stamp';
 import { pouredAt, readMl, shownMl } from '../amounts';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
-import { ContainerChoice, useContainer } from './ContainerChoice';
 import { rowAt } from './LevelStep';
+import { PouredIn, useContainer } from './PouredIn';
 import { StickPicker } from './StickPicker';
 
 /** The level is brought right: what the band takes goes in, and it is read again until it is right. */
@@ -49,18 +48,14 @@ export function TopUpStep({ step, asks, told, job, ready, onPoured, onDone, onCa
         </div>
         {isOver && <Caution>Do not run it far over full. What is drawn off goes to the collection point.</Caution>}
         {(asksPour || typed !== null) && (
-          <>
-            <ContainerChoice of={asks} container={container} pour={amount ?? 0} />
-            {(proposed === null || typed !== null) && (
-              <Field
-                label="Goes in, in mL or L"
-                value={typed ?? ''}
-                onChange={setTyped}
-                inputMode="decimal"
-                error={typed && amount === null ? 'Write it like 250 or 1.2 L.' : undefined}
-              />
-            )}
-          </>
+          <PouredIn
+            of={asks}
+            container={container}
+            amount={amount}
+            typed={typed}
+            onType={setTyped}
+            isAsked={proposed === null}
+          />
         )}
       </Question>
       <Presses>

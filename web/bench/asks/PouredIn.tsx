@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Choice } from '../../kit/Choice';
+import { Field } from '../../kit/Field';
 import { Soft } from '../../kit/Sheet';
 import { shownMl } from '../amounts';
 import type { Step, Told } from '../progress';
@@ -27,7 +28,7 @@ type Props = {
 };
 
 /** Out of which container. */
-export function ContainerChoice({ of, container, pour }: Props) {
+function ContainerChoice({ of, container, pour }: Props) {
   const containers = of.containers ?? [];
   if (containers.length === 0)
     return <Soft>{of.takes ? `It takes ${of.takes}. ` : ''}No open container on the shelf will do by the book.</Soft>;
@@ -50,5 +51,32 @@ export function ContainerChoice({ of, container, pour }: Props) {
         <Soft>There is less in it by the book: {shownMl(chosen.left_ml)}. Have the next at hand.</Soft>
       )}
     </div>
+  );
+}
+
+type PouredProps = Omit<Props, 'pour'> & {
+  amount: number | null;
+  /** Null while the amount is the one that is proposed. */
+  typed: string | null;
+  onType: (typed: string) => void;
+  /** Whether it is asked for, nothing being proposed. */
+  isAsked: boolean;
+};
+
+/** What is poured, and out of which container. */
+export function PouredIn({ of, container, amount, typed, onType, isAsked }: PouredProps) {
+  return (
+    <>
+      <ContainerChoice of={of} container={container} pour={amount ?? 0} />
+      {(typed !== null || isAsked) && (
+        <Field
+          label="Goes in, in mL or L"
+          value={typed ?? ''}
+          onChange={onType}
+          inputMode="decimal"
+          error={typed && amount === null ? 'Write it like 250 or 1.2 L.' : undefined}
+        />
+      )}
+    </>
   );
 }
