@@ -12,10 +12,11 @@ final class ArchitectureTest extends TestCase
 {
     /**
      * Where the web may reckon with what it was told: where things stand on a screen, how a number is written, what a
-     * key adds to what is typed, and what
-     * lies below a ready-made limit where nobody can ask.
+     * key adds to what is typed, what lies below a ready-made limit where nobody can ask, and sums of the whole
+     * millilitres that were poured.
      */
     private const LAYOUT = [
+        'bench/amounts.ts',
         'kit/Rail.tsx',
         'kit/railLayout.ts',
         'kit/format.ts',

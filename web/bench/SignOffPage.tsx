@@ -13,7 +13,7 @@ import { ReadingInHands } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { ReminderNote } from '../machine/ReminderNote';
-import { shownMl } from './amounts';
+import { poured, shownMl } from './amounts';
 import { isSettled, type Told } from './progress';
 import { useJob } from './useJob';
 
@@ -109,7 +109,7 @@ function SigningOff({ job, told, machine }: Props) {
 
 /** What will stand in the book. */
 function Summary({ told, job }: { told: Told[]; job: Schemas['Job'] }) {
-  const poured = told.filter(({ did }) => did === 'poured').reduce((sum, { said }) => sum + Number(said.ml ?? 0), 0);
+  const inAll = poured(told);
   const failed = told.filter(
     ({ did, step }) => did === 'cannot' && told.findLast((one) => one.step === step)?.did === 'cannot',
   );
@@ -119,7 +119,7 @@ function Summary({ told, job }: { told: Told[]; job: Schemas['Job'] }) {
       {job.tasks.map(({ name, rule_id: rule, finding }) => (
         <li key={`${rule} ${finding}`}>{name}</li>
       ))}
-      {poured > 0 && <li>{shownMl(poured)} went in</li>}
+      {inAll > 0 && <li>{shownMl(inAll)} went in</li>}
       {failed.map(({ id, step, said }) => (
         <li key={id}>
           Could not: {title(step)}. {String(said.because ?? '')}
