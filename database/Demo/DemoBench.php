@@ -21,6 +21,8 @@ final readonly class DemoBench
 
     private const MACHINE = 'Heron';
 
+    public const JOB = '5e0a4c1e-2f52-4c0e-9d53-6a1c7f3b8e21';
+
     private const TASK = 'Engine oil and filter';
 
     public function __construct(private ChosenWorks $chosen, private PlanJob $plan)
@@ -38,7 +40,7 @@ final readonly class DemoBench
         ];
         $works = $this->chosen->of($machine, $wanted);
         Job::query()->create([
-            'id' => '5e0a4c1e-2f52-4c0e-9d53-6a1c7f3b8e21',
+            'id' => self::JOB,
             'machine_id' => $machine->id,
             'name' => self::TASK,
             'wanted' => $wanted,

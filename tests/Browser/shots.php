@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // Remakes docs/screenshots/ from the demo: one current picture of each main view.
 
+use Database\Demo\DemoBench;
 use Tests\Browser\Browser;
 use Tests\Browser\JobTold;
 
@@ -35,10 +36,9 @@ try {
     $browser->open('/machines/1/plate/alternator_belt');
     $browser->see('Lately');
     $shoot('machine-plate');
-    $browser->open('/bench');
-    $browser->press('Heron');
+    $job = DemoBench::JOB;
+    $browser->open("/bench/{$job}");
     $browser->see('Begin');
-    $job = basename($browser->path());
     $shoot('job');
     $browser->open('/yard');
     $browser->see('Bittern');
