@@ -11,7 +11,7 @@ type Props = {
 };
 
 const TOP = 12;
-const TALL = 250;
+const TALL = 180;
 const LEFT = 118;
 const WIDE = 96;
 
@@ -29,7 +29,7 @@ export function PourLadder({ total, pours, now, marks = [] }: Props) {
   const left = Math.max(0, total - inside - now);
   return (
     <svg
-      viewBox="0 0 350 276"
+      viewBox={`0 0 350 ${TOP + TALL + 14}`}
       role="img"
       aria-label={`${shownMl(inside)} is in, pour ${shownMl(now)} now, ${shownMl(left)} is left after that.`}
       style={{ width: '100%', maxWidth: 420, font: '500 16px var(--body)' }}
