@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Bench\Plan\ChosenWorks;
+use App\Bench\Plan\NeverGreased;
 use App\Bench\Plan\PlanJob;
 use App\Bench\Plan\WantedWork;
 use App\Contract\Device;
@@ -53,6 +54,7 @@ final readonly class JobController
         return new JsonResponse([
             'works' => array_values(array_map(fn (ReadyWork $work): array => $work->toRecord(), $tasks)),
             'findings' => array_map(fn (FindingThread $thread): array => $thread->toRecord($yard), $findings),
+            'never_greased' => NeverGreased::of($machine),
             'open_job' => Job::query()->open()->where('machine_id', $machine->id)->latest('made_at')->value('id'),
         ]);
     }

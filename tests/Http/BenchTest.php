@@ -358,12 +358,6 @@ final class BenchTest extends BenchTestCase
     }
 
     /** @return array<string, mixed> */
-    private function stepOf(string $key): array
-    {
-        return array_column($this->job()['steps'], null, 'key')[$key];
-    }
-
-    /** @return array<string, mixed> */
     private function asks(string $key): array
     {
         return $this->stepOf($key)['asks'];

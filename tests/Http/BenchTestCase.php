@@ -60,6 +60,12 @@ abstract class BenchTestCase extends WalkTestCase
         return $this->getJson("/api/jobs/{$this->job}")->assertOk()->json();
     }
 
+    /** @return array<string, mixed> */
+    protected function stepOf(string $key): array
+    {
+        return array_column($this->job()['steps'], null, 'key')[$key];
+    }
+
     /** @return list<int> ids of the machine's rules, by the beginning of their task's name */
     protected function rules(string ...$tasks): array
     {

@@ -119,6 +119,20 @@ function Choosing({ machine, choices, asked }: Props) {
           </Lines>
         </Sheet>
       )}
+      {choices.never_greased.length > 0 && (
+        <Sheet aria-label="Never greased">
+          <SheetHeading>Never greased, as far as anybody wrote down</SheetHeading>
+          <Lines>
+            {choices.never_greased.map(({ id, name, reach }) => (
+              <Tick key={id} checked={spots.includes(id)} onChange={(on) => setSpots(toggle(spots, id, on))}>
+                <span>
+                  {name} <Soft>{reach}</Soft>
+                </span>
+              </Tick>
+            ))}
+          </Lines>
+        </Sheet>
+      )}
       <Sheet aria-label="Anything else">
         <SheetHeading>Anything else that is replaced</SheetHeading>
         <Lines>

@@ -5,6 +5,7 @@ import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
+import { ComparedStep } from './asks/ComparedStep';
 import { FittedStep } from './asks/FittedStep';
 import { GreasedStep } from './asks/GreasedStep';
 import { JudgedStep } from './asks/JudgedStep';
@@ -192,6 +193,7 @@ function Asked({ progress, onStart, ...asking }: AskedProps) {
   const { step } = asking;
   if (step.takes_its_time || !step.attended)
     return <TimedStep {...asking} end={endOf(step, progress)} onStart={onStart} />;
+  if (step.act === 'compare') return <ComparedStep {...asking} />;
   if (step.asks === null) return <PlainStep {...asking} />;
   const asks = { ...asking, asks: step.asks };
   switch (step.asks.kind) {

@@ -92,18 +92,22 @@ final readonly class ChosenWorks
 
     /**
      * @param  list<int>  $ids
-     * @return list<WantedWork> what sits there, to be replaced
+     * @return list<WantedWork> what sits there, to be replaced; a grease point, to be greased
      */
     private function spots(Machine $machine, array $ids): array
     {
         $spots = Spot::query()->whereKey($ids)->where(['machine_id' => $machine->id, 'retired' => false])
-            ->whereIn('kind', [SpotKind::Part, SpotKind::Opening])->orderBy('position')->get();
+            ->whereIn('kind', [SpotKind::Part, SpotKind::Opening, SpotKind::GreasePoint])->orderBy('position')->get();
         if ($spots->count() !== count(array_unique($ids))) {
-            throw Refusal::field('spots', "{$machine->name} has no such part.");
+            throw Refusal::field('spots', "{$machine->name} has no such part or grease point.");
         }
 
         return array_values($spots->map(
-            fn (Spot $spot): WantedWork => new WantedWork($spot->name, TaskKind::Replace, collect([$spot])),
+            fn (Spot $spot): WantedWork => new WantedWork(
+                $spot->name,
+                $spot->kind === SpotKind::GreasePoint ? TaskKind::Lubricate : TaskKind::Replace,
+                collect([$spot]),
+            ),
         )->all());
     }
 }

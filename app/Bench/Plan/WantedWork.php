@@ -8,7 +8,7 @@ use App\Machines\Spot;
 use Core\Machine\TaskKind;
 use Illuminate\Support\Collection;
 
-/** Something that a job is made of: a task of the rulebook, something found, or a part that is replaced. */
+/** Something that a job is made of: a task of the rulebook, something found, a part that is replaced, or a point that is greased. */
 final readonly class WantedWork
 {
     /**

@@ -92,7 +92,7 @@ final class JobActs
             ($kept['asks']['kind'] ?? '') === 'judged' => [$this->judged($step, $spot, $told)],
             $step->act === StepAct::Close && ! str_starts_with($step->key, 'shut_off:') => $this->closed($spot, $told),
             $step->act === StepAct::Torque => $this->tightened($spot, $told),
-            $step->act === StepAct::Fit => [$this->fitted($spot, $told)],
+            $step->act === StepAct::Fit => [$this->fitted($spot, $told), ...$this->wasFitted($spot)],
             $step->act === StepAct::Lubricate => [Greasing::act(
                 $spot,
                 ($told->said['went_in'] ?? true) !== false,
@@ -112,15 +112,12 @@ final class JobActs
     {
         $opens = in_array($step->act, [StepAct::Loosen, StepAct::Open, StepAct::Remove], true);
 
-        return new GivenAct(
+        return self::noticed(
             $spot,
-            ActKind::Looked,
-            $spot->name,
-            check: 'own-'.substr(str_replace('-', '', $told->uuid), 0, 32),
-            verdict: Verdict::Act,
-            words: "Could not be done: {$step->says} {$told->said['because']}",
-            advice: $opens ? 'Get a new one before it is forced: heat, an extractor or a nut welded on ruins the old.' : null,
-            uuid: $told->uuid,
+            $told,
+            Verdict::Act,
+            "Could not be done: {$step->says} {$told->said['because']}",
+            $opens ? 'Get a new one before it is forced: heat, an extractor or a nut welded on ruins the old.' : null,
         );
     }
 
@@ -208,16 +205,41 @@ final class JobActs
         $target = PlannedStep::kept($this->job->plan, $told->step)['torque']['target'] ?? null;
         $byFeel = $target === null || ($told->said['by_feel'] ?? false);
 
-        return ! $byFeel ? [] : [new GivenAct(
+        return $byFeel
+            ? [self::noticed($spot, $told, Verdict::Watch, 'Tightened by feel.', 'Look at it again after about 2 h of use: tight and dry.')]
+            : [];
+    }
+
+    /**
+     * What was wrong with the part that came off may have harmed what it sat on.
+     *
+     * @return list<GivenAct>
+     */
+    private function wasFitted(Spot $spot): array
+    {
+        $found = $this->foundAt($spot);
+
+        return $found === null ? [] : [self::noticed(
+            $spot,
+            $found,
+            Verdict::Watch,
+            "The old one: {$found->said['found']}.",
+            'The right one is on. What the old one served may have suffered: look at it again soon, for leaks and wear.',
+        )];
+    }
+
+    private static function noticed(Spot $spot, StepTold $told, Verdict $verdict, string $words, ?string $advice): GivenAct
+    {
+        return new GivenAct(
             $spot,
             ActKind::Looked,
             $spot->name,
             check: 'own-'.substr(str_replace('-', '', $told->uuid), 0, 32),
-            verdict: Verdict::Watch,
-            words: 'Tightened by feel.',
-            advice: 'Look at it again after about 2 h of use: tight and dry.',
+            verdict: $verdict,
+            words: $words,
+            advice: $advice,
             uuid: $told->uuid,
-        )];
+        );
     }
 
     private function fitted(Spot $spot, StepTold $told): GivenAct
@@ -232,17 +254,19 @@ final class JobActs
             taskId: $task,
             fitting: $isNew ? array_filter([
                 'number' => $told->said['number'] ?? null,
-                'found' => $this->foundAt($spot),
+                'found' => $this->foundAt($spot)->said['found'] ?? null,
                 'reused' => $told->said['reused'] ?? false,
             ]) : [],
             uuid: $told->uuid,
         );
     }
 
-    /** What was found fitted, as it was told when the old one was held beside the new. */
-    private function foundAt(Spot $spot): ?string
+    /** Where it was told what was wrong with the old one, when it was held beside the new. */
+    private function foundAt(Spot $spot): ?StepTold
     {
-        return $this->job->told->where('step', "compare:{$spot->key}")->where('did', Did::Done)->last()->said['found'] ?? null;
+        $told = $this->job->told->where('step', "compare:{$spot->key}")->where('did', Did::Done)->last();
+
+        return trim($told->said['found'] ?? '') === '' ? null : $told;
     }
 
     /** @return list<GivenAct> */
