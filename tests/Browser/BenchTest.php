@@ -223,6 +223,7 @@ final class BenchTest extends BrowserTestCase
             foreach ($presses as $like => $said) {
                 $press = preg_match($like, $step) && $press === 'Done' ? $said : $press;
             }
+            $this->browser->settle();
             $this->press($press);
             $this->browser->until(
                 fn (): bool => $this->browser->script('return document.querySelector("main h2")?.innerText') !== $step

@@ -69,6 +69,7 @@ final class Browser
     /** It is later from here on, for this browser and for whatever it asks of the server: nobody waits for a timer. */
     public function moveClock(int $seconds): void
     {
+        $this->until($this->allIsSent(...), 'all that was written down to be sent');
         if ($this->clockMoved === 0) {
             $moved = 'const real = Date.now; Date.now = () => real() + 1000 * Number((/clock_moved_seconds=(\d+)/.exec(document.cookie) ?? [0, 0])[1]);';
             $this->onEveryPage($moved);
@@ -80,6 +81,29 @@ final class Browser
             'value' => (string) $this->clockMoved,
             'url' => $this->address,
         ]);
+    }
+
+    private function allIsSent(): bool
+    {
+        return (bool) $this->asyncScript(<<<'JS'
+            const told = arguments[0];
+            const kept = indexedDB.open('jardinier');
+            kept.onupgradeneeded = () => kept.transaction.abort();
+            kept.onerror = kept.onblocked = () => told(true);
+            kept.onsuccess = () => {
+                const notes = kept.result.transaction('notes').objectStore('notes').getAll();
+                notes.onsuccess = () => {
+                    kept.result.close();
+                    told(notes.result.every(note => note.refused));
+                };
+            };
+            JS);
+    }
+
+    /** Until what has just changed stands where it will be pressed. */
+    public function settle(): void
+    {
+        $this->asyncScript('const told = arguments[0]; setTimeout(() => requestAnimationFrame(() => told(true)), 100)');
     }
 
     private function start(): void

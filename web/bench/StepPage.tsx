@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { QuietButton, quietLink } from '../kit/Button';
@@ -26,6 +26,7 @@ export default function StepPage() {
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const [stuckAt, setStuckAt] = useState('');
+  const [inHand, setInHand] = useState<string>();
   useAwake();
   const running = job && progress ? runningOf(job.steps, progress) : [];
   const chime = useChime(
@@ -33,7 +34,9 @@ export default function StepPage() {
   );
   const wanted = search.get('at');
   const chosen = job?.steps.find(({ key }) => key === wanted);
-  const step = job && progress ? (chosen ?? nextOf(job.steps, progress, at)) : undefined;
+  const step =
+    job && progress ? (chosen ?? held(inHand, job.steps, progress) ?? nextOf(job.steps, progress, at)) : undefined;
+  useEffect(() => setInHand(step?.key), [step?.key]);
   if (!job || !progress) return <ReadingInHands error={asked.error} />;
   const settled = job.steps.filter(({ key }) => isSettled(progress.states.get(key))).length;
   const last = job.steps.find(({ key }) => key === lastTold(told));
@@ -101,6 +104,13 @@ export default function StepPage() {
     </HandsPage>
   );
 }
+
+/** What hands are at stays before them, whatever is over meanwhile. */
+const held = (inHand: string | undefined, steps: Step[], { states, began }: Progress): Step | undefined =>
+  steps.find(
+    ({ key, attended, takes_its_time: byItself }) =>
+      key === inHand && attended && !byItself && states.get(key) === 'ready' && !began.has(key),
+  );
 
 /** What goes on by itself, or was started and is not told over. */
 const runningOf = (steps: Step[], progress: Progress): Step[] =>
