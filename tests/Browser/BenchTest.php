@@ -199,25 +199,25 @@ final class BenchTest extends BrowserTestCase
     {
         $met = [];
         for ($round = 0; $round < 120; $round++) {
-            $step = (string) $this->browser->until(
-                fn (): mixed => $this->browser->script('return document.querySelector("main h2")?.innerText'),
-                'a step',
-            );
+            $this->browser->until(fn (): bool => $this->heading() !== null, 'a step');
+            $step = (string) $this->heading();
             if ($step === 'All steps are told') {
                 return array_values(array_unique($met));
             }
             $met[] = $step;
             if (str_contains($this->browser->text(), 'Not over yet')) {
+                $shown = $this->browser->text();
                 $this->browser->moveClock(300);
-                $this->browser->until(
-                    fn (): bool => ! str_contains($this->browser->text(), 'Not over yet') || str_contains($this->browser->text(), ':'),
-                    'time to pass',
-                );
+                $this->browser->until(fn (): bool => $this->browser->text() !== $shown, 'the page to tell the time');
 
                 continue;
             }
+            $this->browser->settle();
+            if ($this->heading() !== $step) {
+                continue;
+            }
             $this->browser->script('document.querySelectorAll("main div > label > input[type=checkbox], main label[data-rac] input[type=checkbox]").forEach(box => box.closest("[role=group]") || box.checked || box.click())');
-            $this->browser->script('[...document.querySelectorAll("main label")].find(label => label.innerText.trim() === "dark")?.querySelector("input")?.click()');
+            $this->browser->script('[...document.querySelectorAll("main label")].find(label => label.innerText.trim() === "dark")?.querySelector("input:not(:checked)")?.click()');
             $this->browser->script('[...document.querySelectorAll("main label")].filter(label => ["level", "at the threads, or just running"].includes(label.innerText.trim())).forEach(label => label.querySelector("input").click())');
             $press = $this->browser->offers('Done, it stands') ? 'Done, it stands' : 'Done';
             foreach ($presses as $like => $said) {
@@ -226,7 +226,7 @@ final class BenchTest extends BrowserTestCase
             $this->browser->settle();
             $this->press($press);
             $this->browser->until(
-                fn (): bool => $this->browser->script('return document.querySelector("main h2")?.innerText') !== $step
+                fn (): bool => $this->heading() !== $step
                     || str_contains($this->browser->text(), 'Not over yet'),
                 "{$step} to be left",
             );
@@ -309,9 +309,14 @@ final class BenchTest extends BrowserTestCase
     private function see(string $step): void
     {
         $this->browser->until(
-            fn (): bool => $this->browser->script('return document.querySelector("main h2")?.innerText') === $step,
+            fn (): bool => $this->heading() === $step,
             "the step \"{$step}\"",
         );
+    }
+
+    private function heading(): ?string
+    {
+        return $this->browser->script('return document.querySelector("main h2")?.innerText');
     }
 
     private function tick(string $caution): void
