@@ -106,6 +106,9 @@ final class EntryWords
             $act->kind === ActKind::Looked && $act->task_id !== null => 'inspected',
             default => $act->kind->word(),
         };
+        if ($act->kind === ActKind::Replaced && $acts->every(fn (Act $one): bool => $one->fitting?->reused && $one->fitting->seal === null)) {
+            $word = 'gone over, the old used again';
+        }
         $strokes = (int) $acts->sum('strokes');
         $missed = $acts->where('outcome', Outcome::NotDone)->count();
 

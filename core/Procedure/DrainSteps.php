@@ -173,13 +173,20 @@ final readonly class DrainSteps
             "drain:{$at}",
             StepAct::Drain,
             $at,
-            "Let {$compartment->name} run out at {$name} and drip for {$minutes} min. Other work meanwhile.",
+            "Let {$compartment->name} run out at {$name} and drip for {$minutes} min{$this->theLast($compartment)}. Other work meanwhile.",
             $minutes,
             attended: false,
             cautions: Cautions::atStep(StepAct::Drain, $this->machine->class, $compartment->kind->subject()),
         ));
         $this->draft->needs("drain:{$at}", $open);
         $this->look($compartment, $at, $look ?? "look:{$at}", $magnet);
+    }
+
+    private function theLast(Compartment $compartment): string
+    {
+        $isTurned = $compartment->isEngine() && $this->machine->schools->way(School::LastOfOil) === 'turned';
+
+        return $isTurned ? '; for the last of it '.$this->machine->schools->says(School::LastOfOil).', key out' : '';
     }
 
     private function look(Compartment $compartment, string $at, string $key, bool $magnet): void

@@ -57,7 +57,7 @@ final readonly class EndSteps
 
         return $this->draft->those(fn (Step $step): bool => isset($reach[$step->key])
             && in_array($step->act, self::CHANGES, true)
-            && ! str_starts_with($step->key, 'turn_on:'));
+            && $step->verb() !== 'turn_on');
     }
 
     /** @param  list<string>  $covers */

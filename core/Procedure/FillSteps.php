@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Brick\Math\BigRational;
+use Core\Fill\CoolantMix;
+use Core\Fluid\Glycol;
 use Core\Machine\OpeningRole;
 
 /** The steps by which one emptied compartment is filled and shut. */
 final readonly class FillSteps
 {
+    /** Of glycol, in percent by volume, where the book names none. Common practice, no source. */
+    private const USUAL_STRENGTH = 50;
+
     public function __construct(
         private Draft $draft,
+        private ServicedMachine $machine,
         private Scope $scope,
         private OpeningSteps $openings,
     ) {
@@ -41,7 +48,7 @@ final readonly class FillSteps
         $key = "pour:{$compartment->key}";
         $plugs = array_column($this->scope->levelPlugsOf($compartment), 'name');
         $fluid = $compartment->fluid === '' ? '' : " {$compartment->fluid}";
-        $most = $compartment->most === null ? '' : ", {$compartment->most->inWords()} by the book";
+        $most = ($compartment->most === null ? '' : ", {$compartment->most->inWords()} by the book").$this->mixed($compartment);
         $this->draft->add(Phase::Reach, new Step($key, StepAct::Pour, $compartment->key, match (true) {
             $compartment->filling->vents => "Fill {$compartment->name}{$fluid} until it shows at its open vents{$most}.",
             $plugs !== [] => "Fill {$compartment->name}{$fluid} slowly until it just runs at {$plugs[0]}{$most}.",
@@ -62,6 +69,22 @@ final readonly class FillSteps
         $this->draft->needs($key, "turn_level:{$compartment->key}");
 
         return $key;
+    }
+
+    /** Of what coolant is made up. */
+    private function mixed(Compartment $compartment): string
+    {
+        $schools = $this->machine->schools;
+        if (! $compartment->isCoolant() || $schools->way(School::Coolant) === 'premix') {
+            return $compartment->isCoolant() ? ": {$schools->says(School::Coolant)}, nothing added" : '';
+        }
+        $mix = $compartment->most === null
+            ? null
+            : CoolantMix::of($compartment->most, BigRational::of(self::USUAL_STRENGTH), Glycol::Ethylene);
+
+        return ': '.($mix === null
+            ? $schools->says(School::Coolant)
+            : "{$mix->concentrate->inWords()} of concentrate and {$mix->water->inWords()} of distilled water").', half and half unless its book says otherwise';
     }
 
     /** @return list<string> the steps in which it runs out */

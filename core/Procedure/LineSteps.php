@@ -20,16 +20,12 @@ final readonly class LineSteps
             return;
         }
         $key = $compartment->key;
-        $valve = $compartment->valve ?? '';
-        $this->step(Phase::Reach, "shut_off:{$key}", StepAct::Close, $compartment, $valve === ''
-            ? "Shut {$compartment->name} off: its valve, or a line clamp on the soft line where there is none."
-            : "Shut {$compartment->name} off: {$valve}.");
+        [$off, $on] = $this->ways($compartment);
+        $this->step(Phase::Reach, "shut_off:{$key}", StepAct::Close, $compartment, "Shut {$compartment->name} off: {$off}.");
         foreach ($undone as $step) {
             $this->draft->needs($step, "shut_off:{$key}");
         }
-        $this->step(Phase::Reach, "turn_on:{$key}", StepAct::Open, $compartment, $valve === ''
-            ? "Turn {$compartment->name} on again: the valve open, or the clamp off."
-            : "Turn {$compartment->name} on again: {$valve}.");
+        $this->step(Phase::Reach, "turn_on:{$key}", StepAct::Open, $compartment, "Turn {$compartment->name} on again: {$on}.");
         $this->draft->onlyIf("turn_on:{$key}", "shut_off:{$key}");
         $this->draft->shut("turn_on:{$key}", $this->doneUp($compartment));
         if ($compartment->isFuel() && $this->machine->engine === Engine::Diesel) {
@@ -45,11 +41,41 @@ final readonly class LineSteps
         }
     }
 
+    /** @return array{string, string} by what it is shut off and turned on */
+    private function ways(Compartment $compartment): array
+    {
+        $valve = $compartment->valve ?? '';
+
+        return match (true) {
+            $valve !== '' => [$valve, $valve],
+            $this->hasShutOff($compartment) => [
+                'its valve, or a line clamp on the soft line where there is none',
+                'the valve open, or the clamp off',
+            ],
+            default => ['a light vacuum on its tank, which holds the oil in', 'the vacuum off'],
+        };
+    }
+
     private function isShutOff(Compartment $compartment): bool
+    {
+        return $this->hasShutOff($compartment) || $this->isHeldBack($compartment);
+    }
+
+    private function hasShutOff(Compartment $compartment): bool
     {
         return ($compartment->valve ?? '') !== ''
             || $compartment->isFuel()
             || ($compartment->isCoolant() && ! isset($this->scope->changed[$compartment->key]));
+    }
+
+    /** Whether its oil stays in by a vacuum while its filter is off. */
+    private function isHeldBack(Compartment $compartment): bool
+    {
+        $filters = array_filter($this->scope->partsIn($compartment), fn (Part $part): bool => $part->isFilter());
+
+        return $filters !== []
+            && ! isset($this->scope->changed[$compartment->key])
+            && $this->machine->schools->way(School::FilterAlone) === 'vacuum';
     }
 
     /** @return list<string> */

@@ -46,4 +46,9 @@ final readonly class Part
     {
         return $this->kind === PartKind::Filter;
     }
+
+    public function isSparkPlug(): bool
+    {
+        return $this->kind === PartKind::Plug && $this->subject === Subject::Ignition;
+    }
 }

@@ -33,6 +33,7 @@ final readonly class PartSteps
         ])).'.');
         $this->draft->needs("remove:{$part->key}", 'clean');
         $this->step('look', StepAct::Look, $part, match (true) {
+            $part->isSparkPlug() => "Read {$part->name}: tan is fine, white lean, black rich, oily worn; every cylinder alike",
             $part->isFilter() => "Look at the seat of {$part->name}: the old gasket came off with it, and it is wiped clean",
             default => "Look at {$part->name} and where it sat: wear, dirt, what should not be there",
         }.'.');
@@ -46,18 +47,12 @@ final readonly class PartSteps
     /** @return list<string> the steps between off and on */
     private function between(Part $part, bool $isNew, bool $prefill): array
     {
-        $schools = $this->machine->schools;
         $between = ["look:{$part->key}"];
         if ($isNew) {
-            $number = $part->number === '' ? '' : " ({$part->number})";
-            $this->step('compare', StepAct::Compare, $part, $part->isFilter()
-                ? "Hold the new {$part->name}{$number} beside the old: height, thread, gasket, flow arrow."
-                : "Hold the new {$part->name}{$number} beside the old: size, fit, which way round.");
+            $this->step('compare', StepAct::Compare, $part, $this->comparing($part));
             $between[] = "compare:{$part->key}";
         } else {
-            $this->step('clean', StepAct::Clean, $part, $part->subject === Subject::AirCleaner
-                ? "Clean {$part->name}: {$schools->airCleaner()}."
-                : "Clean {$part->name}, and look through it.");
+            $this->step('clean', StepAct::Clean, $part, $this->cleaning($part));
             $between[] = "clean:{$part->key}";
         }
         $this->draft->needs($between[1], "remove:{$part->key}");
@@ -70,20 +65,35 @@ final readonly class PartSteps
         return [...$between, "count_off:{$part->key}"];
     }
 
+    private function comparing(Part $part): string
+    {
+        $number = $part->number === '' ? '' : " ({$part->number})";
+
+        return "Hold the new {$part->name}{$number} beside the old: ".match (true) {
+            $part->isSparkPlug() => "thread, reach, seat; the gap {$this->machine->schools->says(School::PlugGap)}.",
+            $part->isFilter() => 'height, thread, gasket, flow arrow.',
+            default => 'size, fit, which way round.',
+        };
+    }
+
+    private function cleaning(Part $part): string
+    {
+        return "Clean {$part->name}".match (true) {
+            $part->isSparkPlug() => ' and set the gap as the book says; round edges, a crack or oil call for new ones.',
+            $part->subject === Subject::AirCleaner => ": {$this->machine->schools->airCleaner()}.",
+            default => ', and look through it.',
+        };
+    }
+
     /** @param  list<string>  $between */
     private function on(Part $part, bool $isNew, array $between): void
     {
-        $schools = $this->machine->schools;
         $which = $isNew ? 'the new ' : '';
         $this->step('fit', StepAct::Fit, $part, implode(', ', array_filter([
             "Fit {$which}{$part->name}",
-            $part->orientation === '' ? null : $part->orientation,
-            $part->seal === '' ? null : $schools->seal($part->seal),
-            match (true) {
-                $part->tight !== '' => $part->tight,
-                $part->isFilter() && $part->torque === '' => 'its gasket oiled, '.$schools->says(School::SpinOn),
-                default => 'by hand first',
-            },
+            $part->orientation,
+            $part->seal === '' ? '' : $this->machine->schools->seal($part->seal),
+            ...$this->seated($part, $isNew),
         ])).'.');
         $fit = "fit:{$part->key}";
         $this->draft->onlyIf($fit, "remove:{$part->key}");
@@ -107,6 +117,31 @@ final readonly class PartSteps
     private static function counted(string $what, Part $part): string
     {
         return "{$what}: ".implode(', ', $part->loose).'.';
+    }
+
+    /** @return list<string> how it goes on: as its book says, else as this machine's keeper does it */
+    private function seated(Part $part, bool $isNew): array
+    {
+        $schools = $this->machine->schools;
+        $byHand = $part->tight !== '' ? $part->tight : 'by hand first';
+
+        return match (true) {
+            $part->isSparkPlug() => [
+                "its thread {$schools->says(School::PlugThread)}",
+                match (true) {
+                    $part->tight !== '', $part->torque !== '' => $byHand,
+                    $isNew => 'by hand to its seat, then about half a turn until its washer gives',
+                    default => 'by hand to its seat, then much less than half a turn: its washer has given already',
+                },
+            ],
+            $part->subject === Subject::AirCleaner => ["its seat {$schools->says(School::ElementSeat)}", $part->tight],
+            $part->isFilter() => [
+                $isNew && $part->subject === Subject::Fuel ? $schools->says(School::FuelFilter) : '',
+                "its gasket {$schools->says(School::Gasket)}",
+                $part->tight === '' && $part->torque === '' ? $schools->says(School::SpinOn) : $byHand,
+            ],
+            default => [$byHand],
+        };
     }
 
     /** @param  list<string>  $pieces */

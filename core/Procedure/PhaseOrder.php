@@ -94,7 +94,7 @@ final readonly class PhaseOrder
         $reach = array_flip($this->draft->in(Phase::Reach));
 
         return $this->draft->those(fn (Step $step): bool => isset($reach[$step->key])
-            && ! str_starts_with($step->key, 'shut_off:')
-            && (in_array($step->act, self::DONE_UP, true) || str_starts_with($step->key, 'turn_on:')));
+            && $step->verb() !== 'shut_off'
+            && (in_array($step->act, self::DONE_UP, true) || $step->verb() === 'turn_on'));
     }
 }

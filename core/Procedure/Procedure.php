@@ -27,6 +27,7 @@ final readonly class Procedure
      */
     public static function of(ServicedMachine $machine, array $works, array $compartments, array $parts): self
     {
+        $works = array_map(fn (Work $work): Work => $work->by($machine->schools), $works);
         $service = new ServiceSteps($machine, new Scope($works, $compartments, $parts));
 
         return new self(...$service->done());

@@ -59,6 +59,11 @@ final readonly class Schools
         return $this->areSealsReused() ? "with its {$seal}, the old one if it is sound" : "with a new {$seal}";
     }
 
+    public function isPlugUsedAgain(): bool
+    {
+        return $this->way(School::SparkPlug) === 'regapped';
+    }
+
     /** How foam and paper are treated. */
     public function airCleaner(): string
     {

@@ -20,28 +20,30 @@ final readonly class ServiceSteps
 
     private PlaceSteps $placeSteps;
 
+    private WayThere $wayThere;
+
     public function __construct(private ServicedMachine $machine, private Scope $scope)
     {
         $this->draft = new Draft;
         $this->partSteps = new PartSteps($this->draft, $machine);
         $this->openingSteps = new OpeningSteps($this->draft, $machine);
         $this->placeSteps = new PlaceSteps($this->draft, $machine, $scope);
+        $this->wayThere = new WayThere($this->draft, $scope, $this->placeSteps);
     }
 
     /** @return array{list<Step>, list<Hold>} */
     public function done(): array
     {
         $readings = $this->readings();
-        $this->begin();
+        (new BeginSteps($this->draft, $this->machine, $this->scope))->add();
         $this->openings();
         $this->parts();
         $this->compartments($readings);
         $this->places();
         $this->lines();
-        $this->putBack();
-        $this->coolFirst();
+        $this->wayThere->add();
         (new LevelSteps($this->draft, $this->machine, $this->scope))->add($readings);
-        $this->lift();
+        (new LiftSteps($this->draft, $this->machine))->add();
         (new EndSteps($this->draft, $this->machine, $this->scope))->add();
         (new PhaseOrder($this->draft))->bind();
 
@@ -76,78 +78,6 @@ final readonly class ServiceSteps
         }
 
         return false;
-    }
-
-    private function begin(): void
-    {
-        $this->step(Phase::Secure, 'secure', StepAct::Secure, ServicedMachine::KEY, Caution::BeforeAnyWork->says());
-        $minutes = 0;
-        $warmed = [];
-        foreach ($this->warmed() as $compartment) {
-            $warmed[] = $compartment;
-            $minutes = max($minutes, $compartment->warmMinutes());
-        }
-        if ($minutes > 0) {
-            $names = implode(', ', array_column($warmed, 'name'));
-            $this->step(
-                Phase::Warm,
-                'warm',
-                StepAct::Warm,
-                $warmed[0]->key,
-                $this->machine->engine === Engine::Electric
-                    ? "Drive it for {$minutes} min so that what comes out runs and carries its dirt along ({$names}); park it level again, key out."
-                    : "Run it for {$minutes} min so that what comes out runs and carries its dirt along ({$names}); {$this->machine->stopped()}.",
-                $minutes,
-                false,
-                array_column($warmed, 'key'),
-            );
-        }
-        $opened = $this->cleanedRound();
-        if ($opened !== []) {
-            $this->step(
-                Phase::Reach,
-                'clean',
-                StepAct::Clean,
-                (string) array_key_first($opened),
-                'Clean round everything that is to be opened: '.implode(', ', $opened).'.',
-                covers: array_map(strval(...), array_keys($opened)),
-            );
-        }
-    }
-
-    /** @return list<Compartment> */
-    private function warmed(): array
-    {
-        $warmed = $this->scope->changed;
-        foreach ($this->scope->works as $work) {
-            if ($work->kind === TaskKind::Sample && $work->at instanceof Compartment) {
-                $warmed[$work->at->key] = $work->at;
-            }
-        }
-
-        return array_values(array_filter($warmed, fn (Compartment $one): bool => $one->warmMinutes() > 0));
-    }
-
-    /** @return array<string, string> by key, the names of all that is opened or comes off */
-    private function cleanedRound(): array
-    {
-        $names = [];
-        foreach ($this->scope->changed as $compartment) {
-            foreach ($this->scope->openingsOf($compartment, OpeningRole::Drain, OpeningRole::Draw, OpeningRole::Vent) as $one) {
-                $names[$one->key] = $one->name;
-            }
-            foreach ([...$this->scope->fillsOf($compartment), ...$this->scope->levelPlugsOf($compartment)] as $one) {
-                $names[$one->key] = $one->name;
-            }
-            if ($names === []) {
-                $names[$compartment->key] = $compartment->name;
-            }
-        }
-        foreach ([...$this->scope->openings, ...$this->scope->parts] as $one) {
-            $names[$one->key] = $one->name;
-        }
-
-        return $names;
     }
 
     /** Strainers, covers and plugs that are worked at themselves. */
@@ -200,13 +130,15 @@ final readonly class ServiceSteps
         $says = $kind === TaskKind::Replace
             ? "Hold the new {$opening->name} beside the old: thread, length, seat."
             : "Clean {$opening->name}, and look at what it caught.";
-        $this->step(
-            Phase::Reach,
+        $act = $kind === TaskKind::Replace ? StepAct::Compare : StepAct::Clean;
+        $this->draft->add(Phase::Reach, new Step(
             "clean:{$opening->key}",
-            $kind === TaskKind::Replace ? StepAct::Compare : StepAct::Clean,
+            $act,
             $opening->key,
             $says,
-        );
+            $act->minutes(),
+            cautions: Cautions::atStep($act, $this->machine->class),
+        ));
         $this->draft->needs("clean:{$opening->key}", "open:{$opening->key}");
     }
 
@@ -226,8 +158,12 @@ final readonly class ServiceSteps
         }
     }
 
+    /** Whether another goes on: a spark plug may be cleaned and go on again. */
     private function isNew(Part $part): bool
     {
+        if ($part->isSparkPlug() && $this->machine->schools->isPlugUsedAgain()) {
+            return false;
+        }
         foreach ($this->scope->works as $work) {
             if ($work->kind === TaskKind::Replace && $work->at instanceof Part && $work->at->key === $part->key) {
                 return true;
@@ -256,7 +192,7 @@ final readonly class ServiceSteps
     private function compartments(array $readings): void
     {
         $drain = new DrainSteps($this->draft, $this->machine, $this->scope, $this->openingSteps);
-        $fill = new FillSteps($this->draft, $this->scope, $this->openingSteps);
+        $fill = new FillSteps($this->draft, $this->machine, $this->scope, $this->openingSteps);
         foreach ($this->scope->changed as $key => $compartment) {
             $drain->add($compartment, $this->machine->tightened === Tightened::AtOnce
                 ? Phase::Reach
@@ -299,7 +235,7 @@ final readonly class ServiceSteps
                 $this->placeSteps->add($work);
             }
             foreach ($this->isDoneElsewhere($work) ? $work->undoes : [] as $undone) {
-                $this->placeSteps->pair($undone, $work->at->key, $this->opens($work), $this->shuts($work));
+                $this->placeSteps->pair($undone, $work->at->key, $this->wayThere->opens($work), $this->wayThere->shuts($work));
             }
         }
     }
@@ -314,163 +250,11 @@ final readonly class ServiceSteps
         };
     }
 
-    /** @return list<string> the steps by which something is got at */
-    private function opens(Work $work): array
-    {
-        $at = $work->at;
-
-        return match (true) {
-            $at instanceof Compartment => $this->opensCompartment($at),
-            $at instanceof Part => ["remove:{$at->key}"],
-            default => ["open:{$at->key}"],
-        };
-    }
-
-    /** @return list<string> */
-    private function shuts(Work $work): array
-    {
-        $at = $work->at;
-
-        return match (true) {
-            $at instanceof Compartment => $this->shutsCompartment($at),
-            $at instanceof Part => ["fit:{$at->key}", "torque:{$at->key}", "look_over:{$at->key}"],
-            default => ["close:{$at->key}", "torque:{$at->key}"],
-        };
-    }
-
     private function lines(): void
     {
         $lines = new LineSteps($this->draft, $this->machine, $this->scope);
         foreach ([...$this->scope->changed, ...$this->scope->openedOnly()] as $compartment) {
             $lines->add($compartment);
         }
-    }
-
-    /** What a compartment's book says is undone to get there. */
-    private function putBack(): void
-    {
-        foreach ([...$this->scope->changed, ...$this->scope->openedOnly()] as $compartment) {
-            foreach ($compartment->putsBack as $undone) {
-                $this->placeSteps->pair(
-                    $undone,
-                    $compartment->key,
-                    $this->opensCompartment($compartment),
-                    $this->shutsCompartment($compartment),
-                );
-            }
-        }
-    }
-
-    /** @return list<string> */
-    private function opensCompartment(Compartment $compartment): array
-    {
-        return $this->stepsAt($compartment, StepAct::Loosen, StepAct::Open, StepAct::Remove);
-    }
-
-    /** @return list<string> */
-    private function shutsCompartment(Compartment $compartment): array
-    {
-        return $this->stepsAt($compartment, StepAct::Close, StepAct::Fit, StepAct::Torque, StepAct::Pour);
-    }
-
-    /** @return list<string> those in which hands are at it and nothing runs */
-    private function stepsAt(Compartment $compartment, StepAct ...$acts): array
-    {
-        $keys = [
-            $compartment->key,
-            ...array_column($this->scope->openingsOf($compartment, ...OpeningRole::cases()), 'key'),
-            ...array_column($this->scope->partsIn($compartment), 'key'),
-        ];
-        $reach = array_flip($this->draft->in(Phase::Reach));
-
-        return $this->draft->those(fn (Step $step): bool => isset($reach[$step->key])
-            && in_array($step->at, $keys, true)
-            && in_array($step->act, $acts, true)
-            && ! str_starts_with($step->key, 'undo:')
-            && ! str_starts_with($step->key, 'turn_on:')
-            && ! str_starts_with($step->key, 'shut_off:'));
-    }
-
-    /** A cooling system is opened only when it can be touched. */
-    private function coolFirst(): void
-    {
-        foreach ([...$this->scope->changed, ...$this->scope->openedOnly()] as $compartment) {
-            if (! $compartment->isCoolant()) {
-                continue;
-            }
-            $minutes = $this->draft->has('warm') ? Compartment::COOL : 0;
-            $key = "cool:{$compartment->key}";
-            $this->step(
-                Phase::Reach,
-                $key,
-                StepAct::Wait,
-                $compartment->key,
-                "Let {$compartment->name} cool until it can be touched, then turn its cap slowly.",
-                $minutes,
-                false,
-                cautions: [Caution::HotCoolant],
-            );
-            foreach ($this->opensCompartment($compartment) as $opens) {
-                $this->draft->needs($opens, $key);
-            }
-        }
-    }
-
-    /** It stands on stands for the work, or is lifted for nothing but its purge. */
-    private function lift(): void
-    {
-        $purged = $this->draft->in(Phase::Purge);
-        if (! $this->machine->raised && $purged === []) {
-            return;
-        }
-        $this->step(
-            $this->machine->raised ? Phase::Raise : Phase::Lift,
-            'raise',
-            StepAct::Raise,
-            ServicedMachine::KEY,
-            $this->machine->raised
-                ? 'Raise it and set it on stands, or lock the lift; the wheels that stay down are chocked.'
-                : 'Raise the driven wheels just clear of the ground, about an inch, and set it on stands.',
-        );
-        $this->step(
-            Phase::Lower,
-            'lower',
-            StepAct::Lower,
-            ServicedMachine::KEY,
-            'Look that nobody and nothing is under it, and lower it: levels are read on level ground.',
-        );
-        $this->draft->onlyIf('lower', 'raise');
-        $this->draft->needs('clean', $this->machine->raised ? 'raise' : []);
-        foreach ($purged as $purge) {
-            $this->draft->needs($purge, 'raise');
-        }
-        $this->draft->hold(Hold::STAND, 'raise', 'lower');
-    }
-
-    /**
-     * @param  list<string>  $covers
-     * @param  list<Caution>  $cautions
-     */
-    private function step(
-        Phase $phase,
-        string $key,
-        StepAct $act,
-        string $at,
-        string $says,
-        ?int $minutes = null,
-        bool $attended = true,
-        array $covers = [],
-        array $cautions = [],
-    ): void {
-        $this->draft->add($phase, new Step(
-            $key,
-            $act,
-            $at,
-            $says,
-            $minutes ?? $act->minutes(),
-            $attended,
-            cautions: [...Cautions::atStep($act, $this->machine->class), ...$cautions],
-            covers: $covers,
-        ));
     }
 }

@@ -43,6 +43,12 @@ final readonly class Step
     ) {
     }
 
+    /** What its key begins with: `shut_off` of `shut_off:fuel`; the whole key of a step that is there once. */
+    public function verb(): string
+    {
+        return explode(':', $this->key, 2)[0];
+    }
+
     /**
      * The same, bound to others.
      *

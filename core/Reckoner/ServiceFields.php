@@ -210,7 +210,11 @@ final class ServiceFields
             $this->wordsOrList($row, 'loose', 'the loose pieces'),
             $this->seal($row),
             $torque === null ? '' : $row->written('torque'),
-            subject: $holder instanceof Compartment ? $holder->kind->subject() : Subject::Other,
+            subject: $row->choice(
+                'subject',
+                $holder instanceof Compartment ? $holder->kind->subject() : Subject::Other,
+                'what part of the machine it is',
+            ),
         );
         $this->rows->passOver($row, 'part');
         if ($key !== null) {

@@ -18,9 +18,9 @@ enum PartKind: string
     case Impeller = 'impeller';
     case Other = 'other';
 
-    /** Whether the old one may be used again two or three times, counted. Common practice, no source. */
-    public function isSeal(): bool
+    /** Whether the old one itself may be used again, counted. Handbook section 12. */
+    public function isUsedAgain(): bool
     {
-        return in_array($this, [self::Ring, self::Washer, self::Gasket], true);
+        return in_array($this, [self::Ring, self::Washer, self::Gasket, self::Plug], true);
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Supply;
 
+use Core\Measure\Dimension;
+use Core\Measure\Quantity;
+use Core\Measure\Unreadable;
+
 /** What is written down of a place where a part sits. */
 final readonly class PartSheet
 {
@@ -90,5 +94,15 @@ final readonly class PartSheet
                 "{$this->toBuy()} belongs here, and nobody has compared {$number} with it: height, thread, gasket, rating, flow arrow.",
             ),
         };
+    }
+
+    /** How tight it is, where its book gives a torque and no words. */
+    public function torque(): string
+    {
+        try {
+            return Quantity::parse($this->tight)->unit->dimension() === Dimension::Torque ? $this->tight : '';
+        } catch (Unreadable) {
+            return '';
+        }
     }
 }

@@ -234,7 +234,7 @@ final class BenchTest extends BenchTestCase
         self::assertSame(['watch', 'Tightened by feel.'], [$finding['verdict'], $finding['why']]);
         self::assertStringContainsString('about 2 h of use', $finding['do']);
         $this->make(['rules' => $this->rules('Engine oil')]);
-        self::assertSame(1, $this->stepOf('close:engine_oil_drain')['seal']['times_reused']);
+        self::assertSame(1, $this->stepOf('close:engine_oil_drain')['renewed']['times_reused']);
     }
 
     public function test_where_keepers_differ_the_machines_choice_stands_at_the_step(): void
@@ -248,7 +248,7 @@ final class BenchTest extends BenchTestCase
         $change(['seals' => 'sometimes'])->assertUnprocessable()->assertJsonValidationErrors('schools.seals');
         $change(['seals' => 'reuse'])->assertOk()->assertJsonPath('schools.seals', 'reuse')->assertJsonPath('schools.deck', 'coated');
         $this->make(['rules' => $this->rules('Engine oil')]);
-        self::assertTrue($this->stepOf('close:engine_oil_drain')['seal']['usually_reused']);
+        self::assertTrue($this->stepOf('close:engine_oil_drain')['renewed']['usually_reused']);
         self::assertStringContainsString('the old one if it is sound', $this->stepOf('close:engine_oil_drain')['says']);
 
         $this->machine = $this->machine([
@@ -258,6 +258,30 @@ final class BenchTest extends BenchTestCase
         ]);
         $this->make(['rules' => $this->rules('Deck')]);
         self::assertStringContainsString('scraped and coated', $this->stepOf('clean:deck')['says']);
+    }
+
+    public function test_a_plug_that_is_cleaned_and_goes_on_again_meets_its_rule_and_leaves_the_new_one_on_the_shelf(): void
+    {
+        $this->machine = $this->machine([
+            'name' => 'Siskin',
+            'class' => 'rider_mower',
+            'schools' => ['spark_plug' => 'regapped'],
+            'rules' => [['task' => 'Spark plugs', 'kind' => 'replace', 'spots' => ['spark_plugs'], 'every' => ['hours' => '100']]],
+        ]);
+        $this->sheetOf($this->machine, 'spark_plugs', ['kind' => 'plug', 'number' => 'SP 4', 'tight' => '15 ft-lb']);
+        $plug = $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Plug', 'number' => 'SP 4'])->json('id');
+        $this->tell(null, 'bought', ['supply' => $plug, 'count' => 2])->assertCreated();
+        $this->make(['rules' => $this->rules('Spark plugs')]);
+        self::assertSame(
+            ['what' => 'plug', 'number' => 'SP 4', 'times_reused' => 0, 'usually_reused' => true],
+            $this->stepOf('fit:spark_plugs')['renewed'],
+        );
+        self::assertSame('15 ft-lb', $this->stepOf('torque:spark_plugs')['torque']['target'], 'a torque that its place gives is set on a wrench');
+        $this->walk(said: ['fit:spark_plugs' => ['reused' => true]]);
+        $signed = $this->signOff(['hours' => '126'])->assertCreated();
+        self::assertSame('At 126 h: spark plugs gone over, the old used again', $signed->json('entry.in_words'));
+        self::assertStringContainsString('Spark plugs: due at 226 h', $signed->json('line.why'));
+        self::assertSame('2', $this->getJson("/api/supplies/{$plug}")->json('left.value'));
     }
 
     public function test_what_another_machine_has_used_up_meanwhile_is_said_at_the_step(): void

@@ -130,12 +130,7 @@ function Tools({ step, lacking }: { step: Step; lacking?: string }) {
     ['Tool', step.tool],
     ['Part', step.part?.number ?? ''],
     ['Way round', step.part?.orientation ?? ''],
-    [
-      'Seal',
-      step.seal
-        ? `${step.seal.number}, ${step.seal.usually_reused ? 'the old one if it is sound' : 'new'}${reused(step.seal.times_reused)}`
-        : '',
-    ],
+    ...renewed(step.renewed),
     ['Torque', step.torque?.target ?? ''],
     ['For', step.names.length > 1 ? step.names.join(', ') : ''],
   ];
@@ -161,8 +156,14 @@ function Tools({ step, lacking }: { step: Step; lacking?: string }) {
   );
 }
 
-const reused = (times: number): string =>
-  times === 0 ? '' : `; the old one was used again ${times === 1 ? 'once' : `${times} times`}`;
+/** Whether a new one goes on, and how often the old one was used again. */
+function renewed(of: Step['renewed']): [string, string][] {
+  if (!of) return [];
+  const which = of.usually_reused ? 'the old one if it is sound' : 'new';
+  const times = of.times_reused;
+  const before = times === 0 ? '' : `; the old one was used again ${times === 1 ? 'once' : `${times} times`}`;
+  return [[of.what === 'seal' ? 'Seal' : 'Plug', `${of.number ? `${of.number}, ` : ''}${which}${before}`]];
+}
 
 function NotNow({ state, waitsFor, onTakeBack }: { state: string; waitsFor?: Step; onTakeBack: () => void }) {
   return (

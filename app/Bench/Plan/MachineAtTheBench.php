@@ -243,11 +243,12 @@ final class MachineAtTheBench
             $sheet->drinks === '' ? null : Quantity::parse($sheet->drinks),
             $sheet->loose,
             $sheet->seal,
-            tight: $sheet->tight,
-            number: $sheet->kit === '' ? $sheet->toBuy() : $sheet->kit,
-            orientation: $sheet->orientation,
-            hint: self::hint($spot),
-            subject: $spot->subject,
+            $sheet->torque(),
+            $sheet->torque() === '' ? $sheet->tight : '',
+            $sheet->kit === '' ? $sheet->toBuy() : $sheet->kit,
+            $sheet->orientation,
+            self::hint($spot),
+            $spot->subject,
         );
     }
 

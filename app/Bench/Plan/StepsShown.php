@@ -31,6 +31,7 @@ use Core\Procedure\StepAct;
 use Core\Procedure\Table\DrainedTable;
 use Core\Procedure\Table\LevelTable;
 use Core\Procedure\Table\Millilitres;
+use Core\Procedure\Work;
 
 /** What stands at each step of one machine's job: where, with what, what is asked, and the answers made ready. */
 final readonly class StepsShown
@@ -68,7 +69,7 @@ final readonly class StepsShown
             ], $step->cautions),
             'tool' => in_array($step->act, self::WITH_A_TOOL, true) ? $this->bench->openingNamed($step->at)->tool ?? '' : '',
             'part' => $this->part($step),
-            'seal' => $this->seal($step, $spot),
+            'renewed' => $this->renewed($step, $spot),
             'torque' => $this->torque($step),
             'asks' => $this->asks($step),
         ];
@@ -76,15 +77,18 @@ final readonly class StepsShown
 
     private function title(Step $step, ?Spot $spot): string
     {
-        return match (true) {
-            $step->key === 'clean' => 'Clean round what is opened',
-            $step->key === 'try' => 'Try it out',
-            $step->key === 'leaks_again' => 'Look for leaks again',
-            str_starts_with($step->key, 'shut_off:') => "Shut off: {$spot?->name}",
-            str_starts_with($step->key, 'turn_on:') => "Turn on again: {$spot?->name}",
-            str_starts_with($step->key, 'undo:'), str_starts_with($step->key, 'couple:') => ucfirst(strstr($step->says, ':', true) ?: $step->says),
-            str_starts_with($step->key, 'count_') => "Count the pieces: {$spot?->name}",
-            str_starts_with($step->key, 'look_over:') => "Look it over: {$spot?->name}",
+        if ($step->key === 'clean') {
+            return 'Clean round what is opened';
+        }
+
+        return match ($step->verb()) {
+            'try' => 'Try it out',
+            'leaks_again' => 'Look for leaks again',
+            'shut_off' => "Shut off: {$spot?->name}",
+            'turn_on' => "Turn on again: {$spot?->name}",
+            'undo', 'couple' => ucfirst(strstr($step->says, ':', true) ?: $step->says),
+            'count_off', 'count_on' => "Count the pieces: {$spot?->name}",
+            'look_over' => "Look it over: {$spot?->name}",
             default => $step->act->title($this->finding($step)->name ?? $spot->name ?? $this->bench->machine->name),
         };
     }
@@ -101,24 +105,23 @@ final readonly class StepsShown
         ];
     }
 
-    /** @return array<string, mixed>|null */
-    private function seal(Step $step, ?Spot $spot): ?array
+    /** @return array<string, mixed>|null what is new each time, unless the old one is used again */
+    private function renewed(Step $step, ?Spot $spot): ?array
     {
-        $seal = match ($step->act) {
-            StepAct::Close => $this->bench->openingNamed($step->at)->seal ?? '',
-            StepAct::Fit => $this->bench->partNamed($step->at)->seal ?? '',
-            default => '',
-        };
-
-        if ($seal === '' || $spot === null) {
+        $part = $step->act === StepAct::Fit ? $this->bench->partNamed($step->at) : null;
+        $seal = $step->act === StepAct::Close ? $this->bench->openingNamed($step->at)?->seal : $part?->seal;
+        $isPlug = $part?->isSparkPlug() === true;
+        if ($spot === null || (($seal ?? '') === '' && ! $isPlug)) {
             return null;
         }
         $times = $this->fitted->timesReused($spot->id);
+        $schools = $this->bench->machine->schools();
 
         return [
-            'number' => $seal,
+            'what' => $isPlug ? 'plug' : 'seal',
+            'number' => $isPlug ? $part->number : $seal,
             'times_reused' => $times,
-            'usually_reused' => $this->bench->machine->schools()->areSealsReused($times),
+            'usually_reused' => $isPlug ? $schools->isPlugUsedAgain() : $schools->areSealsReused($times),
         ];
     }
 
@@ -147,7 +150,7 @@ final readonly class StepsShown
             $step->act === StepAct::Close || $step->act === StepAct::Fit => ['kind' => 'fitted'],
             $step->act === StepAct::Torque => ['kind' => 'tightened'],
             $step->act === StepAct::Lubricate => $this->greased($step),
-            str_starts_with($step->key, 'inspect:') => ['kind' => 'judged'],
+            $step->verb() === 'inspect' => ['kind' => 'judged'],
             default => null,
         };
     }
@@ -291,7 +294,12 @@ final readonly class StepsShown
     /** @return array<string, mixed> */
     private function greased(Step $step): array
     {
-        return ['kind' => 'greased', 'strokes' => $this->bench->spot($step->at)?->greasePoint()->strokes];
+        $isPivotShaft = $this->bench->compartmentNamed($step->at) !== null;
+
+        return [
+            'kind' => 'greased',
+            'strokes' => $isPivotShaft ? Work::PIVOT_STROKES : $this->bench->spot($step->at)?->greasePoint()->strokes,
+        ];
     }
 
     private function finding(Step $step): ?WantedWork

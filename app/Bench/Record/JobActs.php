@@ -29,6 +29,7 @@ use Core\Machine\Verdict;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use Core\Procedure\StepState;
+use Core\Procedure\Work;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 
@@ -90,19 +91,13 @@ final class JobActs
             ($kept['asks']['kind'] ?? '') === 'ran_out' => $this->ranOut($spot, $told),
             ($kept['asks']['kind'] ?? '') === 'measured' => [$this->measured($spot, $kept['asks']['check']['key'], $told)],
             ($kept['asks']['kind'] ?? '') === 'judged' => [$this->judged($step, $spot, $told)],
-            $step->act === StepAct::Close && ! str_starts_with($step->key, 'shut_off:') => $this->closed($spot, $told),
+            $step->act === StepAct::Close && $step->verb() !== 'shut_off' => $this->closed($spot, $told),
             $step->act === StepAct::Torque => $this->tightened($spot, $told),
             $step->act === StepAct::Fit => [$this->fitted($spot, $told), ...$this->wasFitted($spot)],
-            $step->act === StepAct::Lubricate => [Greasing::act(
-                $spot,
-                ($told->said['went_in'] ?? true) !== false,
-                $told->said['strokes'] ?? null,
-                false,
-                ...$this->task($spot, TaskKind::Lubricate),
-            )],
+            $step->act === StepAct::Lubricate => [$this->greased($spot, $told)],
             $step->act === StepAct::Adjust => $this->adjusted($spot),
-            $step->act === StepAct::Clean && $step->key !== 'clean' => [$this->done($spot, ActKind::Cleaned, TaskKind::Clean)],
-            str_starts_with($step->key, 'sample:') => [$this->done($spot, ActKind::Sampled, TaskKind::Sample)],
+            $step->act === StepAct::Clean && $step->key !== 'clean' => $this->cleaned($spot),
+            $step->verb() === 'sample' => [$this->done($spot, ActKind::Sampled, TaskKind::Sample)],
             $step->act === StepAct::Run && str_starts_with($step->key, "run:{$step->at}:") => [$this->done($spot, ActKind::Ran, TaskKind::Run)],
             default => [],
         };
@@ -187,10 +182,7 @@ final class JobActs
             $spot,
             ActKind::Closed,
             $spot->name,
-            fitting: array_filter([
-                'seal' => PlannedStep::kept($this->job->plan, $told->step)['seal']['number'] ?? null,
-                'reused' => $told->said['reused'] ?? false,
-            ]),
+            fitting: $this->renewed($told),
             uuid: $told->uuid,
         )];
     }
@@ -255,8 +247,40 @@ final class JobActs
             fitting: $isNew ? array_filter([
                 'number' => $told->said['number'] ?? null,
                 'found' => $this->foundAt($spot)->said['found'] ?? null,
-                'reused' => $told->said['reused'] ?? false,
+                ...$this->renewed($told),
             ]) : [],
+            uuid: $told->uuid,
+        );
+    }
+
+    /** @return array{seal?: string, reused?: true} its seal, and whether the old one was used again */
+    private function renewed(StepTold $told): array
+    {
+        $renewed = PlannedStep::kept($this->job->plan, $told->step)['renewed'] ?? [];
+
+        return array_filter([
+            'seal' => ($renewed['what'] ?? '') === 'seal' ? $renewed['number'] : null,
+            'reused' => $told->said['reused'] ?? false,
+        ]);
+    }
+
+    private function greased(Spot $spot, StepTold $told): GivenAct
+    {
+        $wentIn = ($told->said['went_in'] ?? true) !== false;
+        $strokes = $told->said['strokes'] ?? null;
+        if ($spot->compartment === null || ! $wentIn) {
+            return Greasing::act($spot, $wentIn, $strokes, false, ...$this->task($spot, TaskKind::Lubricate));
+        }
+        // New grease pushes out what was in there, as a change of oil would.
+        [$task, $title] = $this->task($spot, TaskKind::Replace, TaskKind::CheckLevel);
+
+        return new GivenAct(
+            $spot,
+            ActKind::Changed,
+            $title ?? $spot->name,
+            taskId: $task,
+            words: 'Greased instead.',
+            strokes: $strokes ?? Work::PIVOT_STROKES,
             uuid: $told->uuid,
         );
     }
@@ -279,6 +303,14 @@ final class JobActs
         }
 
         return $this->task($spot, TaskKind::Adjust)[1] === null ? [] : [$this->done($spot, ActKind::Adjusted, TaskKind::Adjust)];
+    }
+
+    /** @return list<GivenAct> what comes off is told of when it is on again */
+    private function cleaned(Spot $spot): array
+    {
+        return PlannedStep::kept($this->job->plan, "fit:{$spot->key}") === null
+            ? [$this->done($spot, ActKind::Cleaned, TaskKind::Clean)]
+            : [];
     }
 
     private function done(Spot $spot, ActKind $kind, TaskKind $of): GivenAct

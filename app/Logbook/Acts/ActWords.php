@@ -53,7 +53,7 @@ final class ActWords
         return $fitting === null ? [] : [
             $fitting->number === null ? null : "number {$fitting->number}",
             $fitting->found === null ? null : "the old one {$fitting->found}",
-            $fitting->reused ? trim("{$fitting->seal} reused") : $fitting->seal,
+            $fitting->reused ? ($fitting->seal ?? 'the old one').' used again' : $fitting->seal,
             $fitting->torque,
             $fitting->by_feel ? 'tightened by feel' : null,
         ];

@@ -51,29 +51,19 @@ final readonly class FromShelf
     public function fit(Act $act, Spot $spot): void
     {
         $fitting = $act->fitting;
-        if ($act->kind === ActKind::Replaced) {
-            $numbers = match (true) {
+        $isReused = $fitting?->reused === true;
+        $part = $spot->kind === SpotKind::Part ? Sheets::part($spot) : null;
+        if ($act->kind === ActKind::Replaced && ! ($isReused && $part?->kind->isUsedAgain())) {
+            $this->takeOne($act, match (true) {
                 $fitting?->number !== null => [$fitting->number],
-                $spot->kind === SpotKind::Part => self::numbers($spot),
+                $part !== null => [...$part->makersNumbers(), ...$part->equivalentNumbers()],
                 default => [],
-            };
-            $this->takeOne($act, $numbers);
-            if ($fitting?->reused !== true) {
-                $sheet = $spot->kind === SpotKind::Part ? Sheets::part($spot) : null;
-                $this->takeOne($act, array_filter([$fitting?->seal ?? $sheet?->seal]));
-            }
-        } elseif ($act->kind === ActKind::Closed && $fitting?->reused !== true) {
-            $seal = $fitting?->seal ?? ($spot->kind === SpotKind::Opening ? Sheets::opening($spot)->seal : '');
-            $this->takeOne($act, array_filter([$seal]));
+            });
         }
-    }
-
-    /** @return list<string> what will do at a place, the kit that it comes in first */
-    private static function numbers(Spot $spot): array
-    {
-        $sheet = Sheets::part($spot);
-
-        return [...$sheet->makersNumbers(), ...$sheet->equivalentNumbers()];
+        if (! $isReused && in_array($act->kind, [ActKind::Replaced, ActKind::Closed], true)) {
+            $seal = $spot->kind === SpotKind::Opening && $act->kind === ActKind::Closed ? Sheets::opening($spot)->seal : $part?->seal;
+            $this->takeOne($act, array_filter([$fitting?->seal ?? $seal]));
+        }
     }
 
     /** @param  array<string>  $numbers  any of which will do, the first that is there */

@@ -156,9 +156,9 @@ final class ProcedurePropertyTest extends TestCase
             if ($step->act !== StepAct::Secure) {
                 $this->inOrder('secure', $step->key, 'made safe first');
             }
-            $reopens = str_starts_with($step->key, 'reopen:') || str_starts_with($step->key, 'turn_on:');
+            $reopens = $step->verb() === 'reopen' || $step->verb() === 'turn_on';
             $opens = in_array($step->act, [StepAct::Open, StepAct::Remove], true)
-                || str_starts_with($step->key, 'loosen:');
+                || $step->verb() === 'loosen';
             if ($opens && ! $reopens) {
                 $this->inOrder('clean', $step->key, 'clean before open');
                 foreach ($this->steps(StepAct::Warm) as $warm) {
@@ -207,9 +207,9 @@ final class ProcedurePropertyTest extends TestCase
         );
         foreach ($this->procedure->steps as $step) {
             $shut = match (true) {
-                str_starts_with($step->key, 'open:') => "close:{$step->at}",
-                str_starts_with($step->key, 'undo:') => 'couple:'.substr($step->key, 5),
-                str_starts_with($step->key, 'shut_off:') => "turn_on:{$step->at}",
+                $step->verb() === 'open' => "close:{$step->at}",
+                $step->verb() === 'undo' => 'couple:'.substr($step->key, 5),
+                $step->verb() === 'shut_off' => "turn_on:{$step->at}",
                 $step->act === StepAct::Remove => "fit:{$step->at}",
                 default => null,
             };
@@ -391,12 +391,12 @@ final class ProcedurePropertyTest extends TestCase
         $open = [];
         foreach ($this->procedure->steps as $step) {
             $undoes = match (true) {
-                str_starts_with($step->key, 'open:') => ["close:{$step->at}"],
-                str_starts_with($step->key, 'undo:') => ['couple:'.substr($step->key, 5)],
-                str_starts_with($step->key, 'shut_off:') => ["turn_on:{$step->at}"],
+                $step->verb() === 'open' => ["close:{$step->at}"],
+                $step->verb() === 'undo' => ['couple:'.substr($step->key, 5)],
+                $step->verb() === 'shut_off' => ["turn_on:{$step->at}"],
                 $step->act === StepAct::Remove => ["fit:{$step->at}"],
                 $step->act === StepAct::Drain => ["pour:{$this->holder($step)->key}"],
-                str_starts_with($step->key, 'reopen:') => ["reshut:{$step->at}"],
+                $step->verb() === 'reopen' => ["reshut:{$step->at}"],
                 $step->key === 'raise' => ['lower'],
                 default => [],
             };
@@ -481,7 +481,7 @@ final class ProcedurePropertyTest extends TestCase
     {
         return array_values(array_filter(
             $this->steps(StepAct::Open, $this->placesOf($compartment)),
-            fn (Step $step): bool => str_starts_with($step->key, 'open:'),
+            fn (Step $step): bool => $step->verb() === 'open',
         ));
     }
 

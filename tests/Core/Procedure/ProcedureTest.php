@@ -70,6 +70,79 @@ final class ProcedureTest extends TestCase
         self::assertStringContainsString('then up to 3/4 turn', $this->steps['fit:filter']['says']);
     }
 
+    /** Handbook sections 12 and 17. */
+    #[DataProvider('eachSchool')]
+    public function test_each_school_changes_what_is_done(
+        string $school,
+        string $other,
+        array $work,
+        string $step,
+        string $usually,
+        string $otherwise,
+    ): void {
+        foreach ([[[], $usually], [[$school => $other], $otherwise]] as [$chosen, $says]) {
+            $this->reckon(
+                [$work],
+                [
+                    ['key' => 'oil', 'kind' => 'engine', 'capacity' => '2 L', 'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'plug', ...self::DRAIN]]],
+                    ['key' => 'coolant', 'kind' => 'coolant', 'capacity' => '7 L', 'openings' => [['key' => 'radiator cap', 'role' => 'fill'], ['key' => 'tap', ...self::DRAIN]]],
+                    ['key' => 'shaft', 'kind' => 'pivot_shaft', 'openings' => [['key' => 'shaft fill', 'role' => 'fill'], ['key' => 'shaft drain', ...self::DRAIN]]],
+                    ['key' => 'tank', 'kind' => 'fuel'],
+                ],
+                [
+                    ['key' => 'filter', 'kind' => 'filter', 'in' => 'oil'],
+                    ['key' => 'fuel filter', 'kind' => 'filter', 'in' => 'tank'],
+                    ['key' => 'air filter', 'kind' => 'filter', 'subject' => 'air_cleaner'],
+                    ['key' => 'spark plug', 'kind' => 'plug', 'subject' => 'ignition'],
+                ],
+                ['schools' => $chosen],
+            );
+            self::assertStringContainsString($says, $this->steps[$step]['says'] ?? '');
+        }
+    }
+
+    /** @return iterable<string, array{string, string, array<string, string>, string, string, string}> */
+    public static function eachSchool(): iterable
+    {
+        $new = fn (string $at): array => ['act' => 'replace', 'at' => $at];
+        yield 'a filter, from hand tight' => ['spin_on', 'from_hand_tight', $new('filter'), 'fit:filter', 'printed on it', 'hand tight, then up to 3/4 turn'];
+        yield 'its gasket' => ['gasket', 'grease', $new('filter'), 'fit:filter', 'its gasket wetted with fresh oil', 'its gasket given a film of grease'];
+        yield 'a fuel filter' => ['fuel_filter', 'filled', $new('fuel filter'), 'fit:fuel filter', 'fitted dry, then bled', 'filled with clean fuel first'];
+        yield 'the last of the oil' => ['last_of_oil', 'turned', $new('oil'), 'drain:plug', 'drip for 10 min. Other work', 'engine turned over slowly by hand, plugs out, key out'];
+        yield 'coolant' => ['coolant', 'premix', $new('coolant'), 'pour:coolant', '3.5 L of concentrate and 3.5 L of distilled water', 'premix of the right chemistry, nothing added'];
+        yield 'a new plug\'s gap' => ['plug_gap', 'delivered', $new('spark plug'), 'compare:spark plug', 'the gap set as the book says', 'the gap left as delivered'];
+        yield 'a plug' => ['spark_plug', 'regapped', $new('spark plug'), 'fit:spark plug', 'Fit the new spark plug', 'much less than half a turn'];
+        yield 'its thread' => ['plug_thread', 'anti_seize', $new('spark plug'), 'fit:spark plug', 'as the plug\'s maker says', 'anti-seize, and less torque for it'];
+        yield 'an air element' => ['element_seat', 'dry', $new('air filter'), 'fit:air filter', 'its seat greased', 'its seat dry'];
+    }
+
+    public function test_oil_is_held_in_by_a_vacuum_where_its_keeper_does_it_so_and_let_go_before_it_runs(): void
+    {
+        $this->reckon(
+            [['act' => 'replace', 'at' => 'filter']],
+            [['key' => 'oil', 'kind' => 'hydraulic', 'openings' => [['key' => 'cap', 'role' => 'fill']]]],
+            [['key' => 'filter', 'kind' => 'filter', 'in' => 'oil']],
+            ['schools' => ['filter_alone' => 'vacuum']],
+        );
+        self::assertStringContainsString('a light vacuum on its tank', $this->steps['shut_off:oil']['says']);
+        $this->inThisOrder('shut_off:oil', 'remove:filter', 'fit:filter', 'turn_on:oil', 'run');
+    }
+
+    public function test_a_pivot_shaft_is_drained_and_filled_or_where_it_takes_grease_greased(): void
+    {
+        $shaft = fn (array $schools): array => $this->reckon(
+            [['act' => 'replace', 'at' => 'shaft']],
+            [['key' => 'shaft', 'kind' => 'pivot_shaft', 'openings' => [['key' => 'fill', 'role' => 'fill'], ['key' => 'drain', ...self::DRAIN]]]],
+            [],
+            ['class' => 'crawler', 'schools' => $schools],
+        );
+        $shaft([]);
+        $this->inThisOrder('drain:drain', 'pour:shaft');
+        $shaft(['pivot_shaft' => 'grease']);
+        self::assertArrayNotHasKey('pour:shaft', $this->steps);
+        self::assertStringContainsString('About 50 strokes, 75 where it was long neglected; too many blow its seal', $this->steps['lubricate:shaft']['says']);
+    }
+
     /** @param  array<string, string>  $chosen */
     private function schools(array $chosen): void
     {

@@ -4,13 +4,13 @@ import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 
-/** Something is fitted or closed: with its new seal, or the old one used again; what was named, or another. */
+/** Something is fitted or closed: with a new seal, or the old one used again; what was named, or another. */
 export function FittedStep({ step, ready, onDone, onCannot }: Asking) {
   const [number, setNumber] = useState<string | null>(null);
   const isPart = step.act === 'fit' && step.part !== null;
   const done = (reused: boolean) =>
     onDone({ ...(reused ? { reused } : {}), ...(number?.trim() ? { number: number.trim() } : {}) });
-  const usual = step.seal?.usually_reused ?? false;
+  const usual = step.renewed?.usually_reused ?? false;
   useSpace(ready && number === null ? () => done(usual) : undefined);
   return (
     <>
@@ -21,12 +21,12 @@ export function FittedStep({ step, ready, onDone, onCannot }: Asking) {
       )}
       <Presses>
         <MainPress isDisabled={!ready} onPress={() => done(usual)}>
-          {!ready ? 'Count and read first' : doneWith(step.seal)}
+          {!ready ? 'Count and read first' : doneWith(step.renewed)}
         </MainPress>
         <PressRow>
-          {step.seal && (
+          {step.renewed && (
             <Press isDisabled={!ready} onPress={() => done(!usual)}>
-              {usual && step.seal ? `New ${step.seal.number}` : 'Old seal again'}
+              {usual ? `New ${step.renewed.number || step.renewed.what}` : `Old ${step.renewed.what} again`}
             </Press>
           )}
           {isPart && number === null && <Press onPress={() => setNumber('')}>Another number</Press>}
@@ -37,7 +37,7 @@ export function FittedStep({ step, ready, onDone, onCannot }: Asking) {
   );
 }
 
-function doneWith(seal: Asking['step']['seal']): string {
-  if (!seal) return 'Done';
-  return seal.usually_reused ? 'Done, old seal again' : `Done, new ${seal.number}`;
+function doneWith(renewed: Asking['step']['renewed']): string {
+  if (!renewed) return 'Done';
+  return renewed.usually_reused ? `Done, old ${renewed.what} again` : `Done, new ${renewed.number || renewed.what}`;
 }

@@ -31,12 +31,28 @@ const PARTS = [
   ['other', 'other'],
 ] as const;
 
+const LEAD = 'Jobs by the compartments, openings and parts at which they are done, each with a short key of your own.';
+
+const COMPARTMENT = [text('key', 'Key', { placeholder: 'engine' }), choice('kind', 'Holds', COMPARTMENTS)];
+
+const OPENING = [
+  text('key', 'Key', { placeholder: 'drain' }),
+  choice('role', 'For', OPENINGS),
+  text('tool', 'Tool', { placeholder: '19 mm socket' }),
+];
+
+const PART = [
+  text('key', 'Key', { placeholder: 'filter' }),
+  choice('kind', 'Sort', PARTS),
+  text('in', 'In (key)', { placeholder: 'engine' }),
+];
+
 export const JOB_CALCULATORS: readonly Calculator[] = [
   {
     name: 'needs',
     title: 'What some jobs need',
     asks: ['shopping list', 'get ready', 'what to buy', 'washers and filters', 'tools'],
-    lead: 'Jobs by the compartments, openings and parts at which they are done, each with a short key of your own.',
+    lead: LEAD,
     fields: [
       rows('tasks', 'Jobs', 'job', [
         choice('act', 'What', [
@@ -46,21 +62,16 @@ export const JOB_CALCULATORS: readonly Calculator[] = [
         text('at', 'At (key)', { placeholder: 'engine' }),
       ]),
       rows('compartments', 'Compartments', 'compartment', [
-        text('key', 'Key', { placeholder: 'engine' }),
-        choice('kind', 'Holds', COMPARTMENTS),
+        ...COMPARTMENT,
         text('fluid', 'Fluid', { placeholder: '10W-30' }),
         volume('pour', 'Takes'),
         rows('openings', 'Openings', 'opening', [
-          text('key', 'Key', { placeholder: 'drain' }),
-          choice('role', 'For', OPENINGS),
-          text('tool', 'Tool', { placeholder: '19 mm socket' }),
+          ...OPENING,
           set('seal', 'Seal', [text('number', 'Number'), number('count', 'How many')]),
         ]),
       ]),
       rows('parts', 'Parts', 'part', [
-        text('key', 'Key', { placeholder: 'filter' }),
-        choice('kind', 'Sort', PARTS),
-        text('in', 'In (key)', { placeholder: 'engine' }),
+        ...PART,
         text('number', 'Number'),
         texts('kit', 'Comes with', { placeholder: 'ring, gasket' }),
         set('seal', 'Seal', [text('number', 'Number'), number('count', 'How many')]),
@@ -115,7 +126,7 @@ export const JOB_CALCULATORS: readonly Calculator[] = [
     name: 'procedure',
     title: 'In which order a job is done',
     asks: ['steps of a service', 'which first', 'fill plug or drain plug', 'what order'],
-    lead: 'Jobs by the compartments, openings and parts at which they are done, each with a short key of your own.',
+    lead: LEAD,
     fields: [
       rows('tasks', 'Jobs', 'job', [
         choice('act', 'What', [
@@ -131,22 +142,12 @@ export const JOB_CALCULATORS: readonly Calculator[] = [
         texts('undoes', 'Undone for it', { placeholder: 'pedals uncoupled' }),
       ]),
       rows('compartments', 'Compartments', 'compartment', [
-        text('key', 'Key', { placeholder: 'engine' }),
-        choice('kind', 'Holds', COMPARTMENTS),
+        ...COMPARTMENT,
         volume('capacity', 'Takes'),
         text('valve', 'Valve'),
-        rows('openings', 'Openings', 'opening', [
-          text('key', 'Key', { placeholder: 'drain' }),
-          choice('role', 'For', OPENINGS),
-          text('tool', 'Tool', { placeholder: '19 mm socket' }),
-          text('seal', 'Seal'),
-        ]),
+        rows('openings', 'Openings', 'opening', [...OPENING, text('seal', 'Seal')]),
       ]),
-      rows('parts', 'Parts', 'part', [
-        text('key', 'Key', { placeholder: 'filter' }),
-        choice('kind', 'Sort', PARTS),
-        text('in', 'In (key)', { placeholder: 'engine' }),
-      ]),
+      rows('parts', 'Parts', 'part', [...PART]),
       set('machine', 'Machine', [
         choice('engine', 'Driven by', [
           ['petrol', 'petrol'],
