@@ -75,6 +75,18 @@ final class CheckLists
         return $checks;
     }
 
+    /** The check that reads the level of a compartment. */
+    public function levelCheck(Machine $machine, string $spot): ?Check
+    {
+        foreach ($this->of($machine)->checks as $check) {
+            if ($check->spot === $spot && $check->readsLevel()) {
+                return $check;
+            }
+        }
+
+        return null;
+    }
+
     /** What a class begins with. */
     private function begun(MachineClass $class): CheckList
     {

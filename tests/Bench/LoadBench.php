@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use App\Bench\Plan\PlannedStep;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
@@ -171,19 +172,8 @@ final readonly class LoadBench
             new Opening('fill', OpeningRole::Fill, 'filler'),
             new Opening('drain', OpeningRole::Drain, 'drain'),
         ]);
-        $steps = array_map(fn (Step $step): array => [
-            'key' => $step->key,
-            'act' => $step->act->value,
-            'at' => $step->at,
-            'says' => $step->says,
-            'minutes' => $step->minutes,
-            'attended' => $step->attended,
-            'after' => $step->after,
-            'needs' => $step->needs,
-            'shut' => $step->shut,
-            'only_if' => $step->onlyIf,
-            'asks' => null,
-        ], Procedure::of(new ServicedMachine, [new Work(TaskKind::Replace, $engine)], [$engine], [])->steps);
+        $procedure = Procedure::of(new ServicedMachine, [new Work(TaskKind::Replace, $engine)], [$engine], []);
+        $steps = array_map(fn (Step $step): array => [...PlannedStep::written($step), 'asks' => null], $procedure->steps);
         $plan = addslashes(json_encode(['tasks' => [], 'minutes' => 50, 'steps' => $steps], JSON_THROW_ON_ERROR));
         $machines = self::MACHINES;
         $this->sql("insert into jobs (id, machine_id, name, wanted, raised, plan, made_at) select concat('00000000-0000-4000-8000-', lpad(seq, 12, '0')), seq, 'Oil', '{}', 0, '{$plan}', now() from seq_1_to_{$machines}");

@@ -177,6 +177,17 @@ final class Browser
         $this->driver->get($this->address.$path);
     }
 
+    /** Turns to another page without reading the application anew; reads it anew where one could not tell the two apart. */
+    public function turnTo(string $path, string $shows): void
+    {
+        if (str_contains($this->text(), $shows)) {
+            $this->open($path);
+        } else {
+            $this->script('history.pushState(null, "", arguments[0]); dispatchEvent(new PopStateEvent("popstate"))', $path);
+        }
+        $this->see($shows);
+    }
+
     public function path(): string
     {
         $url = parse_url($this->driver->getCurrentURL());
@@ -386,17 +397,27 @@ final class Browser
             fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'))));
     }
 
-    /** @return list<string> what axe-core finds of serious barriers on the page (WCAG 2.2 AA) */
-    public function barriers(): array
+    /** What a page looks like in another scheme of colours differs from it in nothing but these. */
+    public const OF_COLOURS = ['color-contrast', 'link-in-text-block'];
+
+    public const OF_A_PAGE = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+    /**
+     * @param  list<string>  $rules  of axe-core, or tags of them
+     * @return list<string> what axe-core finds of serious barriers on the page (WCAG 2.2 AA)
+     */
+    public function barriers(array $rules = self::OF_A_PAGE): array
     {
-        $this->script((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        if ($this->script('return typeof axe') === 'undefined') {
+            $this->script((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        }
 
         return $this->asyncScript(<<<'JS'
             const done = arguments[arguments.length - 1];
-            axe.run(document, {resultTypes: ['violations'], selectors: false, runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']}).then(result => done(result.violations
+            axe.run(document, {resultTypes: ['violations'], selectors: false, runOnly: arguments[0]}).then(result => done(result.violations
                 .filter(violation => ['serious', 'critical'].includes(violation.impact))
                 .map(violation => violation.id + ': ' + violation.nodes.map(node => node.html.slice(0, 160) + ' ' + (node.any[0]?.message ?? '')).slice(0, 4).join(' | '))));
-            JS);
+            JS, $rules);
     }
 
     /**

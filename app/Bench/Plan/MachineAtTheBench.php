@@ -148,18 +148,6 @@ final class MachineAtTheBench
         return $this->checkLists->find($this->machine, $key);
     }
 
-    /** The check that reads a compartment's level. */
-    public function levelCheck(string $compartment): ?Check
-    {
-        foreach ($this->checkLists->of($this->machine)->checks as $check) {
-            if ($check->spot === $compartment && $check->readsLevel()) {
-                return $check;
-            }
-        }
-
-        return null;
-    }
-
     private function at(Spot $spot, WantedWork $wanted): Compartment|Opening|Part|Place
     {
         $known = $this->compartments[$spot->key]
@@ -255,7 +243,7 @@ final class MachineAtTheBench
     /** @return array{LevelMethod, LevelProtocol|null} */
     private function protocol(Spot $compartment): array
     {
-        $check = $this->levelCheck($compartment->key);
+        $check = $this->checkLists->levelCheck($this->machine, $compartment->key);
         $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? $this->usualMethod($compartment);
 
         return [$method, $check === null ? null : Level::protocol(new Fields($check->limits), $method)];

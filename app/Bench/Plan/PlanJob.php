@@ -48,7 +48,7 @@ final readonly class PlanJob
             'tasks' => array_map(fn (WantedWork $work): array => $work->toRecord(), $works),
             'minutes' => $minutes,
             'steps' => array_map(fn (string $key, int $minute): array => [
-                ...self::written($byKey[$key]),
+                ...PlannedStep::written($byKey[$key]),
                 'begins' => $minute,
                 ...$tables->of($byKey[$key]),
             ], array_keys($begins), $begins),
@@ -74,25 +74,5 @@ final readonly class PlanJob
         }
 
         return [$begins, $timetable->length];
-    }
-
-    /** @return array<string, mixed> */
-    private static function written(Step $step): array
-    {
-        return [
-            'key' => $step->key,
-            'act' => $step->act->value,
-            'at' => $step->at,
-            'says' => $step->says,
-            'minutes' => $step->minutes,
-            'attended' => $step->attended,
-            'takes_its_time' => $step->act->takesItsTime(),
-            'after' => $step->after,
-            'needs' => $step->needs,
-            'shut' => $step->shut,
-            'only_if' => $step->onlyIf,
-            'covers' => $step->covers,
-            'pieces' => $step->pieces,
-        ];
     }
 }

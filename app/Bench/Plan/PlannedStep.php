@@ -7,7 +7,7 @@ namespace App\Bench\Plan;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 
-/** A step as a job's plan keeps it, read back. */
+/** A step as a job's plan keeps it. */
 final class PlannedStep
 {
     /**
@@ -40,6 +40,26 @@ final class PlannedStep
         }
 
         return null;
+    }
+
+    /** @return array<string, mixed> as the plan keeps it */
+    public static function written(Step $step): array
+    {
+        return [
+            'key' => $step->key,
+            'act' => $step->act->value,
+            'at' => $step->at,
+            'says' => $step->says,
+            'minutes' => $step->minutes,
+            'attended' => $step->attended,
+            'takes_its_time' => $step->act->takesItsTime(),
+            'after' => $step->after,
+            'needs' => $step->needs,
+            'shut' => $step->shut,
+            'only_if' => $step->onlyIf,
+            'covers' => $step->covers,
+            'pieces' => $step->pieces,
+        ];
     }
 
     /** @param  array<string, mixed>  $kept */

@@ -17,7 +17,6 @@ use Core\Fluid\Level\LevelMark;
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
 use Core\Form\Fields;
-use Core\Inspect\Check;
 use Core\Inspect\Instrument\Level;
 use Core\Machine\ActKind;
 use Core\Machine\Meets;
@@ -44,7 +43,7 @@ final readonly class FluidIn
         $all = [];
         foreach ($this->poured($job, $spots) as $compartment => $pours) {
             $spot = $spots[$compartment];
-            $isNew = $progress->progress->steps !== [] && $this->wasDrained($progress, $compartment);
+            $isNew = $this->wasDrained($progress, $compartment);
             $marks = $this->marks($job, $compartment);
             $acts = [];
             foreach ($pours->groupBy(fn (StepTold $told): int => (int) ($told->said['container'] ?? 0)) as $container => $same) {
@@ -139,7 +138,7 @@ final readonly class FluidIn
         if ($told === null) {
             return null;
         }
-        $check = $this->levelCheck($job, $spot);
+        $check = $this->checkLists->levelCheck($job->machine, $spot->key);
         $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
         $protocol = $check === null ? new LevelProtocol : Level::protocol(new Fields($check->limits), $method);
         $judged = Level::of(
@@ -161,17 +160,6 @@ final readonly class FluidIn
             typed: ['level' => $told->said['level'], 'answers' => $told->said['answers'] ?? []],
             uuid: $told->uuid,
         )], $told];
-    }
-
-    private function levelCheck(Job $job, Spot $spot): ?Check
-    {
-        foreach ($this->checkLists->of($job->machine)->checks as $check) {
-            if ($check->spot === $spot->key && $check->readsLevel()) {
-                return $check;
-            }
-        }
-
-        return null;
     }
 
     /** @return array<string, mixed>|null the task that changes its fluid */
