@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Procedure;
 
 use Core\Machine\Subject;
+use Core\Measure\Plain;
 use Core\Supply\PartKind;
 
 /** The steps by which one part comes off and goes on again, or a new one in its place. */
@@ -123,22 +124,23 @@ final readonly class PartSteps
     private function seated(Part $part, bool $isNew): array
     {
         $schools = $this->machine->schools;
-        $byHand = $part->tight !== '' ? $part->tight : 'by hand first';
+        $tight = Plain::within($part->tight);
+        $byHand = $tight !== '' ? $tight : 'by hand first';
 
         return match (true) {
             $part->isSparkPlug() => [
-                "its thread {$schools->says(School::PlugThread)}",
+                "the thread {$schools->says(School::PlugThread)}",
                 match (true) {
-                    $part->tight !== '', $part->torque !== '' => $byHand,
+                    $tight !== '', $part->torque !== '' => $byHand,
                     $isNew => 'by hand to its seat, then about half a turn until its washer gives',
                     default => 'by hand to its seat, then much less than half a turn: its washer has given already',
                 },
             ],
-            $part->subject === Subject::AirCleaner => ["its seat {$schools->says(School::ElementSeat)}", $part->tight],
+            $part->subject === Subject::AirCleaner => ["its seat {$schools->says(School::ElementSeat)}", $tight],
             $part->isFilter() => [
                 $isNew && $part->subject === Subject::Fuel ? $schools->says(School::FuelFilter) : '',
                 "its gasket {$schools->says(School::Gasket)}",
-                $part->tight === '' && $part->torque === '' ? $schools->says(School::SpinOn) : $byHand,
+                $tight === '' && $part->torque === '' ? $schools->says(School::SpinOn) : $byHand,
             ],
             default => [$byHand],
         };

@@ -26,18 +26,6 @@ final readonly class FuzzBench
     {
         $keeper = new Visitor($this->address, 'bench', 'a good password');
         $fuzz = new Fuzz(self::SEED);
-        $known = [
-            'machine' => '1',
-            'entry' => '1',
-            'rule' => '1',
-            'person' => '2',
-            'check' => 'leaks',
-            'spot' => '1',
-            'task' => '1',
-            'token' => '999',
-            'feed' => '1',
-            'photo' => '00000000-0000-4000-8000-000000000000',
-        ];
         // Signing in and changing one's password are slow on purpose.
         $operations = array_values(
             array_filter(
@@ -45,6 +33,9 @@ final readonly class FuzzBench
                 fn (string $operation): bool => ! preg_match('~/(session|first-keeper|password)$~', $operation),
             ),
         );
+        preg_match_all('/\{(\w+)\}/', implode(' ', $operations), $placeholders);
+        $uuid = '00000000-0000-4000-8000-000000000001';
+        $known = [...array_fill_keys($placeholders[1], '1'), 'person' => '2', 'check' => 'leaks', 'token' => '999', 'photo' => $uuid, 'job' => $uuid];
         $empty = $took = [];
         for ($number = 0; $number < self::REQUESTS; $number++) {
             $operation = $operations[$number % count($operations)];

@@ -8,7 +8,7 @@ import { useWrite } from '../api/useWrite';
 import { newId } from '../kept/store';
 import { MainButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
-import { dayAndMonth, manyOf } from '../kit/format';
+import { dayThisYear, manyOf } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
@@ -170,5 +170,5 @@ function Choosing({ machine, choices, asked }: Props) {
 function when({ day, state }: Work): string {
   if (state === 'unknown') return 'never recorded';
   if (state === 'past' || state === 'due' || state === 'nearing') return STATE_WORDS[state];
-  return day === null ? 'nobody can tell when' : dayAndMonth(day);
+  return day === null ? 'nobody can tell when' : dayThisYear(day);
 }

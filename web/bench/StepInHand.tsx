@@ -75,7 +75,7 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
   const withRead = (said: Said = {}) => given.onDone({ ...said, ...acknowledged });
   return (
     <>
-      <Question style={{ flex: step.asks ? 'none' : 1 }}>
+      <Question style={{ flex: step.asks && state === 'ready' ? 'none' : 1 }}>
         <h2 ref={heading} tabIndex={-1}>
           {step.title}
         </h2>
@@ -162,7 +162,7 @@ function renewed(of: Step['renewed']): [string, string][] {
   const which = of.usually_reused ? 'the old one if it is sound' : 'new';
   const times = of.times_reused;
   const before = times === 0 ? '' : `; the old one was used again ${times === 1 ? 'once' : `${times} times`}`;
-  return [[of.what === 'seal' ? 'Seal' : 'Plug', `${of.number ? `${of.number}, ` : ''}${which}${before}`]];
+  return [of.what === 'seal' ? ['Seal', `${of.number}, ${which}${before}`] : ['Plug', `${which}${before}`]];
 }
 
 function NotNow({ state, waitsFor, onTakeBack }: { state: string; waitsFor?: Step; onTakeBack: () => void }) {

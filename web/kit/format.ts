@@ -42,6 +42,9 @@ const utc = (day: string): Date => new Date(`${day}T00:00:00Z`);
 
 export const longDay = (day: string): string => dayFormat.format(utc(day));
 export const dayAndMonth = (day: string): string => shortDay.format(utc(day));
+/** `21 Apr`, and `20 Nov 2027` where that is another year. */
+export const dayThisYear = (day: string): string =>
+  day.slice(0, 4) === deviceDay().slice(0, 4) ? dayAndMonth(day) : `${dayAndMonth(day)} ${day.slice(0, 4)}`;
 export const headingDay = (day: string): string => heading.format(utc(day));
 export const instant = (at: string, dayOnly: boolean): string => (dayOnly ? localDay : moment).format(new Date(at));
 
