@@ -7,16 +7,22 @@ use App\Contract\KeepOnce;
 use App\Contract\Problem;
 use App\Contract\ReadableBody;
 use App\Contract\Refusal;
+use App\Contract\RoomToWrite;
 use App\Contract\SecurityHeaders;
 use App\Contract\TrustProxies;
 use App\People\FewTries;
 use App\People\ResetKeeper;
 use App\People\SessionOrToken;
+use App\Upkeep\Commands\MakeBackup;
+use App\Upkeep\Commands\TellStatus;
+use App\Upkeep\Commands\UnpackBackup;
+use App\Upkeep\Night\NightWorks;
 use App\Yard\Commands\RebuildYard;
 use Core\Form\BadInput;
 use Core\Reckoner\UnknownCalculator;
 use Database\Demo\DemoAccounts;
 use Database\Demo\LoadDemo;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -27,9 +33,10 @@ use Illuminate\Support\Facades\Log;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
-    ->withCommands([RebuildYard::class, ResetKeeper::class, LoadDemo::class, DemoAccounts::class])
+    ->withCommands([RebuildYard::class, ResetKeeper::class, LoadDemo::class, DemoAccounts::class, MakeBackup::class, UnpackBackup::class, TellStatus::class])
+    ->withSchedule(fn (Schedule $schedule) => $schedule->call(new NightWorks)->name('night')->everyMinute()->withoutOverlapping(10))
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, RoomToWrite::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->redirectGuestsTo(fn (): ?string => null);
         $middleware->group('web', [SessionOrToken::class]);
         $middleware->group('api', [SessionOrToken::class, Illuminate\Routing\Middleware\SubstituteBindings::class]);

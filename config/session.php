@@ -16,7 +16,7 @@ return [
     'cookie' => 'jardinier_'.substr(hash('sha256', (string) env('APP_KEY')), 0, 10),
     'path' => '/',
     'domain' => null,
-    'secure' => env('SESSION_SECURE_COOKIE'),
+    'secure' => env('SESSION_SECURE_COOKIE', env('LAN_ADDRESS') !== null),
     'http_only' => true,
     'same_site' => 'lax',
 ];

@@ -26,6 +26,7 @@ use App\Shelf\Ready\NeedsController;
 use App\Shelf\Ready\OrderController;
 use App\Shelf\SisterSheetsController;
 use App\Shelf\Stock\SupplyController;
+use App\Upkeep\Computer\ComputerController;
 use App\Walkaround\CheckController;
 use App\Walkaround\FindingController;
 use App\Walkaround\GreaseController;
@@ -38,6 +39,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('openapi.yaml', [ApiDocs::class, 'contract']);
 Route::get('docs', [ApiDocs::class, 'readable']);
+Route::get('health', [ComputerController::class, 'health']);
 Route::get('calendar/{token}.ics', [CalendarFeedController::class, 'show']);
 Route::get('counter/{token}', [ListController::class, 'counter']);
 Route::get('session', [SessionController::class, 'show']);
@@ -109,6 +111,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware($may('keep', Machine::class))->group(function (): void {
         Route::patch('yard', [YardController::class, 'update']);
+        Route::get('computer', [ComputerController::class, 'show']);
+        Route::get('computer/morning', [ComputerController::class, 'morning']);
         Route::get('starter-rulebooks', [YardController::class, 'starterRulebooks']);
         Route::get('shared-rulebooks', [RulebookController::class, 'index']);
         Route::post('machines', [MachineController::class, 'store'])->middleware('once');

@@ -12,14 +12,33 @@ make_database_files() {
     mv "$STATE/db.new" "$STATE/db"
 }
 
+# What a yard keeps is on the disk when it is answered, and what changes is logged, so that it can be written again up to a moment.
+#   describe_kept_database PORT
+describe_kept_database() {
+    mkdir -p "$STATE/binlog"
+    describe_database "$1" "--log-bin=$STATE/binlog/changes" --binlog-format=ROW --expire-logs-days=9 --max-binlog-size=64M --sync-binlog=1
+}
+
+# As much of the computer's memory as it can spare.
+database_memory() {
+    if [ "$(memory_mb)" -le 1200 ]; then
+        echo --innodb-buffer-pool-size=48M --innodb-log-buffer-size=4M --key-buffer-size=1M --aria-pagecache-buffer-size=4M --max-connections=40 --performance-schema=OFF --table-open-cache=200 --thread-cache-size=4
+    elif [ "$(memory_mb)" -le 2400 ]; then
+        echo --innodb-buffer-pool-size=128M --max-connections=60 --performance-schema=OFF
+    else
+        echo --innodb-buffer-pool-size=256M
+    fi
+}
+
 #   describe_database PORT [option...]
 describe_database() {
     local port=$1
     shift
     make_database_files
+    # shellcheck disable=SC2046
     supervise database TERM "$(command -v env)" UMASK=0600 UMASK_DIR=0700 "$(find_program mariadbd)" --no-defaults --datadir="$STATE/db" --user="$(id -un)" --bind-address=127.0.0.1 --port="$port" \
         --socket="$STATE/run/db.sock" --pid-file="$STATE/run/db.pid" \
-        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve --innodb-buffer-pool-size=256M "$@"
+        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve $(database_memory) "$@"
 }
 
 start_database() {
@@ -35,7 +54,7 @@ start_database() {
 setting() { sed -n "s/^$1=//p" "$STATE/.env"; }
 
 # What this script writes of the settings; every other line of theirs is left as it is.
-WRITTEN_SETTINGS='APP_KEY|APP_URL|DB_PORT|DB_DATABASE|DB_USERNAME|DB_PASSWORD'
+WRITTEN_SETTINGS='APP_KEY|APP_URL|DB_PORT|DB_DATABASE|DB_USERNAME|DB_PASSWORD|LAN_[A-Z_]*'
 
 #   write_settings WEB-PORT DB-PORT
 write_settings() {
@@ -46,11 +65,12 @@ write_settings() {
     fi
     cat >"$STATE/.env.new" <<END
 APP_KEY=${key:-base64:$(php -r 'echo base64_encode(random_bytes(32));')}
-APP_URL=http://127.0.0.1:$1
+APP_URL=$(address_of "$1")
 DB_PORT=$2
 DB_DATABASE=jardinier
 DB_USERNAME=jardinier
 DB_PASSWORD=${password:-$(php -r 'echo bin2hex(random_bytes(16));')}
+$(lan_settings "$1")
 ${EXTRA_SETTINGS:-}
 ${others:-}
 END

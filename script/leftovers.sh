@@ -6,9 +6,11 @@ started_at() { sed 's/.*) //' "/proc/$1/stat" 2>/dev/null | cut -d' ' -f20; }
 
 #   end_leftovers NOTE
 end_leftovers() {
-    local group began now
-    read -r group began 2>/dev/null <"$1" || return 0
+    local group began where now
+    read -r group began where 2>/dev/null <"$1" || return 0
     [ "$group" != "$$" ] || return 0
+    # In a copy of a state folder it speaks of the programs of another.
+    [ "$where" = "$1" ] || { rm -f "$1"; return 0; }
     now=$(started_at "$group" || true)
     if [ -z "$now" ] || [ "$now" = "$began" ]; then
         for signal in TERM KILL; do

@@ -10,6 +10,7 @@ missing_packages() {
     find_program nginx >/dev/null || echo nginx-light
     find_program "php-fpm$version" >/dev/null || echo "php$version-fpm"
     find_program supervisord >/dev/null || echo supervisor
+    find_program openssl >/dev/null || echo openssl
     local modules pair
     modules=$(php -m)
     for pair in pdo_mysql:mysql curl:curl zip:zip gd:gd bcmath:bcmath intl:intl mbstring:mbstring dom:xml; do
@@ -19,6 +20,8 @@ missing_packages() {
         find_program chromium >/dev/null || echo chromium
         find_program chromedriver >/dev/null || echo chromium-driver
         find_program pdfinfo >/dev/null || echo poppler-utils
+        find_program certutil >/dev/null || echo libnss3-tools
+        find_program systemd-analyze >/dev/null || echo systemd
     fi
     if [[ " ${1:-} " = *" load "* ]]; then
         find_program wrk >/dev/null || echo wrk

@@ -5,7 +5,8 @@ describe_serving() {
     local port=$1 version as_root= nginx_user=
     version=$(php_version)
     [ "$(id -u)" -eq 0 ] && as_root=-R nginx_user='user root;'
-    local workers=6
+    local workers=6 compiled=128
+    [ "$(memory_mb)" -gt 1200 ] || workers=3 compiled=64
     cat >"$STATE/run/fpm.conf" <<END
 [global]
 error_log = /proc/self/fd/2
@@ -24,7 +25,7 @@ decorate_workers_output = no
 ${as_root:+user = root
 group = root}
 php_admin_value[opcache.validate_timestamps] = 0
-php_admin_value[opcache.memory_consumption] = 128
+php_admin_value[opcache.memory_consumption] = $compiled
 php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[memory_limit] = 256M
 php_admin_value[zend.exception_ignore_args] = 1
@@ -60,7 +61,7 @@ http {
     uwsgi_temp_path $STATE/tmp/uwsgi;
     scgi_temp_path $STATE/tmp/scgi;
     server {
-        listen 127.0.0.1:$port;
+        $(listen_for "$port")
         root $ROOT/public;
         location /build/ {
             expires max;
@@ -91,11 +92,37 @@ http {
             fastcgi_pass unix:$STATE/run/fpm.sock;
         }
     }
+$([ -z "$LAN" ] || describe_door "$port")
 }
 END
     supervise fpm QUIT "$(find_program "php-fpm$version")" ${as_root:+"$as_root"} --nodaemonize \
         -d "opcache.preload=$ROOT/script/preload.php" -d "opcache.preload_user=$(id -un)" --fpm-config "$STATE/run/fpm.conf"
     supervise nginx QUIT "$(find_program nginx)" -c "$STATE/run/nginx.conf" -e stderr
+}
+
+# Loopback alone; or HTTPS everywhere, where somebody who asks without it is led to the page that tells how to trust it.
+#   listen_for PORT
+listen_for() {
+    if [ -z "$LAN" ]; then
+        echo "listen 127.0.0.1:$1;"
+        return
+    fi
+    listen_on "$1" 'ssl http2'
+    cat <<END
+        ssl_certificate $TLS/served.crt;
+        ssl_certificate_key $TLS/served.key;
+        ssl_protocols TLSv1.2 TLSv1.3;
+        ssl_session_cache shared:tls:2m;
+        error_page 497 =307 http://\$host:$DOOR_PORT/;
+END
+}
+
+# What the computer does by itself: a clock that hands over what is due, and a worker that does it.
+describe_night() {
+    local php
+    php=$(command -v php)
+    supervise clock TERM "$php" -d memory_limit=128M "$ROOT/artisan" schedule:work --quiet
+    supervise night TERM "$php" -d memory_limit=256M "$ROOT/artisan" queue:work --queue=night --sleep=5 --tries=1 --timeout=3500 --max-time=3600 --quiet
 }
 
 #   start_serving PORT
@@ -106,11 +133,12 @@ start_serving() {
     php "$ROOT/script/preload_list.php" >"$STATE/cache/preload.txt"
     supervisor start fpm nginx >/dev/null || true
     for _ in $(seq 150); do
-        curl_quietly "http://127.0.0.1:$port/api/session" && return 0
+        curl_quietly "http${LAN:+s}://127.0.0.1:$port/api/session" && return 0
         sleep 0.1
     done
     tail -n 5 "$STATE/log/nginx.log" "$STATE/log/fpm.log" >&2
     fail "The server did not answer on port $port. Its logs are in $STATE/log."
 }
 
-curl_quietly() { php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "$1"; }
+# Whether it answers; whose certificate it shows is no question on the computer itself.
+curl_quietly() { php -r 'exit(@file_get_contents($argv[1], context: stream_context_create(["ssl" => ["verify_peer" => false, "verify_peer_name" => false]])) === false ? 1 : 0);' "$1"; }

@@ -8,7 +8,9 @@ start_command() {
             --db-port) db_port=${2:-}; shift 2 || fail '--db-port needs a number.' ;;
             --empty) empty=1; shift ;;
             --detach) detach=1; shift ;;
-            *) fail "start does not know \"$1\". It takes --port, --db-port, --empty and --detach." ;;
+            --lan) lan_option --lan; shift ;;
+            --host | --cert | --key | --door-port) lan_option "$1" "${2:-}"; shift 2 || fail "$1 needs a value." ;;
+            *) fail "start does not know \"$1\". It takes --port, --db-port, --empty, --detach, --lan, --host, --cert, --key and --door-port." ;;
         esac
     done
     [[ $port =~ ^[0-9]+$ ]] || fail "\"$port\" is no port. Give --port a number from 1024 to 65535."
@@ -20,6 +22,7 @@ start_command() {
     command -v php >/dev/null || fail 'php is missing. Install PHP 8.2 or newer first; the rest is installed from here.'
     require_port "$port" --port
     require_port "$db_port" --db-port
+    check_lan "$port"
     # Where there is no yard yet, none is begun that could not be served.
     [ -d "$STATE" ] || require_free_ports "$port" "$db_port"
     make_state
@@ -29,27 +32,34 @@ start_command() {
     fi
     take_lock || { say_running; return 0; }
     end_supervision
+    finish_restore
     require_free_ports "$port" "$db_port"
     echo $$ >"$STATE/run/start.pid"
     trap end_start EXIT
     trap 'exit 130' INT
     trap 'exit 143' TERM HUP
     ensure_everything
+    [ -z "$LAN" ] || renew_certificates
     write_settings "$port" "$db_port"
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
     begin_supervision
-    describe_database "$db_port"
+    describe_kept_database "$db_port"
     describe_serving "$port"
+    describe_night
     start_supervisor
     start_database
     make_account jardinier
+    before_upgrade
     step 'Bringing the tables up to date' 'See what it says above.' "$STATE/log/migrate.log" artisan migrate --force
     [ -n "$empty" ] || artisan demo:load --if-empty
     step 'Reckoning the yard' 'See what it says above.' "$STATE/log/rebuild.log" artisan yard:rebuild
     start_serving "$port"
+    supervisor start clock night >/dev/null || true
     {
         say ''
-        say "Jardinier is at http://127.0.0.1:$port"
+        say "Jardinier is at $(setting APP_URL)"
+        [ -z "$LAN" ] || say_lan
+        artisan computer:status --warnings
         artisan demo:accounts
     } >"$STATE/run/ready.new"
     cat "$STATE/run/ready.new"
@@ -59,10 +69,24 @@ start_command() {
     fail "The supervisor has ended unasked. The logs are in $STATE/log."
 }
 
+# Tables that a newer program made are left alone; before older ones are changed they are backed up.
+before_upgrade() {
+    local known there
+    known=$(cd database/migrations && printf '%s\n' *.php | sed 's/\.php$//' | sort)
+    there=$(sql --skip-column-names --execute 'select migration from jardinier.migrations' 2>/dev/null | sort || true)
+    [ -n "$there" ] || return 0
+    [ -z "$(comm -13 <(echo "$known") <(echo "$there"))" ] \
+        || fail 'This yard was last served by a newer Jardinier. Start that one, or put a backup back that was made before it.'
+    [ -n "$(comm -23 <(echo "$known") <(echo "$there"))" ] || return 0
+    [ "$(sql --skip-column-names --execute 'select count(*) from jardinier.people')" -eq 0 ] \
+        || step 'Backing up before the upgrade' 'See what it says above; nothing was changed.' "$STATE/log/backup.log" artisan backup:make "$STATE/backups/before-upgrade-$(date +%Y%m%d-%H%M%S).tar.gz"
+}
+
 #   require_free_ports WEB-PORT DB-PORT
 require_free_ports() {
     require_free_port "$1" --port
     require_free_port "$2" --db-port
+    [ -z "$LAN" ] || require_free_port "$DOOR_PORT" --door-port
 }
 
 say_running() {
@@ -151,6 +175,7 @@ status_command() {
         use_state "$folder"
         if is_running && [ -f "$STATE/run/ready" ]; then
             grep -m1 http "$STATE/run/ready"
+            artisan computer:status
             running=1
         fi
     done

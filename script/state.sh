@@ -20,6 +20,9 @@ make_state() {
     chmod -R go-rwx "$STATE"
 }
 
+# How much memory the computer has, in MB; JARDINIER_MEMORY_MB says so where part of it is others'.
+memory_mb() { echo "${JARDINIER_MEMORY_MB:-$(awk '/^MemTotal/ { print int($2 / 1024) }' /proc/meminfo)}"; }
+
 require_disk() {
     local free
     mkdir -p var 2>/dev/null && [ -w var ] || fail "Nothing can be written to $ROOT/var. Give whoever starts this the folder, or put the program elsewhere."

@@ -8,8 +8,12 @@ test_command() {
             ensure_php_packages
             run_suites core "${@:2}"
             ;;
+        faults)
+            ensure_everything browser
+            php -d memory_limit=1G vendor/bin/phpunit --testsuite faults "${@:2}"
+            ;;
         http | browser | all) on_throwaway_server "suite_$suite" "${@:2}" ;;
-        *) fail "There is no suite \"$suite\". There are core, http and browser." ;;
+        *) fail "There is no suite \"$suite\". There are core, http, browser and faults." ;;
     esac
 }
 
@@ -51,7 +55,7 @@ on_throwaway_server() {
     describe_serving "$port"
     start_supervisor
     start_database
-    local database databases=(jardinier jardinier_days)
+    local database databases=(jardinier jardinier_days jardinier_upgrade)
     for ((process = 1; process <= TEST_PROCESSES; process++)); do databases+=("jardinier_http_$process"); done
     make_account "${databases[@]}"
     for database in "${databases[@]}"; do

@@ -45,6 +45,8 @@ const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
 const ReckonerPage = lazy(() => import('./reckoner/ReckonerPage'));
 const CalculatorPage = lazy(() => import('./reckoner/CalculatorPage'));
 const PeoplePage = lazy(() => import('./people/PeoplePage'));
+const ComputerPage = lazy(() => import('./upkeep/ComputerPage'));
+const DoorSheetPage = lazy(() => import('./upkeep/DoorSheetPage'));
 const AccountPage = lazy(() => import('./people/AccountPage'));
 const WalkaroundPage = lazy(() => import('./walkaround/WalkaroundPage'));
 const StartPage = lazy(() => import('./walkaround/StartPage'));
@@ -144,6 +146,8 @@ function Gate() {
         <Route path="/reckoner" element={<ReckonerPage />} />
         <Route path="/reckoner/:name" element={<CalculatorPage />} />
         <Route path="/people" element={<PeoplePage />} />
+        <Route path="/computer" element={<ComputerPage />} />
+        <Route path="/computer/door" element={<DoorSheetPage />} />
         <Route path="/account" element={<AccountPage />} />
         <Route path="*" element={<Navigate to="/yard" replace />} />
       </Route>

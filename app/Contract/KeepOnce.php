@@ -26,9 +26,6 @@ final class KeepOnce
 
     private const DAYS_KEPT = 30;
 
-    /** One new key in so many clears away the old ones. */
-    private const CLEARED_EVERY = 500;
-
     /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next, ?string $secret = null): Response
     {
@@ -81,10 +78,6 @@ final class KeepOnce
             [...array_values($row), $fingerprint, now()],
         ) === 1;
         if ($isNew) {
-            if (random_int(1, self::CLEARED_EVERY) === 1) {
-                DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
-            }
-
             return null;
         }
         $kept = DB::table('idempotency_keys')->where($row)->lockForUpdate()->first();
@@ -140,5 +133,11 @@ final class KeepOnce
     private function personId(Request $request): int
     {
         return (int) $request->user()?->getKey();
+    }
+
+    /** Forgets the keys, and the answers kept with them, that are older than anybody sends them again. */
+    public static function prune(): void
+    {
+        DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
     }
 }

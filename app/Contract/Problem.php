@@ -35,6 +35,12 @@ final readonly class Problem implements Responsable
     ) {
     }
 
+    /** What passes by itself: the same may be sent again. */
+    public static function unavailable(string $because): self
+    {
+        return new self(503, 'unavailable', 'Not just now', $because, headers: ['Retry-After' => (string) Unavailable::SECONDS]);
+    }
+
     public static function from(\Throwable $thrown): self
     {
         return match (true) {
@@ -79,13 +85,7 @@ final readonly class Problem implements Responsable
                 'Not as things stand',
                 'Somebody wrote the same a moment ago. Load the page again.',
             ),
-            ($busy = Unavailable::because($thrown)) !== null => new self(
-                503,
-                'unavailable',
-                'Not just now',
-                $busy,
-                headers: ['Retry-After' => (string) Unavailable::SECONDS],
-            ),
+            ($busy = Unavailable::because($thrown)) !== null => self::unavailable($busy),
             default => new self(
                 500,
                 'our-fault',

@@ -23,7 +23,7 @@ final class Unavailable
      */
     private const FULL = [1021, 1026, 1114, 1811];
 
-    private const LEAST_ROOM = 1024 * 1024;
+    public const NO_ROOM = 'The yard\'s computer has no room left on its disk. Nothing was saved; tell whoever looks after it.';
 
     /** @return string|null in words, null where something else is the matter */
     public static function because(\Throwable $thrown): ?string
@@ -35,8 +35,7 @@ final class Unavailable
                     self::FULL,
                     true,
                 ),
-            self::diskIsFull() => 'The yard\'s computer has no room left on its disk. '
-                .'Nothing was saved; tell whoever looks after it.',
+            Disk::isFull() => self::NO_ROOM,
             app(
                 LostConnectionDetector::class,
             )->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. '
@@ -47,12 +46,5 @@ final class Unavailable
                 .'Nothing was saved. Try again in a few seconds.',
             default => null,
         };
-    }
-
-    private static function diskIsFull(): bool
-    {
-        $free = @disk_free_space(storage_path());
-
-        return $free !== false && $free < self::LEAST_ROOM;
     }
 }

@@ -32,9 +32,6 @@ final readonly class WriteNotes
     /** As long as a device may sit in a drawer with what it sent. */
     private const DAYS_KEPT = 30;
 
-    /** One batch in so many clears away the old ones. */
-    private const CLEARED_EVERY = 100;
-
     /** The one kind that tells of nothing but a meter. */
     private const READING = 'reading';
 
@@ -84,9 +81,6 @@ final readonly class WriteNotes
                 }
             }
             $results[] = ['id' => $note['id'], ...$result];
-        }
-        if (random_int(1, self::CLEARED_EVERY) === 1) {
-            self::prune();
         }
         $changed = array_unique(array_filter($changed));
         event(new FactsChanged(array_values($changed)));

@@ -4,11 +4,27 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Contract\Disk;
+use App\Contract\Problem;
+use App\Contract\Refusal;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A picture of what was said. */
 final class PhotoRequest extends FormRequest
 {
+    /** @throws Refusal if there is no room: before it is looked at */
+    protected function prepareForValidation(): void
+    {
+        if (Disk::takesNoPhotos()) {
+            throw new Refusal(new Problem(
+                507,
+                'no-room',
+                'No room for photographs',
+                'The disk of the yard\'s computer is nearly full: photographs wait so that readings still go in. Tell whoever looks after it.',
+            ));
+        }
+    }
+
     /** @return array<string, array<mixed>> */
     public function rules(): array
     {

@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeDriver;
 use Facebook\WebDriver\Chrome\ChromeDriverService;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Cookie;
 use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
@@ -36,8 +37,12 @@ final class Browser
 
     private int $clockMoved = 0;
 
-    public function __construct(private readonly string $address, private readonly bool $touch = false)
-    {
+    /** @param  string|null  $trusts  the file of an authority's certificate that it was told to trust */
+    public function __construct(
+        private readonly string $address,
+        private readonly bool $touch = false,
+        private readonly ?string $trusts = null,
+    ) {
         $this->profile = sys_get_temp_dir().'/jardinier-browser-'.bin2hex(random_bytes(6));
         $this->start();
     }
@@ -145,12 +150,28 @@ final class Browser
         )[1];
         $this->driver = ChromeDriver::start(
             $capabilities,
-            new ChromeDriverService('/usr/bin/chromedriver', $port, ["--port={$port}", '--log-level=OFF']),
+            new ChromeDriverService('/usr/bin/chromedriver', $port, ["--port={$port}", '--log-level=OFF'], $this->home()),
         );
         $this->command('Emulation.setLocaleOverride', ['locale' => 'en-GB']);
         if (! $this->touch) {
             $this->resize(self::DESK);
         }
+    }
+
+    /** @return array<string, string>|null what it finds around it: a home in which it trusts an authority of its own */
+    private function home(): ?array
+    {
+        if ($this->trusts === null) {
+            return null;
+        }
+        $known = "{$this->profile}/.pki/nssdb";
+        if (! is_dir($known)) {
+            mkdir($known, 0700, recursive: true);
+            exec(sprintf('certutil -d sql:%1$s -N --empty-password && certutil -d sql:%1$s -A -t C,, -n yard -i %2$s 2>&1', escapeshellarg($known), escapeshellarg($this->trusts)), $out, $code);
+            Assert::assertSame(0, $code, implode("\n", $out));
+        }
+
+        return [...getenv(), 'HOME' => $this->profile];
     }
 
     /** @param  array{int, int}  $size of what is seen */
@@ -175,6 +196,18 @@ final class Browser
     public function open(string $path): void
     {
         $this->driver->get($this->address.$path);
+    }
+
+    /** Goes to another address altogether. */
+    public function visit(string $address): void
+    {
+        $this->driver->get($address);
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function cookies(): array
+    {
+        return array_map(fn (Cookie $cookie): array => $cookie->toArray(), $this->driver->manage()->getCookies());
     }
 
     /** Turns to another page without reading the application anew; reads it anew where one could not tell the two apart. */

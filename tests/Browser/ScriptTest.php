@@ -6,35 +6,32 @@ namespace Tests\Browser;
 
 use PHPUnit\Framework\TestCase;
 use Tests\Http\Visitor;
+use Tests\Started;
 
 /** `./jardinier start` as a stranger would use it: an empty yard on ports of its own, beside whatever else runs. */
 final class ScriptTest extends TestCase
 {
-    private int $port;
-
-    /** @var list<int> process groups that were seen to run */
-    private array $groups = [];
+    private Started $yard;
 
     protected function setUp(): void
     {
-        $this->port = self::freePort();
+        $this->yard = new Started;
     }
 
     protected function tearDown(): void
     {
-        $this->jardinier('stop', '--port', (string) $this->port);
-        exec('rm -rf '.escapeshellarg($this->state()));
+        $this->yard->end();
     }
 
     public function test_an_empty_yard_is_started_gets_its_first_keeper_and_is_stopped(): void
     {
-        [$code, $out] = $this->jardinier('start', '--empty', '--detach', '--port', (string) $this->port);
+        [$code, $out] = $this->yard->jardinier('start', '--empty', '--detach', '--port', (string) $this->yard->port);
         self::assertSame(0, $code, $out);
-        self::assertStringContainsString("Jardinier is at http://127.0.0.1:{$this->port}", $out);
+        self::assertStringContainsString("Jardinier is at http://127.0.0.1:{$this->yard->port}", $out);
         self::assertStringContainsString('the first visit makes the first keeper', $out);
-        self::assertStringContainsString((string) $this->port, $this->jardinier('status')[1]);
+        self::assertStringContainsString((string) $this->yard->port, $this->yard->jardinier('status')[1]);
 
-        $browser = new Browser("http://127.0.0.1:{$this->port}");
+        $browser = new Browser($this->yard->address());
         try {
             $browser->open('/');
             $browser->see('A new yard');
@@ -53,10 +50,10 @@ final class ScriptTest extends TestCase
             $browser->quit();
         }
 
-        [$code, $again] = $this->jardinier('start', '--port', (string) $this->port);
+        [$code, $again] = $this->yard->jardinier('start', '--port', (string) $this->yard->port);
         self::assertSame([0, true], [$code, str_contains($again, 'Already running.')]);
 
-        [$code, $kept] = $this->jardinier('demo', '--reset', '--port', (string) $this->port);
+        [$code, $kept] = $this->yard->jardinier('demo', '--reset', '--port', (string) $this->yard->port);
         self::assertSame(
             [1, true],
             [$code, str_contains($kept, 'This yard is not the demo: nothing of it is thrown away.')],
@@ -64,134 +61,90 @@ final class ScriptTest extends TestCase
         );
         self::assertStringContainsString(
             'Nobody here signs in as "nobody".',
-            $this->jardinier('keeper', '--reset', '--name', 'nobody', '--port', (string) $this->port)[1],
+            $this->yard->jardinier('keeper', '--reset', '--name', 'nobody', '--port', (string) $this->yard->port)[1],
         );
-        [$code, $reset] = $this->jardinier('keeper', '--reset', '--port', (string) $this->port);
+        [$code, $reset] = $this->yard->jardinier('keeper', '--reset', '--port', (string) $this->yard->port);
         self::assertSame(
             [0, 1],
             [$code, preg_match('/^Ida Holm is keeper and signs in as ida with (\S+)$/m', $reset, $found)],
             $reset,
         );
-        $ida = new Visitor("http://127.0.0.1:{$this->port}", 'ida', $found[1]);
+        $ida = new Visitor("http://127.0.0.1:{$this->yard->port}", 'ida', $found[1]);
         self::assertSame('Ida Holm', $ida->ask('GET', '/session')['body']['person']['name']);
 
+        $backup = $this->yard->state().'/longacre.backup';
+        [$code, $backed] = $this->yard->jardinier('backup', $backup, '--verify', '--port', (string) $this->yard->port);
+        self::assertSame(0, $code, $backed);
+        self::assertStringContainsString('all as they were.', $backed);
+        self::assertStringContainsString('It runs. Stop it first', $this->yard->jardinier('restore', $backup, '--port', (string) $this->yard->port)[1]);
+        self::assertStringContainsString('Jardinier itself           runs for', $this->yard->jardinier('status')[1]);
+
         $this->assertNobodyElseReads();
-        $pids = $this->processes();
+        $pids = $this->yard->processes();
         self::assertGreaterThan(8, count($pids));
         self::assertStringContainsString(
-            "Stopped the one on port {$this->port}.",
-            $this->jardinier('stop', '--port', (string) $this->port)[1],
+            "Stopped the one on port {$this->yard->port}.",
+            $this->yard->jardinier('stop', '--port', (string) $this->yard->port)[1],
         );
-        self::assertSame([], $this->processes());
-    }
-
-    public function test_what_dies_is_started_again_and_meanwhile_requests_are_told_when_to_ask_again(): void
-    {
-        $start = ['start', '--empty', '--detach', '--port', (string) $this->port];
-        $settings = fn (): string => (string) file_get_contents($this->state().'/.env');
-        [$code, $out] = $this->jardinier(...$start);
-        self::assertSame(0, $code, $out);
-        $this->oneFirstKeeperAndNeverNone();
-        foreach (['nginx' => [0], 'fpm' => [503], 'database' => [503]] as $program => $expected) {
-            posix_kill($this->master($program), SIGKILL);
-            $seen = $this->statusesUntilItAnswers();
-            self::assertSame(
-                [],
-                array_diff(array_keys($seen), [200, 0, ...$expected]),
-                "{$program} ".json_encode($seen),
-            );
-        }
-        posix_kill($this->master('database'), SIGSTOP);
-        posix_kill($this->master('database'), SIGKILL);
-        [$status, $headers, $body] = $this->ask();
-        self::assertSame([503, '/problems/unavailable'], [$status, json_decode($body, true)['type'] ?? ''], $body);
-        self::assertStringContainsString('Retry-After: 5', $headers);
-        $this->statusesUntilItAnswers();
-
-        // The supervisor itself is killed: what it watched dies with it, and workers that live on hold up no later
-        // start.
-        file_put_contents($this->state().'/.env', "TRUSTED_PROXIES=10.0.0.1\n", FILE_APPEND);
-        posix_kill((int) file_get_contents($this->state().'/run/supervisord.pid'), SIGKILL);
-        $this->until(
-            fn (): bool => str_contains(
-                $this->jardinier('status', '--port', (string) $this->port)[1],
-                'Nothing is running.',
-            ),
-        );
-        [$one, $other] = [$this->begin($start), $this->begin($start)];
-        self::assertSame(
-            [0, 0],
-            [proc_close($one), proc_close($other)],
-            'two starts at once do not take each other down',
-        );
-        $this->statusesUntilItAnswers();
-        self::assertStringContainsString("TRUSTED_PROXIES=10.0.0.1\n", $settings());
-        self::assertSame(1, substr_count($settings(), 'DB_PASSWORD='));
-    }
-
-    public function test_a_killed_start_is_taken_up_again(): void
-    {
-        [$code, $out] = $this->jardinier('start', '--empty', '--detach', '--port', (string) $this->port);
-        self::assertSame(0, $code, $out);
-        $pid = (int) file_get_contents($this->state().'/run/start.pid');
-        self::assertGreaterThan(1, $pid);
-        // As if it had been interrupted between making the tables and noting that they are made.
-        exec(
-            sprintf(
-                'mariadb --no-defaults --socket=%s --user=%s jardinier --execute "delete from migrations"',
-                escapeshellarg($this->state().'/run/db.sock'),
-                escapeshellarg(posix_getpwuid(posix_geteuid())['name'] ?? ''),
-            ),
-            $out,
-            $code,
-        );
-        self::assertSame(0, $code);
-        posix_kill($pid, SIGKILL);
-        $this->until(fn (): bool => $this->processes() === []);
-        self::assertStringContainsString(
-            'Nothing is running.',
-            $this->jardinier('status', '--port', (string) $this->port)[1],
-        );
-
-        [$code, $out] = $this->jardinier('start', '--empty', '--detach', '--port', (string) $this->port);
-        self::assertSame(0, $code, $out);
+        self::assertSame([], $this->yard->processes());
     }
 
     public function test_what_cannot_be_done_is_said_in_one_sentence_and_leaves_nothing_behind(): void
     {
-        $taken = stream_socket_server("tcp://127.0.0.1:{$this->port}");
-        $free = self::freePort();
+        $taken = stream_socket_server("tcp://127.0.0.1:{$this->yard->port}");
+        $free = Started::freePort();
         foreach ([
             [
-                ['start', '--port', (string) $this->port],
-                "Port {$this->port} is in use by another program. Choose another with --port.",
+                ['start', '--port', (string) $this->yard->port],
+                "Port {$this->yard->port} is in use by another program. Choose another with --port.",
             ],
             [
-                ['start', '--port', (string) $free, '--db-port', (string) $this->port],
-                "Port {$this->port} is in use by another program. Choose another with --db-port.",
+                ['start', '--port', (string) $free, '--db-port', (string) $this->yard->port],
+                "Port {$this->yard->port} is in use by another program. Choose another with --db-port.",
             ],
             [
                 ['start', '--port', (string) $free, '--db-port', (string) $free],
                 "The web and the database cannot both have port {$free}.",
             ],
             [['keeper'], 'Say ./jardinier keeper --reset'],
-            [['keeper', '--reset', '--port', (string) $this->port], "Nothing runs on port {$this->port}."],
+            [['keeper', '--reset', '--port', (string) $this->yard->port], "Nothing runs on port {$this->yard->port}."],
             [['start', '--port', 'eighty'], '"eighty" is no port.'],
             [['start', '--port', '80'], '"80" is no port to use.'],
             [['start', '--port'], '--port needs a number.'],
             [['start', '--fast'], 'start does not know "--fast".'],
             [['demo'], 'Say ./jardinier demo --reset'],
-            [['demo', '--reset', '--port', (string) $this->port], "Nothing runs on port {$this->port}."],
+            [['restore'], 'Say which backup: ./jardinier restore FILE'],
+            [['restore', '/nowhere'], '/nowhere cannot be read.'],
+            [['backup', '--port', (string) $this->yard->port], "Nothing runs on port {$this->yard->port}."],
+            [['at-boot', '--often'], 'at-boot does not know "--often".'],
+            [['start', '--host', 'two words'], '"two words" is no name of a computer.'],
+            [['demo', '--reset', '--port', (string) $this->yard->port], "Nothing runs on port {$this->yard->port}."],
             [['test', 'everything'], 'There is no suite "everything".'],
             [['dance'], 'There is no command "dance".'],
         ] as [$command, $says]) {
-            [$code, $out] = $this->jardinier(...$command);
+            [$code, $out] = $this->yard->jardinier(...$command);
             self::assertSame(1, $code, $out);
             self::assertStringContainsString($says, $out);
         }
         fclose($taken);
-        self::assertDirectoryDoesNotExist($this->state());
-        self::assertDirectoryDoesNotExist(dirname($this->state()).'/yard-'.$free);
+        self::assertDirectoryDoesNotExist($this->yard->state());
+        self::assertDirectoryDoesNotExist(dirname($this->yard->state()).'/yard-'.$free);
+    }
+
+    public function test_the_unit_that_starts_it_with_the_computer_is_sound(): void
+    {
+        $folder = sys_get_temp_dir().'/jardinier-unit-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        $unit = "{$folder}/jardinier-{$this->yard->port}.service";
+        [$code, $written] = $this->yard->jardinier('at-boot', '--print', '--lan', '--host', 'yard.example', '--port', (string) $this->yard->port);
+        file_put_contents($unit, $written);
+        exec('systemd-analyze verify '.escapeshellarg($unit).' 2>&1', $out, $sound);
+        exec('rm -rf '.escapeshellarg($folder));
+        self::assertSame([0, 0, []], [$code, $sound, $out]);
+        self::assertStringContainsString("\" start \"--lan\" \"--host\" \"yard.example\" \"--port\" \"{$this->yard->port}\"", $written);
+        if (! is_dir('/run/systemd/system')) {
+            self::assertStringContainsString('@reboot cd ', $this->yard->jardinier('at-boot', '--port', (string) $this->yard->port)[1]);
+        }
     }
 
     public function test_a_folder_that_cannot_be_written_to_is_named(): void
@@ -219,161 +172,12 @@ final class ScriptTest extends TestCase
         );
     }
 
-    /** Six who would be first make one, and two keepers who demote each other at once leave one. */
-    private function oneFirstKeeperAndNeverNone(): void
-    {
-        $address = "http://127.0.0.1:{$this->port}";
-        $stranger = new Visitor($address, 'nobody', 'nothing');
-        $answers = Visitor::together(
-            array_map(
-                fn (int $number): \CurlHandle => $stranger->request(
-                    'POST',
-                    '/first-keeper',
-                    [
-                        'yard' => "Yard {$number}",
-                        'time_zone' => 'Europe/London',
-                        'distance_unit' => 'km',
-                        'name' => "Keeper {$number}",
-                        'sign_in_name' => "keeper{$number}",
-                        'password' => 'quite long enough',
-                    ],
-                ),
-                range(1, 6),
-            ),
-        );
-        $statuses = array_column($answers, 'status');
-        sort($statuses);
-        self::assertSame([201, 409, 409, 409, 409, 409], $statuses);
-        $first = array_values(
-            array_filter($answers, fn (array $answer): bool => $answer['status'] === 201),
-        )[0]['body']['person'];
-        $one = new Visitor($address, $first['sign_in_name'], 'quite long enough');
-        $second = $one->ask(
-            'POST',
-            '/people',
-            ['name' => 'Other', 'sign_in_name' => 'other', 'password' => 'quite long enough', 'role' => 'keeper'],
-        )['body'];
-        $other = new Visitor($address, 'other', 'quite long enough');
-        $demote = fn (Visitor $by, array $whom): \CurlHandle => $by->request(
-            'PATCH',
-            "/people/{$whom['id']}",
-            ['role' => 'reader'],
-            ['If-Match: "1"'],
-        );
-        Visitor::together([$demote($one, $second), $demote($other, $first)]);
-        $roles = array_map(
-            fn (array $who): string => (string) (new Visitor($address, $who['sign_in_name'], 'quite long enough'))->ask('GET', '/session')['body']['person']['role'],
-            [$first, $second],
-        );
-        sort($roles);
-        self::assertSame(['keeper', 'reader'], $roles);
-    }
-
     private function assertNobodyElseReads(): void
     {
-        foreach ([$this->state(), ...array_filter(glob($this->state().'/{.env,cache/*,run/*,log/*,storage/*}', GLOB_BRACE) ?: [], fn (string $path): bool => filetype($path) !== 'socket')] as $path) {
+        foreach ([$this->yard->state(), ...array_filter(glob($this->yard->state().'/{.env,cache/*,run/*,log/*,storage/*}', GLOB_BRACE) ?: [], fn (string $path): bool => filetype($path) !== 'socket')] as $path) {
             self::assertSame(0, fileperms($path) & 0077, $path);
         }
-        preg_match('/^DB_PASSWORD=(\S+)$/m', (string) file_get_contents($this->state().'/.env'), $password);
+        preg_match('/^DB_PASSWORD=(\S+)$/m', (string) file_get_contents($this->yard->state().'/.env'), $password);
         self::assertStringNotContainsString($password[1], (string) shell_exec('ps -eo args'));
-    }
-
-    /** @return list<int> of everything that this start runs, or has run */
-    private function processes(): array
-    {
-        foreach (glob($this->state().'/run/{*.group,*.pid}', GLOB_BRACE) ?: [] as $note) {
-            $this->groups[] = (int) file_get_contents($note);
-        }
-        $found = [];
-        foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
-            // After the name, which may hold anything: state, parent, process group.
-            [$state, , $group] = [
-                ...explode(' ', substr((string) strrchr((string) @file_get_contents($file), ')'), 2)),
-                '',
-                '',
-                '',
-            ];
-            $pid = (int) basename(dirname($file));
-            if ($state !== 'Z' && $state !== '' && array_intersect([$pid, (int) $group], $this->groups) !== []) {
-                $found[] = $pid;
-            }
-        }
-
-        return $found;
-    }
-
-    private function master(string $program): int
-    {
-        return (int) file_get_contents($this->state()."/run/{$program}.group");
-    }
-
-    /** @return array<int, true> the statuses seen before it answered again */
-    private function statusesUntilItAnswers(): array
-    {
-        $seen = [];
-        $this->until(function () use (&$seen): bool {
-            [$status] = $this->ask();
-            $seen[$status] = true;
-
-            return $status === 200;
-        });
-
-        return $seen;
-    }
-
-    /** @return array{int, string, string} status (0 where nobody answers), headers, body */
-    private function ask(): array
-    {
-        $request = curl_init("http://127.0.0.1:{$this->port}/api/session");
-        curl_setopt_array($request, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_TIMEOUT => 10]);
-        [$headers, $body] = [...explode("\r\n\r\n", (string) curl_exec($request), 2), '', ''];
-
-        return [(int) curl_getinfo($request, CURLINFO_RESPONSE_CODE), $headers, $body];
-    }
-
-    /** @param  \Closure(): bool  $holds */
-    private function until(\Closure $holds): void
-    {
-        for ($deadline = microtime(true) + 40; microtime(true) < $deadline; usleep(100_000)) {
-            if ($holds()) {
-                return;
-            }
-        }
-        self::fail('Waited in vain. '.(string) @file_get_contents($this->state().'/log/supervisord.log'));
-    }
-
-    private static function freePort(): int
-    {
-        return (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
-    }
-
-    private function state(): string
-    {
-        return dirname(__DIR__, 2)."/var/yard-{$this->port}";
-    }
-
-    /**
-     * @param  list<string>  $command
-     * @return resource
-     */
-    private function begin(array $command, string $log = '/dev/null')
-    {
-        return proc_open(
-            [dirname(__DIR__, 2).'/jardinier', ...$command],
-            [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']],
-            $pipes,
-        )
-            ?: throw new \RuntimeException('It did not start.');
-    }
-
-    /** @return array{int, string} exit code, and all it said */
-    private function jardinier(string ...$command): array
-    {
-        $log = (string) tempnam(sys_get_temp_dir(), 'jardinier');
-        $code = proc_close($this->begin($command, $log));
-        $out = (string) file_get_contents($log);
-        unlink($log);
-
-        return [$code, $out];
     }
 }

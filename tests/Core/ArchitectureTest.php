@@ -70,6 +70,7 @@ final class ArchitectureTest extends TestCase
             'Procedure',
             'Starter',
             'Reckoner',
+            'Upkeep',
         ],
         'app' => [
             'Contract',
@@ -84,6 +85,7 @@ final class ArchitectureTest extends TestCase
             'Yard',
             'Calendar',
             'Reckoner',
+            'Upkeep',
             'Providers',
         ],
     ];

@@ -32,6 +32,9 @@ final class DoorsTest extends TestCase
     private const WHO = [
         'GET /openapi.yaml' => self::STRANGER,
         'GET /docs' => self::STRANGER,
+        'GET /health' => self::STRANGER,
+        'GET /computer' => self::KEEPER,
+        'GET /computer/morning' => self::KEEPER,
         'GET /session' => self::STRANGER,
         'POST /session' => self::STRANGER,
         'POST /first-keeper' => self::STRANGER,

@@ -48,6 +48,8 @@ final class Visitor
             CURLOPT_COOKIEFILE => $this->jar,
             CURLOPT_COOKIEJAR => $this->jar,
             CURLOPT_TIMEOUT => 120,
+            CURLOPT_SSL_VERIFYPEER => false,
+            CURLOPT_SSL_VERIFYHOST => 0,
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json',
                 'Content-Type: application/json',

@@ -77,6 +77,13 @@ export const starterQuery = (machineClass: Schemas['MachineClass']) =>
     staleTime: Number.POSITIVE_INFINITY,
   });
 
+export const computerQuery = queryOptions({ queryKey: ['computer'], queryFn: () => answer(api.GET('/computer')) });
+
+export const computerMorningQuery = queryOptions({
+  queryKey: ['computer', 'morning'],
+  queryFn: () => answer(api.GET('/computer/morning')),
+});
+
 export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: () => answer(api.GET('/people')) });
 
 export const weeklyUseQuery = (machine: number) =>

@@ -146,7 +146,9 @@ async function sendWaiting(): Promise<void> {
 
 async function sendAll(): Promise<void> {
   for (;;) {
-    const waiting = batch((await mine()).filter((kept) => !kept.refused));
+    const notes = (await mine()).filter((kept) => !kept.refused);
+    // What is only a picture still waits for room on the yard's disk, and holds nothing else up.
+    const waiting = batch(notes.sort((one, other) => Number(one.written) - Number(other.written)));
     if (waiting.length === 0) return;
     const fresh = waiting.filter((kept) => !kept.written);
     if (fresh.length > 0) await sendNotes(fresh);

@@ -1,12 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import { yardQuery } from '../api/queries';
+import { computerMorningQuery, yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { Field, Fields } from '../kit/Field';
+import { instant } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
@@ -47,6 +49,7 @@ export function YardSheet() {
             {yard.data.coldest_night && `, coldest night ${yard.data.coldest_night}`}
             {yard.data.hottest_day && `, hottest day ${yard.data.hottest_day}`}
           </Soft>
+          <LastBackup />
         </Line>
         <Margin>
           <QuietButton onPress={() => setChanging(true)}>Change the yard</QuietButton>
@@ -54,6 +57,19 @@ export function YardSheet() {
       </Ruled>
       {changing && <YardDialog yard={yard.data} onClose={() => setChanging(false)} />}
     </Sheet>
+  );
+}
+
+/** The last good backup, or what is amiss. */
+function LastBackup() {
+  const morning = useQuery(computerMorningQuery);
+  if (!morning.data) return null;
+  const { last_backup: backup, warnings } = morning.data;
+  return (
+    <p>
+      {backup ? `Last good backup: ${instant(backup, false)}. ` : 'No backup yet. '}
+      {warnings.join(' ')} <Link to="/computer">This computer</Link>
+    </p>
   );
 }
 

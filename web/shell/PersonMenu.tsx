@@ -44,6 +44,7 @@ export default function PersonMenu({ person, onSchemes, onKeys }: Props) {
       <Leaf>
         <Items>
           {person.role === 'keeper' && <MenuItem onAction={() => navigate('/people')}>People and the yard</MenuItem>}
+          {person.role === 'keeper' && <MenuItem onAction={() => navigate('/computer')}>This computer</MenuItem>}
           <MenuItem onAction={() => navigate('/account')}>Your account</MenuItem>
           <MenuItem onAction={onSchemes}>Light and contrast</MenuItem>
           <MenuItem onAction={onKeys}>Keys</MenuItem>

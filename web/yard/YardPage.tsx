@@ -14,6 +14,7 @@ import { stateColour } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { STATE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
+import { ComputerWarnings } from '../upkeep/ComputerWarnings';
 import { Morning } from '../walkaround/Morning';
 import { MachineLine } from './MachineLine';
 
@@ -55,6 +56,7 @@ export default function YardPage() {
   return (
     <Page>
       <title>{`Yard, ${yard.data.name}`}</title>
+      <ComputerWarnings />
       <Lead>
         <Headline>
           {yard.data.headline.map(({ state, text }, index) => (

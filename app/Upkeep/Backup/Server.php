@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Upkeep\Backup;
+
+use Symfony\Component\Process\Process;
+
+/** A database server of its own in a folder, reached over its socket alone. */
+final class Server
+{
+    private const STARTS_WITHIN = 30;
+
+    private readonly Process $process;
+
+    private readonly string $sockets;
+
+    private function __construct(private readonly string $folder)
+    {
+        // The path of a socket is short by nature, and a state folder may lie deep.
+        $this->sockets = sys_get_temp_dir().'/jardinier-'.bin2hex(random_bytes(6));
+        mkdir($this->sockets, 0700);
+        // Nothing that is written here counts before the server has ended well: it is flushed then.
+        $this->process = Programs::process('mariadbd', [
+            '--no-defaults', "--datadir={$folder}", '--user='.Programs::me(), '--skip-networking', "--socket={$this->socket()}", "--pid-file={$this->sockets}/pid",
+            '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--innodb-buffer-pool-size=64M', '--innodb-flush-log-at-trx-commit=0', '--max-allowed-packet=64M',
+        ]);
+        $this->process->start();
+    }
+
+    /** Makes a database in a folder that is not there yet, and serves it. */
+    public static function in(string $folder): self
+    {
+        Programs::run('mariadb-install-db', ['--no-defaults', "--datadir={$folder}", '--user='.Programs::me(), '--skip-test-db', '--auth-root-authentication-method=socket', '--auth-root-socket-user='.Programs::me()]);
+        $server = new self($folder);
+        $server->awaitAnswer();
+
+        return $server;
+    }
+
+    public function socket(): string
+    {
+        return "{$this->sockets}/db.sock";
+    }
+
+    public function connection(): \PDO
+    {
+        return new \PDO("mysql:unix_socket={$this->socket()};charset=utf8mb4", Programs::me());
+    }
+
+    /** Reads statements from a file into a database. */
+    public function load(string $file, string $database): void
+    {
+        $this->connection()->exec("create database if not exists `{$database}` character set utf8mb4 collate utf8mb4_unicode_ci");
+        $this->execute(fopen($file, 'r'), $database);
+    }
+
+    /** @param  resource|false|iterable<string>  $statements */
+    public function execute(mixed $statements, string $database): void
+    {
+        Programs::run('mariadb', ['--no-defaults', "--socket={$this->socket()}", '--user='.Programs::me(), '--max-allowed-packet=64M', '--binary-mode', $database], $statements);
+    }
+
+    /** Ends it; what was written is then on the disk. */
+    public function end(): void
+    {
+        $this->process->signal(SIGTERM);
+        $this->process->wait();
+        array_map(unlink(...), glob("{$this->sockets}/*") ?: []);
+        @rmdir($this->sockets);
+        if ($this->process->getExitCode() !== 0) {
+            throw new Unusable("The database in {$this->folder} did not end well: ".mb_substr($this->process->getErrorOutput(), -300));
+        }
+    }
+
+    private function awaitAnswer(): void
+    {
+        for ($try = 0; $try < self::STARTS_WITHIN * 20; $try++) {
+            try {
+                $this->connection();
+
+                return;
+            } catch (\PDOException) {
+                usleep(50_000);
+            }
+        }
+        throw new Unusable('A database to try the backup in did not start: '.mb_substr($this->process->getErrorOutput(), -300));
+    }
+}

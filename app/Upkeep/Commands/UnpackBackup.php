@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Upkeep\Commands;
+
+use App\Upkeep\Backup\PutBack;
+use App\Upkeep\Backup\Unusable;
+use Illuminate\Console\Command;
+
+/** Makes a yard of a backup beside the one that is served; `./jardinier restore` then puts it in its place. */
+final class UnpackBackup extends Command
+{
+    protected $signature = 'backup:unpack {file} {--to= : a moment up to which what was written afterwards is written again}';
+
+    protected $description = 'Make a yard of a backup, beside the one that is served';
+
+    protected $hidden = true;
+
+    public function handle(): int
+    {
+        try {
+            $manifest = PutBack::from($this->argument('file'), $this->option('to'));
+            $this->line("{$manifest->yard}, as of {$manifest->madeAt->setTimezone(new \DateTimeZone($manifest->timeZone))->format('j F Y H:i')}: ".array_sum(array_column($manifest->tables, 'rows')).' rows, all as they were.');
+        } catch (Unusable $wrong) {
+            $this->error($wrong->getMessage());
+
+            return self::FAILURE;
+        }
+
+        return self::SUCCESS;
+    }
+}

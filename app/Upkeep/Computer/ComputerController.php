@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Upkeep\Computer;
+
+use App\Contract\Disk;
+use App\Machines\Yard;
+use App\Upkeep\Backup\Kept;
+use App\Upkeep\Backup\SecondFolder;
+use App\Upkeep\Night\NightRun;
+use App\Upkeep\Night\NightWork;
+use App\Upkeep\Night\NightWorks;
+use Illuminate\Http\JsonResponse;
+
+/** The computer that the yard is kept on: for monitors, and for its keeper. */
+final class ComputerController
+{
+    /** For whoever watches over it from outside; it tells nothing that a stranger may not know. */
+    public function health(): JsonResponse
+    {
+        $yard = Yard::query()->first();
+        $isReckoned = $yard === null || NightRun::lastDone('reckoning')?->began_at->setTimezone($yard->time_zone)->isSameDay($yard->now()) === true;
+        $isClockRight = $yard === null || Warnings::clock($yard) === null;
+
+        return new JsonResponse([
+            'status' => $isReckoned && $isClockRight && ! Disk::isLow() ? 'ok' : 'wanting',
+            'day_reckoned' => $isReckoned,
+            'clock_right' => $isClockRight,
+            'last_backup' => Kept::newest()?->madeAt->toIso8601String(),
+            'disk_free_percent' => Disk::room()['percent'],
+        ]);
+    }
+
+    public function morning(Yard $yard): JsonResponse
+    {
+        return new JsonResponse([
+            'warnings' => Warnings::of($yard),
+            'last_backup' => Kept::newest()?->madeAt->toIso8601String(),
+        ]);
+    }
+
+    public function show(Yard $yard): JsonResponse
+    {
+        $newest = Kept::newest();
+        $address = config('upkeep.lan.address');
+
+        return new JsonResponse([
+            'warnings' => Warnings::of($yard),
+            'programs' => RunningPrograms::all(),
+            'night' => array_map(self::night(...), NightWorks::all()),
+            'backup' => $newest === null ? null : [
+                'made_at' => $newest->madeAt->toIso8601String(),
+                'bytes' => $newest->bytes,
+                'proved_at' => $newest->provedAt?->toIso8601String(),
+                'kept' => count(Kept::all()),
+            ],
+            'second_folder' => SecondFolder::path() === null ? 'none' : (SecondFolder::isThere() ? 'there' : 'missing'),
+            'is_sealed' => config('upkeep.passphrase') !== null,
+            'disk' => Disk::room(),
+            'lan' => $address === null ? null : ['address' => $address, 'door' => config('upkeep.lan.door')],
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function night(NightWork $work): array
+    {
+        $last = NightRun::last($work->name());
+
+        return [
+            'work' => $work->name(),
+            'title' => $work->title(),
+            'began_at' => $last?->began_at->toIso8601String(),
+            'succeeded' => $last?->succeeded,
+            'says' => $last?->says,
+        ];
+    }
+}

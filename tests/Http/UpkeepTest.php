@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Machines\Yard;
+use App\People\Role;
+use App\Upkeep\Backup\BackupFile;
+use App\Upkeep\Backup\Kept;
+use App\Upkeep\Backup\Seal;
+use App\Upkeep\Backup\Unusable;
+use App\Upkeep\Night\DoNightWork;
+use App\Upkeep\Night\NightRun;
+use App\Upkeep\Night\NightWorks;
+use App\Yard\YardLine;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Bus;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
+
+/** The computer does its work of the night by itself, says what is amiss, and tells strangers nothing. */
+final class UpkeepTest extends TestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = (string) realpath(sys_get_temp_dir()).'/upkeep-'.bin2hex(random_bytes(4));
+        mkdir("{$this->folder}/storage", 0700, recursive: true);
+        $this->app->useStoragePath("{$this->folder}/storage");
+    }
+
+    protected function tearDown(): void
+    {
+        File::deleteDirectory($this->folder);
+        parent::tearDown();
+    }
+
+    public function test_what_is_due_in_the_night_is_handed_over_once_and_again_when_it_failed_or_slept_through_it(): void
+    {
+        $this->machine();
+        $this->travelTo('2026-05-15 01:00');
+        self::assertSame(['reckoning', 'backup', 'pruning'], $this->handedOver(), 'a yard that never had a night');
+        $this->ran('reckoning', '2026-05-15 00:00');
+        $this->ran('backup', '2026-05-14 02:10');
+        $this->ran('pruning', '2026-05-14 04:10');
+        self::assertSame([], $this->handedOver(), 'at one in the night all of yesterday is done');
+        $this->travelTo('2026-05-15 02:30');
+        self::assertSame(['backup'], $this->handedOver());
+        $this->ran('backup', '2026-05-15 02:30', false);
+        self::assertSame([], $this->handedOver(), 'what failed is not tried again at once');
+        $this->travelTo('2026-05-15 03:31');
+        self::assertSame(['backup', 'pruning'], $this->handedOver(), 'but after an hour, beside what has come due by then');
+        $this->travelTo('2026-05-18 09:00');
+        self::assertSame(['reckoning', 'backup', 'pruning'], $this->handedOver(), 'a computer that was off over the weekend');
+    }
+
+    public function test_the_days_reckoning_leaves_nothing_for_whoever_looks_first(): void
+    {
+        $this->machine();
+        $this->travelTo('2026-05-16 00:01');
+        (new DoNightWork('reckoning'))->handle();
+        self::assertSame([true, 'What falls due is reckoned for 16 May.'], [NightRun::last('reckoning')?->succeeded, NightRun::last('reckoning')?->says]);
+        self::assertSame(['2026-05-16'], YardLine::query()->pluck('reckoned_on')->unique()->values()->all());
+    }
+
+    public function test_the_keeper_is_told_of_an_old_backup_a_low_disk_a_failure_and_a_clock_put_back(): void
+    {
+        $machine = $this->machine();
+        $warnings = fn (): array => $this->as(Role::Keeper)->getJson('/api/computer/morning')->assertOk()->json('warnings');
+        self::assertSame([], $warnings());
+        $this->backedUp('2026-05-14 02:10');
+        $this->travelTo('2026-05-16 02:00');
+        self::assertSame([], $warnings());
+        $this->travelTo('2026-05-16 02:11');
+        self::assertSame(['The last good backup is of Thursday 14 May.'], $warnings());
+        self::assertSame('2026-05-14T02:10:00+00:00', $this->getJson('/api/computer/morning')->json('last_backup'));
+        config(['upkeep.disk.low' => 101]);
+        self::assertStringContainsString('% of the disk is free. Photographs are refused when it runs lower.', $warnings()[1]);
+        config(['upkeep.disk.no_photos' => 101]);
+        $this->postJson("/api/machines/{$machine}/photos", [])->assertStatus(507)->assertJsonPath('type', '/problems/no-room');
+        $this->log($machine, '7')->assertCreated();
+        config(['upkeep.disk' => []]);
+        $this->ran('proof', '2026-05-16 03:10', false, 'The table acts came back otherwise.');
+        self::assertContains('Proof of the backup failed: The table acts came back otherwise.', $warnings());
+        $this->travelTo('2026-05-02 09:00');
+        self::assertStringContainsString('The computer\'s clock stands at 2 May 2026', $warnings()[0]);
+    }
+
+    public function test_health_is_told_to_anybody_and_holds_no_secret(): void
+    {
+        $this->machine();
+        $this->backedUp('2026-05-14 02:10');
+        $this->app['auth']->forgetGuards();
+        $this->getJson('/api/health')->assertOk()->assertJson(['day_reckoned' => false, 'clock_right' => true, 'status' => 'wanting']);
+        $this->ran('reckoning', CarbonImmutable::now()->toDateTimeString());
+        self::assertSame(
+            ['status', 'day_reckoned', 'clock_right', 'last_backup', 'disk_free_percent'],
+            array_keys($this->getJson('/api/health')->assertOk()->json()),
+        );
+    }
+
+    /** What is thrown away follows the rotation, which is tried on its own in the core. */
+    public function test_backups_that_the_rotation_does_not_keep_are_thrown_away_with_their_notes(): void
+    {
+        $this->machine();
+        foreach (range(0, 20) as $days) {
+            $this->backedUp(CarbonImmutable::parse('2026-05-14 02:10')->subDays($days)->toDateTimeString());
+        }
+        Kept::rotate(Yard::query()->firstOrFail());
+        self::assertCount(count(Kept::all()) * 2, glob(BackupFile::folder().'/*') ?: []);
+        self::assertSame('2026-05-14', Kept::newest()?->madeAt->toDateString());
+        self::assertLessThan(13, count(Kept::all()));
+    }
+
+    public function test_a_sealed_file_opens_with_its_passphrase_alone_and_only_whole(): void
+    {
+        [$plain, $sealed, $opened] = ["{$this->folder}/plain", "{$this->folder}/sealed", "{$this->folder}/opened"];
+        foreach (['', 'short', random_bytes(65_536), random_bytes(200_000)] as $written) {
+            file_put_contents($plain, $written);
+            Seal::put($plain, $sealed, 'nine swans');
+            self::assertTrue(Seal::isOn($sealed));
+            Seal::take($sealed, $opened, 'nine swans');
+            self::assertSame($written, file_get_contents($opened));
+        }
+        $this->assertUnusable('It does not open with that passphrase.', fn () => Seal::take($sealed, $opened, 'ten swans'));
+        file_put_contents($sealed, substr((string) file_get_contents($sealed), 0, -100));
+        $this->assertUnusable('The backup is damaged or cut off.', fn () => Seal::take($sealed, $opened, 'nine swans'));
+        file_put_contents($sealed, 'not sealed');
+        self::assertFalse(Seal::isOn($sealed));
+        $this->assertUnusable("{$sealed} is no backup, or it is damaged or cut off.", fn () => BackupFile::unpack($sealed, "{$this->folder}/unpacked", null));
+    }
+
+    private function assertUnusable(string $says, \Closure $does): void
+    {
+        try {
+            $does();
+            self::fail("Nothing said: {$says}");
+        } catch (Unusable $wrong) {
+            self::assertSame($says, $wrong->getMessage());
+        }
+    }
+
+    /** @return list<string> the works that are handed over now */
+    private function handedOver(): array
+    {
+        Bus::fake();
+        (new NightWorks)();
+
+        return Bus::dispatched(DoNightWork::class)->map(fn (DoNightWork $work): string => $work->uniqueId())->values()->all();
+    }
+
+    private function ran(string $work, string $at, bool $succeeded = true, string $says = ''): void
+    {
+        NightRun::query()->create(['work' => $work, 'began_at' => $at, 'ended_at' => $at, 'succeeded' => $succeeded, 'says' => $says]);
+    }
+
+    private function backedUp(string $at): void
+    {
+        File::ensureDirectoryExists(BackupFile::folder());
+        $made = CarbonImmutable::parse($at);
+        file_put_contents($file = Kept::name($made, false), Str::random(10));
+        Kept::note($file, $made, null);
+    }
+}
