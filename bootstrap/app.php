@@ -13,6 +13,7 @@ use App\Contract\TrustProxies;
 use App\People\FewTries;
 use App\People\ResetKeeper;
 use App\People\SessionOrToken;
+use App\Upkeep\Commands\DoNightWorkNow;
 use App\Upkeep\Commands\MakeBackup;
 use App\Upkeep\Commands\TellStatus;
 use App\Upkeep\Commands\UnpackBackup;
@@ -33,7 +34,7 @@ use Illuminate\Support\Facades\Log;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
-    ->withCommands([RebuildYard::class, ResetKeeper::class, LoadDemo::class, DemoAccounts::class, MakeBackup::class, UnpackBackup::class, TellStatus::class])
+    ->withCommands([RebuildYard::class, ResetKeeper::class, LoadDemo::class, DemoAccounts::class, MakeBackup::class, UnpackBackup::class, TellStatus::class, DoNightWorkNow::class])
     ->withSchedule(fn (Schedule $schedule) => $schedule->call(new NightWorks)->name('night')->everyMinute()->withoutOverlapping(10))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, RoomToWrite::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);

@@ -162,11 +162,13 @@ certificates_command() {
     renew_certificates
     if [ -n "$RENEWED" ]; then
         kill -HUP "$(cat "$STATE/run/nginx.pid")"
-        say 'Made anew.'
+        say "Made anew. $(certificate_end)"
     else
-        say 'Good as they are.'
+        certificate_end
     fi
 }
+
+certificate_end() { say "It holds until $(LC_ALL=C date -u -d "$(openssl x509 -in "$TLS/served.crt" -noout -enddate | cut -d= -f2)" '+%-d %B %Y')."; }
 
 say_lan() {
     local door

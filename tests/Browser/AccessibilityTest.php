@@ -111,6 +111,7 @@ final class AccessibilityTest extends BrowserTestCase
             '/shelf/labels' => ['Labels for the shelf', false],
             '/people' => ['Bram Fenwick', false],
             '/account' => ['Tokens', false],
+            '/computer' => ['Room on its disk', false],
         ];
     }
 

@@ -39,7 +39,7 @@ final class CertificateTest extends TestCase
         $this->yard->start(...$lan);
         $authority = (string) file_get_contents($this->yard->state().'/tls/authority.crt');
         $first = $this->shown();
-        self::assertStringContainsString('Good as they are.', $this->yard->jardinier('certificates', ...$port)[1]);
+        self::assertStringContainsString('It holds until ', $this->yard->jardinier('certificates', ...$port)[1]);
         // As if the computer had had another address when it was made.
         file_put_contents($this->yard->state().'/tls/served.names', "IP:192.0.2.77\n");
         self::assertStringContainsString('Made anew.', $this->yard->jardinier('certificates', ...$port)[1]);

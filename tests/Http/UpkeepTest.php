@@ -9,6 +9,7 @@ use App\People\Role;
 use App\Upkeep\Backup\BackupFile;
 use App\Upkeep\Backup\Kept;
 use App\Upkeep\Backup\Seal;
+use App\Upkeep\Backup\SecondFolder;
 use App\Upkeep\Backup\Unusable;
 use App\Upkeep\Night\DoNightWork;
 use App\Upkeep\Night\NightRun;
@@ -113,6 +114,23 @@ final class UpkeepTest extends TestCase
         self::assertCount(count(Kept::all()) * 2, glob(BackupFile::folder().'/*') ?: []);
         self::assertSame('2026-05-14', Kept::newest()?->madeAt->toDateString());
         self::assertLessThan(13, count(Kept::all()));
+    }
+
+    public function test_a_second_folder_holds_the_same_when_it_is_there_and_says_when_it_is_not(): void
+    {
+        $this->machine();
+        config(['upkeep.second_folder' => $stick = "{$this->folder}/stick"]);
+        $this->backedUp('2026-05-13 02:10');
+        $this->backedUp('2026-05-14 02:10');
+        SecondFolder::follow();
+        $warnings = fn (): array => $this->as(Role::Keeper)->getJson('/api/computer/morning')->json('warnings');
+        self::assertSame(['The second folder for backups is not there. Is its stick in?'], $warnings());
+        mkdir($stick);
+        file_put_contents("{$stick}/jardinier-20200101-000000.tar.gz", 'of a rotation long ago');
+        file_put_contents("{$stick}/holiday.jpg", 'not ours');
+        SecondFolder::follow();
+        self::assertSame(['holiday.jpg', 'jardinier-20260513-021000.tar.gz', 'jardinier-20260514-021000.tar.gz'], array_values(array_diff(scandir($stick) ?: [], ['.', '..'])));
+        self::assertSame([[], 'there'], [$warnings(), $this->getJson('/api/computer')->assertOk()->json('second_folder')]);
     }
 
     public function test_a_sealed_file_opens_with_its_passphrase_alone_and_only_whole(): void

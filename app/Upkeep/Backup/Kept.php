@@ -14,6 +14,8 @@ final readonly class Kept
 {
     private const NOTE = '.json';
 
+    private const BEFORES = 4;
+
     private function __construct(
         public string $file,
         public CarbonImmutable $madeAt,
@@ -54,6 +56,14 @@ final readonly class Kept
     public static function newest(): ?self
     {
         return self::all()[0] ?? null;
+    }
+
+    /** Throws away all but the newest of those that were made before something was changed. */
+    public static function rotateBefores(): void
+    {
+        $befores = glob(BackupFile::folder().'/before-*') ?: [];
+        usort($befores, fn (string $one, string $other): int => filemtime($other) <=> filemtime($one));
+        File::delete(array_slice($befores, self::BEFORES));
     }
 
     /** Throws away what the rotation does not keep. */

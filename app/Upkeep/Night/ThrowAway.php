@@ -7,6 +7,7 @@ namespace App\Upkeep\Night;
 use App\Contract\KeepOnce;
 use App\Machines\Yard;
 use App\Notes\WriteNotes;
+use App\Upkeep\Backup\Kept;
 use App\Upkeep\StateFolder;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\File;
@@ -39,6 +40,7 @@ final class ThrowAway implements NightWork
     {
         WriteNotes::prune();
         KeepOnce::prune();
+        Kept::rotateBefores();
         NightRun::query()->where('began_at', '<', now()->subDays(self::DAYS_RUNS_ARE_TOLD))->delete();
         $count = 0;
         $old = now()->subHours(self::HOURS_OF_A_TEMPORARY_FOLDER)->getTimestamp();
