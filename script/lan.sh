@@ -5,7 +5,7 @@ AUTHORITY_DAYS=3650 CERTIFICATE_DAYS=180 RENEW_BEFORE_DAYS=30
 # What a start was told of it: whether, under which other names, with which certificate, at which plain door.
 LAN= LAN_HOSTS= LAN_CERTIFICATE= LAN_KEY= DOOR_PORT=
 
-# Takes an option of `start` that is about this; fails where it is about something else.
+# Takes an option of `start` that is about this.
 #   lan_option NAME VALUE
 lan_option() {
     case "$1" in
@@ -16,7 +16,6 @@ lan_option() {
         --cert) LAN=1 LAN_CERTIFICATE=${2:-} ;;
         --key) LAN=1 LAN_KEY=${2:-} ;;
         --door-port) LAN=1 DOOR_PORT=${2:-} ;;
-        *) return 1 ;;
     esac
 }
 

@@ -32,11 +32,15 @@ final class BackupTest extends TestCase
         $this->yard->start('--empty');
         $book = Book::begunIn($this->yard);
         $book->log('11');
+        $photo = $this->yard->state().'/storage/photos/ab/abcd.jpg';
+        mkdir(dirname($photo), recursive: true);
+        file_put_contents($photo, $taken = random_bytes(5000));
         [$code, $out] = $this->yard->jardinier('backup', $file = "{$this->folder}/yard.backup", '--verify', '--port', (string) $this->yard->port);
         self::assertSame(0, $code, $out);
         self::assertMatchesRegularExpression('/Put back into a server of its own: \d+ tables, \d+ rows, \d+ files, all as they were\./', $out);
         self::assertSame(0, fileperms($file) & 0077, 'nobody else reads it');
         $book->log('12');
+        unlink($photo);
         sleep(2);
         $moment = gmdate('Y-m-d H:i:s');
         sleep(2);
@@ -65,6 +69,16 @@ final class BackupTest extends TestCase
         self::assertSame(0, $code, $out);
         $this->yard->start();
         self::assertSame('12', $book->hours(), 'what was written up to the moment, and nothing after it');
+        self::assertSame($taken, file_get_contents($photo), 'its photographs too');
+        $elsewhere = new Started;
+        try {
+            [$code, $out] = $elsewhere->jardinier('restore', $file, '--port', (string) $elsewhere->port);
+            self::assertSame(0, $code, $out);
+            $elsewhere->start();
+            self::assertSame('11', $book->hours($elsewhere), 'and on another computer, where there is no yard yet');
+        } finally {
+            $elsewhere->end();
+        }
         self::assertNotEmpty(glob($this->yard->state().'/backups/before-restore-*'), 'after a backup of what was there');
     }
 

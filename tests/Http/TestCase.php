@@ -33,7 +33,7 @@ abstract class TestCase extends LaravelTestCase
         if (getenv('JARDINIER_STATE') === false) {
             self::fail('Run these with ./jardinier test http, which starts their database.');
         }
-        foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => 'jardinier_http_'.(getenv('TEST_TOKEN') ?: '1'), 'CLOCK_AHEAD_SECONDS' => '0', 'HASH_MEMORY' => '8', 'HASH_TIME' => '1', 'APP_URL' => 'http://localhost', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'] as $name => $value) {
+        foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => 'jardinier_http_'.(getenv('TEST_TOKEN') ?: '1'), 'CLOCK_AHEAD_SECONDS' => '0', 'HASH_MEMORY' => '8', 'HASH_TIME' => '1', 'DISK_LOW_PERCENT' => '0', 'DISK_NO_PHOTOS_PERCENT' => '0', 'APP_URL' => 'http://localhost', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'] as $name => $value) {
             putenv("{$name}={$value}");
             $_ENV[$name] = $_SERVER[$name] = $value;
         }

@@ -83,7 +83,7 @@ final class UpkeepTest extends TestCase
         config(['upkeep.disk.no_photos' => 101]);
         $this->postJson("/api/machines/{$machine}/photos", [])->assertStatus(507)->assertJsonPath('type', '/problems/no-room');
         $this->log($machine, '7')->assertCreated();
-        config(['upkeep.disk' => []]);
+        config(['upkeep.disk' => ['low' => 0, 'no_photos' => 0]]);
         $this->ran('proof', '2026-05-16 03:10', false, 'The table acts came back otherwise.');
         self::assertContains('Proof of the backup failed: The table acts came back otherwise.', $warnings());
         $this->travelTo('2026-05-02 09:00');

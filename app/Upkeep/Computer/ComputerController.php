@@ -12,6 +12,7 @@ use App\Upkeep\Night\NightRun;
 use App\Upkeep\Night\NightWork;
 use App\Upkeep\Night\NightWorks;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** The computer that the yard is kept on: for monitors, and for its keeper. */
 final class ComputerController
@@ -40,10 +41,9 @@ final class ComputerController
         ]);
     }
 
-    public function show(Yard $yard): JsonResponse
+    public function show(Yard $yard, Request $request): JsonResponse
     {
         $newest = Kept::newest();
-        $address = config('upkeep.lan.address');
 
         return new JsonResponse([
             'warnings' => Warnings::of($yard),
@@ -58,8 +58,26 @@ final class ComputerController
             'second_folder' => SecondFolder::path() === null ? 'none' : (SecondFolder::isThere() ? 'there' : 'missing'),
             'is_sealed' => config('upkeep.passphrase') !== null,
             'disk' => Disk::room(),
-            'lan' => $address === null ? null : ['address' => $address, 'door' => config('upkeep.lan.door')],
+            'lan' => self::lan($request),
         ]);
+    }
+
+    /**
+     * Where phones find it: where whoever asks has found it, unless that is the computer itself.
+     *
+     * @return array{address: string, door: string}|null
+     */
+    private static function lan(Request $request): ?array
+    {
+        $lan = config('upkeep.lan');
+        if ($lan['address'] === null) {
+            return null;
+        }
+        $isItself = preg_match('/^(localhost|127\.|\[?::1)/', $request->getHost()) === 1;
+
+        return $isItself
+            ? ['address' => $lan['address'], 'door' => $lan['door']]
+            : ['address' => $request->getSchemeAndHttpHost(), 'door' => "http://{$request->getHost()}:".parse_url($lan['door'], PHP_URL_PORT)];
     }
 
     /** @return array<string, mixed> */

@@ -39,13 +39,19 @@ final class RunningPrograms
         ], $lines);
     }
 
-    /** @return array<string, int> by program, since the supervisor began */
+    /** @return array<string, int> by program, since the supervisor began; an end that was meant is none of them */
     private static function starts(): array
     {
         $log = (string) @file_get_contents(StateFolder::path('log/supervisord.log'));
         $began = strrpos($log, 'supervisord started');
-        preg_match_all("/spawned: '(\w+)'/", $began === false ? $log : substr($log, $began), $spawned);
+        $since = $began === false ? $log : substr($log, $began);
+        preg_match_all("/spawned: '(\w+)'/", $since, $spawned);
+        preg_match_all('/exited: (\w+) \(exit status 0; expected\)/', $since, $meant);
+        $starts = array_count_values($spawned[1]);
+        foreach (array_count_values($meant[1]) as $program => $times) {
+            $starts[$program] = ($starts[$program] ?? 0) - $times;
+        }
 
-        return array_count_values($spawned[1]);
+        return $starts;
     }
 }

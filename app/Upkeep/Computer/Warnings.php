@@ -49,12 +49,10 @@ final class Warnings
     private static function backup(Yard $yard): ?string
     {
         $newest = Kept::newest();
-        $isBegun = NightRun::last('backup') !== null;
         $inYard = fn (CarbonImmutable $at): string => $at->setTimezone($yard->time_zone)->format('l j F');
 
         return match (true) {
-            $newest === null => $isBegun ? 'There is no backup: the last one failed.' : null,
-            $newest->madeAt < CarbonImmutable::now()->subHours(self::HOURS_OF_A_BACKUP) => "The last good backup is of {$inYard($newest->madeAt)}.",
+            $newest !== null && $newest->madeAt < CarbonImmutable::now()->subHours(self::HOURS_OF_A_BACKUP) => "The last good backup is of {$inYard($newest->madeAt)}.",
             SecondFolder::path() !== null && ! SecondFolder::isThere() => 'The second folder for backups is not there. Is its stick in?',
             default => null,
         };
