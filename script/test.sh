@@ -23,7 +23,7 @@ TEST_PROCESSES=2
 TEST_MOMENT=2026-05-14T09:30:00Z
 
 run_suites() {
-    php -d memory_limit=1G vendor/bin/paratest --processes=$TEST_PROCESSES --passthru-php="'-d' 'memory_limit=1G'" --testsuite "$1" "${@:2}"
+    php -d memory_limit=1G vendor/bin/paratest --processes=$TEST_PROCESSES --passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1'" --testsuite "$1" "${@:2}"
 }
 
 suite_http() { run_suites http "$@"; }
