@@ -19,6 +19,8 @@ use Core\Procedure\Filling;
 use Core\Procedure\Opening;
 use Core\Procedure\Part;
 use Core\Procedure\Place;
+use Core\Procedure\School;
+use Core\Procedure\Schools;
 use Core\Procedure\ServicedMachine;
 use Core\Procedure\Tightened;
 use Core\Procedure\Work;
@@ -50,6 +52,7 @@ final class RandomService
             $this->pick(Engine::cases()),
             $this->oneIn(3),
             tightened: $this->pick(Tightened::cases()),
+            schools: $this->schools($seed),
         );
         $kinds = $this->random->pickArrayKeys(CompartmentKind::cases(), $this->upTo(1, 5));
         foreach ($kinds as $number => $kind) {
@@ -60,6 +63,20 @@ final class RandomService
             $this->parts[] = new Part("p{$loose}", $this->pick(PartKind::cases()), "part {$loose}", loose: $this->oneIn(3) ? ['spring'] : []);
         }
         $this->works();
+        $this->works = array_map(fn (Work $work): Work => $work->by($this->machine->schools), $this->works);
+    }
+
+    /** Half of them the usual ones. */
+    private function schools(int $seed): Schools
+    {
+        $random = new Randomizer(new Mt19937($seed + 1));
+        $chosen = [];
+        foreach ($random->getInt(0, 1) === 0 ? [] : School::cases() as $school) {
+            $ways = array_keys($school->ways());
+            $chosen[$school->value] = $ways[$random->getInt(0, count($ways) - 1)];
+        }
+
+        return new Schools($chosen);
     }
 
     private function compartment(string $key, CompartmentKind $kind): void
