@@ -17,7 +17,8 @@ start_command() {
     db_port=${db_port:-$((port + 1))}
     [ "$db_port" != "$port" ] || fail "The web and the database cannot both have port $port. Choose another with --db-port."
     use_state "$ROOT/var/yard-$port"
-    ! is_running || { say_running; return 0; }
+    # One that was killed a moment ago holds its lock until it is gone.
+    ! { is_running && sleep 1 && is_running; } || { say_running; return 0; }
     require_disk
     command -v php >/dev/null || fail 'php is missing. Install PHP 8.2 or newer first; the rest is installed from here.'
     require_port "$port" --port

@@ -48,7 +48,7 @@ free_port() {
 # Only one start at a time runs in a state folder: it holds this lock as long as it lives.
 take_lock() {
     exec 9>"$STATE/run/lock"
-    flock --nonblock 9
+    flock --wait 1 9
 }
 
 is_running() { [ -f "$STATE/run/lock" ] && ! flock --nonblock "$STATE/run/lock" true; }

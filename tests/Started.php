@@ -134,6 +134,20 @@ final class Started
         return [$code, $out];
     }
 
+    /** @return list<string> the first row that its database answers with */
+    public function row(string $statements): array
+    {
+        exec(sprintf(
+            'mariadb --no-defaults --socket=%s --user=%s --batch --skip-column-names jardinier --execute %s 2>&1',
+            escapeshellarg($this->state().'/run/db.sock'),
+            escapeshellarg(posix_getpwuid(posix_geteuid())['name'] ?? ''),
+            escapeshellarg($statements),
+        ), $rows, $code);
+        Assert::assertSame(0, $code, implode("\n", $rows));
+
+        return explode("\t", $rows[0] ?? '');
+    }
+
     public static function freePort(): int
     {
         return (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];

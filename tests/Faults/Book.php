@@ -100,7 +100,10 @@ final class Book
     {
         $keeper = self::keeper($of ?? $this->yard);
 
-        return $keeper->ask('GET', "/machines/{$this->machine}")['body']['line']['meters'][0]['value'];
+        $sheet = $keeper->ask('GET', "/machines/{$this->machine}");
+        Assert::assertSame(200, $sheet['status'], json_encode($sheet, JSON_THROW_ON_ERROR));
+
+        return $sheet['body']['line']['meters'][0]['value'];
     }
 
     /** @return list<string> those that were answered as written and stand in no book of that yard */

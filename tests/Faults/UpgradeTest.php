@@ -28,27 +28,16 @@ final class UpgradeTest extends TestCase
         $book = Book::begunIn($this->yard);
         $book->log('12');
         // As the release before left it.
-        $this->sql('drop table queued_work, night_works; delete from migrations where migration like "%create_upkeep"');
+        $this->yard->row('drop table queued_work, night_works; delete from migrations where migration like "%create_upkeep"');
         $this->yard->jardinier('stop', '--port', (string) $this->yard->port);
         self::assertStringContainsString('Backing up before the upgrade', $this->yard->start());
         self::assertCount(1, glob($this->yard->state().'/backups/before-upgrade-*') ?: []);
         self::assertSame('12', $book->hours());
 
-        $this->sql('insert into migrations (migration, batch) values ("2031_01_01_000001_of_a_later_release", 9)');
+        $this->yard->row('insert into migrations (migration, batch) values ("2031_01_01_000001_of_a_later_release", 9)');
         $this->yard->jardinier('stop', '--port', (string) $this->yard->port);
         [$code, $out] = $this->yard->jardinier('start', '--detach', '--port', (string) $this->yard->port);
         self::assertSame(1, $code);
         self::assertStringContainsString('This yard was last served by a newer Jardinier.', $out);
-    }
-
-    private function sql(string $statements): void
-    {
-        exec(sprintf(
-            'mariadb --no-defaults --socket=%s --user=%s jardinier --execute %s 2>&1',
-            escapeshellarg($this->yard->state().'/run/db.sock'),
-            escapeshellarg(posix_getpwuid(posix_geteuid())['name'] ?? ''),
-            escapeshellarg($statements),
-        ), $out, $code);
-        self::assertSame(0, $code, implode("\n", $out));
     }
 }

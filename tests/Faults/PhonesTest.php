@@ -2,15 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Tests\Http;
+namespace Tests\Faults;
 
-use PHPUnit\Framework\TestCase as PlainTestCase;
+use PHPUnit\Framework\TestCase;
+use Tests\Http\Visitor;
+use Tests\Started;
 
 /**
  * Eight phones come back into reach at once, on a yard of their own that is kept as durably as a real one, and its
  * database is killed under them.
  */
-final class PhonesTest extends PlainTestCase
+final class PhonesTest extends TestCase
 {
     private const PHONES = 8;
 
@@ -25,29 +27,22 @@ final class PhonesTest extends PlainTestCase
 
     private const KILLED_AFTER = 3;
 
-    private static int $port;
+    private Started $yard;
 
-    private static string $state;
-
-    public static function setUpBeforeClass(): void
+    protected function setUp(): void
     {
-        self::$port = (int) explode(
-            ':',
-            (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false),
-        )[1];
-        self::$state = dirname(__DIR__, 2).'/var/yard-'.self::$port;
+        $this->yard = new Started;
     }
 
-    public static function tearDownAfterClass(): void
+    protected function tearDown(): void
     {
-        self::jardinier('stop', '--port', (string) self::$port);
-        exec('rm -rf '.escapeshellarg(self::$state));
+        $this->yard->end();
     }
 
     public function test_nothing_is_lost_or_doubled(): void
     {
-        self::start();
-        $address = 'http://127.0.0.1:'.self::$port;
+        $this->yard->start('--empty');
+        $address = $this->yard->address();
         $keeper = new Visitor($address, 'ida', 'quite long enough');
         $keeper->ask(
             'POST',
@@ -95,7 +90,7 @@ final class PhonesTest extends PlainTestCase
         $failed = 0;
         foreach (array_keys($sendings[0]) as $turn) {
             if ($turn === self::KILLED_AFTER) {
-                exec('(sleep 0.25; kill -9 '.(int) file_get_contents(self::$state.'/run/db.pid').') >/dev/null 2>&1 &');
+                exec('(sleep 0.25; kill -9 '.(int) file_get_contents($this->yard->state().'/run/db.pid').') >/dev/null 2>&1 &');
             }
             $answers = Visitor::together(
                 array_map(
@@ -109,8 +104,8 @@ final class PhonesTest extends PlainTestCase
             );
             $failed += count(array_filter($answers, fn (array $answer): bool => $answer['status'] !== 200));
             if ($turn === self::KILLED_AFTER) {
-                self::jardinier('stop', '--port', (string) self::$port);
-                self::start();
+                $this->yard->jardinier('stop', '--port', (string) $this->yard->port);
+                $this->yard->start();
             }
         }
         self::assertGreaterThan(0, $failed, 'the database was killed under somebody');
@@ -139,28 +134,28 @@ final class PhonesTest extends PlainTestCase
         self::assertCount(self::PHONES * self::NOTES, $sent);
         self::assertSame(
             [(string) count($sent), (string) count($sent)],
-            self::ask('select count(*), count(distinct uuid) from acts'),
+            $this->yard->row('select count(*), count(distinct uuid) from acts'),
         );
-        self::assertSame([(string) (count($sent) + 1)], self::ask('select count(*) from sent_notes'), 'and the drum that was bought');
+        self::assertSame([(string) (count($sent) + 1)], $this->yard->row('select count(*) from sent_notes'), 'and the drum that was bought');
         self::assertSame(
             ['4'],
-            self::ask('select count(*) from rounds'),
+            $this->yard->row('select count(*) from rounds'),
             'one round of the day for each machine, whoever walked it',
         );
         self::assertSame(
             [(string) (4 * self::PHONES)],
-            self::ask('select count(*) from entries where round_id is not null'),
+            $this->yard->row('select count(*) from entries where round_id is not null'),
             'and one entry of it for each who did',
         );
         $poured = array_filter($sent, fn (array $note): bool => $note['kind'] === 'top_up');
         self::assertCount(self::PHONES * 200, $poured);
         self::assertSame(
             [(string) count($poured), sprintf('%.6F', array_sum(array_map(floatval(...), array_column($poured, 'amount'))) / 1000)],
-            self::ask("select count(*), sum(amount) from stock_moves where kind = 'out' and container_id = {$drum}"),
+            $this->yard->row("select count(*), sum(amount) from stock_moves where kind = 'out' and container_id = {$drum}"),
             'each pour was taken from the drum once',
         );
         $left = $keeper->ask('GET', "/supplies/{$oil}")['body']['left']['value'];
-        self::assertSame(self::ask("select trim(trailing '.' from trim(trailing '0' from 200 - sum(amount))) from stock_moves where kind = 'out'")[0], $left);
+        self::assertSame($this->yard->row("select trim(trailing '.' from trim(trailing '0' from 200 - sum(amount))) from stock_moves where kind = 'out'")[0], $left);
         $expected = array_count_values(array_map(
             fn (array $note): string => "{$note['machine_id']} {$note['check']}",
             array_filter($sent, fn (array $note): bool => $note['kind'] === 'look'),
@@ -168,7 +163,7 @@ final class PhonesTest extends PlainTestCase
         $found = [];
         foreach ($machines as $machine) {
             foreach (['leaks', 'engine_oil', 'brakes'] as $subject) {
-                $found["{$machine} {$subject}"] = (int) self::ask(
+                $found["{$machine} {$subject}"] = (int) $this->yard->row(
                     "select count(*) from acts where machine_id = {$machine} and check_key = '{$subject}'",
                 )[0];
             }
@@ -221,41 +216,5 @@ final class PhonesTest extends PlainTestCase
             'amount' => (10 + $number % 90).' mL',
             ...$number % 2 === 0 ? ['fluid' => $oil] : ['container' => $drum],
         ];
-    }
-
-    private static function start(): void
-    {
-        [$code, $out] = self::jardinier('start', '--empty', '--detach', '--port', (string) self::$port);
-        self::assertSame(0, $code, $out);
-    }
-
-    /** @return list<string> the first row */
-    private static function ask(string $query): array
-    {
-        exec(
-            'mariadb --no-defaults --socket='.escapeshellarg(self::$state.'/run/db.sock').' --user="$(id -un)" --batch --skip-column-names jardinier -e '.escapeshellarg($query),
-            $rows,
-        );
-
-        return explode("\t", $rows[0] ?? '');
-    }
-
-    /** @return array{int, string} */
-    private static function jardinier(string ...$command): array
-    {
-        $log = (string) tempnam(sys_get_temp_dir(), 'jardinier');
-        $code = proc_close(
-            proc_open(
-                [dirname(__DIR__, 2).'/jardinier', ...$command],
-                [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']],
-                $pipes,
-                null,
-                array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR'])),
-            ),
-        );
-        $out = (string) file_get_contents($log);
-        unlink($log);
-
-        return [$code, $out];
     }
 }
