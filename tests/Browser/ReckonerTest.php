@@ -59,7 +59,7 @@ final class ReckonerTest extends BrowserTestCase
             $this->browser->keys("\u{E007}");
             $this->browser->until(fn (): bool => $this->browser->path() === "/reckoner/{$name}", "{$name} to open");
             $this->browser->press('All calculators');
-            $this->browser->see('What do you want to know?');
+            $this->browser->field('What do you want to know?');
             $pairs = array_map(fn (string $pair): array => explode('=', $pair, 2), explode('&', $numbers));
             $this->browser->turnTo("/reckoner/{$name}?".http_build_query(array_combine(array_column($pairs, 0), array_column($pairs, 1))), $seen);
             $this->browser->see('Source: ');
