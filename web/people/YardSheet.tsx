@@ -60,15 +60,15 @@ export function YardSheet() {
   );
 }
 
-/** The last good backup, or what is amiss. */
+/** When the last good backup was made. */
 function LastBackup() {
   const morning = useQuery(computerMorningQuery);
   if (!morning.data) return null;
-  const { last_backup: backup, warnings } = morning.data;
+  const { last_backup: backup } = morning.data;
   return (
     <p>
-      {backup ? `Last good backup: ${instant(backup, false)}. ` : 'No backup yet. '}
-      {warnings.join(' ')} <Link to="/computer">This computer</Link>
+      {backup ? `Last good backup: ${instant(backup, false)}.` : 'No backup yet.'}{' '}
+      <Link to="/computer">This computer</Link>
     </p>
   );
 }
