@@ -106,7 +106,7 @@ final class EntryWords
             $act->kind === ActKind::Looked && $act->task_id !== null => 'inspected',
             default => $act->kind->word(),
         };
-        if ($act->kind === ActKind::Replaced && $acts->every(fn (Act $one): bool => $one->fitting?->reused && $one->fitting->seal === null)) {
+        if ($acts->every(fn (Act $one): bool => $one->isOldAgain())) {
             $word = 'gone over, the old used again';
         }
         $strokes = (int) $acts->sum('strokes');

@@ -172,7 +172,8 @@ final class ShelfTest extends WalkTestCase
         $service(['spot' => 'engine_oil_drain', 'act' => 'closed', 'reused' => true]);
         self::assertSame(['1', '1'], $left());
         $service(['spot' => 'engine_oil_filter', 'act' => 'replaced', 'number' => 'wyndle-9']);
-        $last = $service(['spot' => 'engine_oil_filter', 'act' => 'replaced']);
+        $last = $service(['spot' => 'engine_oil_filter', 'act' => 'replaced', 'reused' => true]);
+        self::assertStringContainsString('filter replaced', $last->json('entry.in_words'), 'with its old seal, a new filter is a new filter');
         self::assertSame('By the book there was no Filter left. Count it.', $last->json('entry.doubt'));
         self::assertSame('less than nothing by 1 piece', $this->shelf('Filter')['left']['in_words']);
         $this->tellOf($last->json('entry.id'), 'strike', ['because' => 'Not done'])->assertCreated();

@@ -6,6 +6,7 @@ namespace App\Logbook\Acts;
 
 use App\Logbook\Entry;
 use App\Logbook\Photo;
+use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\People\Person;
 use Brick\Math\BigDecimal;
@@ -15,6 +16,7 @@ use Core\Inspect\Sighting;
 use Core\Machine\ActDone;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
+use Core\Machine\SpotKind;
 use Core\Machine\Verdict;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -185,5 +187,14 @@ final class Act extends Model
             'by' => $this->person?->name,
             'photos' => $this->photos->pluck('uuid')->all(),
         ];
+    }
+
+    /** Whether the old part itself went on again, and not only its old seal. */
+    public function isOldAgain(): bool
+    {
+        return $this->kind === ActKind::Replaced
+            && $this->fitting?->reused === true
+            && $this->spot?->kind === SpotKind::Part
+            && Sheets::part($this->spot)->kind->isUsedAgain();
     }
 }

@@ -17,7 +17,7 @@ final class ActWords
             self::done($act),
             self::moved($act->move),
             $act->strokes === null ? null : Plain::count($act->strokes, 'stroke'),
-            ...self::fitted($act->fitting),
+            ...self::fitted($act),
         ]));
     }
 
@@ -48,12 +48,14 @@ final class ActWords
     }
 
     /** @return list<string|null> */
-    private static function fitted(?Fitting $fitting): array
+    private static function fitted(Act $act): array
     {
+        $fitting = $act->fitting;
+
         return $fitting === null ? [] : [
             $fitting->number === null ? null : "number {$fitting->number}",
             $fitting->found === null ? null : "the old one {$fitting->found}",
-            $fitting->reused ? ($fitting->seal ?? 'the old one').' used again' : $fitting->seal,
+            $fitting->reused ? ($act->isOldAgain() ? 'the old one' : $fitting->seal ?? 'the old seal').' used again' : $fitting->seal,
             $fitting->torque,
             $fitting->by_feel ? 'tightened by feel' : null,
         ];

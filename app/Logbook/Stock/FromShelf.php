@@ -53,7 +53,7 @@ final readonly class FromShelf
         $fitting = $act->fitting;
         $isReused = $fitting?->reused === true;
         $part = $spot->kind === SpotKind::Part ? Sheets::part($spot) : null;
-        if ($act->kind === ActKind::Replaced && ! ($isReused && $part?->kind->isUsedAgain())) {
+        if ($act->kind === ActKind::Replaced && ! $act->isOldAgain()) {
             $this->takeOne($act, match (true) {
                 $fitting?->number !== null => [$fitting->number],
                 $part !== null => [...$part->makersNumbers(), ...$part->equivalentNumbers()],
