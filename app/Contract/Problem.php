@@ -70,7 +70,7 @@ final readonly class Problem implements Responsable
                 403,
                 'not-allowed',
                 'Not yours to do',
-                'Your role does not allow this. Ask a keeper.',
+                $thrown->response()?->message() ?? 'Your role does not allow this. Ask a keeper.',
             ),
             $thrown instanceof ModelNotFoundException => new self(
                 404,

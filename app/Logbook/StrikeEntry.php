@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
-use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\Logbook\Acts\Placing;
 use App\Logbook\Acts\WhatMeets;
@@ -18,7 +17,6 @@ use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Yard;
 use App\People\Person;
-use Illuminate\Database\Eloquent\Builder;
 
 /** Strikes an entry: it stays readable, and nothing follows from it any more. */
 final readonly class StrikeEntry
@@ -46,38 +44,13 @@ final readonly class StrikeEntry
         if ($entry->kind === EntryKind::Bought) {
             self::refuseUsed($entry);
         }
-        $standDowns = $this->standDownsOf($entry);
-        if (! $by->role->mayService() && $standDowns->exists()) {
-            throw new Refusal(
-                new Problem(
-                    403,
-                    'not-allowed',
-                    'Not yours to do',
-                    'This stood the machine down. Only a keeper or mechanic lifts that.',
-                ),
-            );
-        }
         $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
-        $standDowns->update($strike);
+        StandDowns::saidIn($entry)->update($strike);
         $entry->update($strike);
         if ($entry->machine !== null) {
             $this->strikeActs($entry->machine, $entry);
             $this->strikeReadings($entry->machine, $entry);
         }
-    }
-
-    /** @return Builder<Entry> what keeps people off the machine because of what was seen in this entry */
-    private function standDownsOf(Entry $entry): Builder
-    {
-        return Entry::query()->where(
-            ['machine_id' => $entry->machine_id, 'kind' => EntryKind::StoodDown],
-        )->whereNull('struck_at')
-            ->where(
-                fn ($standDowns) => $standDowns->where('id', $entry->id)->orWhereIn(
-                    'detail->act',
-                    $entry->acts()->pluck('uuid'),
-                ),
-            );
     }
 
     private function strikeActs(Machine $machine, Entry $entry): void

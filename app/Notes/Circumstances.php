@@ -7,6 +7,7 @@ namespace App\Notes;
 use App\Contract\Device;
 use App\Machines\Yard;
 use App\People\Person;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 
 /** Who writes something down, from which device, when it happened, and what they say about it. */
@@ -18,7 +19,14 @@ final readonly class Circumstances
         public ?string $device = null,
         public ?string $note = null,
         public ?string $confirmedBecause = null,
+        private ?CarbonImmutable $toldAt = null,
     ) {
+    }
+
+    /** When it was told: by the device's clock where that could be put right, else by ours. */
+    public function toldAt(): CarbonImmutable
+    {
+        return $this->toldAt ?? CarbonImmutable::now();
     }
 
     public static function of(Request $request, ?string $at = null): self
@@ -33,6 +41,11 @@ final readonly class Circumstances
             note: $request->input('note'),
             confirmedBecause: $request->input('confirmed_because'),
         );
+    }
+
+    public function saying(string $note): self
+    {
+        return new self(...['note' => $note] + get_object_vars($this));
     }
 
     /** @return array<string, array<mixed>> the rules of the fields read here */

@@ -31,6 +31,12 @@ final readonly class NoteClock
         $this->behind = abs($behind) > self::OFF ? $behind : 0;
     }
 
+    /** When a note was told: a device that does not say when it sends is told by our clock. */
+    public function toldAt(When $written): CarbonImmutable
+    {
+        return $this->sentAt === null ? CarbonImmutable::now() : $written->at;
+    }
+
     /**
      * @param  list<string>  $written  by the device's clock, in the order of writing
      * @return list<When>

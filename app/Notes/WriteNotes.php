@@ -71,7 +71,7 @@ final readonly class WriteNotes
             $machine = $machines[$note['machine_id'] ?? 0] ?? null;
             $result = isset($sent[$note['id']])
                 ? $this->again($sent[$note['id']], $fingerprint)
-                : $this->write($by, $note, $machine, $device, $whens[$index], $fingerprint);
+                : $this->write($by, $note, $machine, $device, $whens[$index], $clock->toldAt($whens[$index]), $fingerprint);
             if ($result['status'] === 'written') {
                 $sent[$note['id']] = (object) ['fingerprint' => $fingerprint, 'result' => '{}'];
                 if ($note['kind'] === self::READING) {
@@ -121,14 +121,15 @@ final readonly class WriteNotes
         ?Machine $machine,
         ?string $device,
         When $when,
+        CarbonImmutable $toldAt,
         string $fingerprint,
     ): array {
         try {
-            $result = DB::transaction(function () use ($by, $note, $machine, $device, $when, $fingerprint): array {
+            $result = DB::transaction(function () use ($by, $note, $machine, $device, $when, $toldAt, $fingerprint): array {
                 $kind = $this->kinds->named($note['kind'])
                     ?? throw Refusal::field('kind', 'There is no such kind of note.');
                 $this->admit($by, $kind, $note, $machine);
-                $result = $kind->write($this->read($by, $kind, $note, $machine, $device, $when))->toRecord();
+                $result = $kind->write($this->read($by, $kind, $note, $machine, $device, $when, $toldAt))->toRecord();
                 DB::table('sent_notes')->insert([
                     'uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint,
                     'result' => json_encode(
@@ -171,7 +172,7 @@ final readonly class WriteNotes
     }
 
     /** @param  array<string, mixed>  $note */
-    private function read(Person $by, NoteKind $kind, array $note, ?Machine $machine, ?string $device, When $when): Note
+    private function read(Person $by, NoteKind $kind, array $note, ?Machine $machine, ?string $device, When $when, CarbonImmutable $toldAt): Note
     {
         Validator::make($note, [
             'on' => ['sometimes', 'nullable', When::rule()],
@@ -190,7 +191,7 @@ final readonly class WriteNotes
         return new Note(
             $note['id'],
             $machine,
-            new Circumstances($by, $happened, $device, $words, $note['confirmed_because'] ?? null),
+            new Circumstances($by, $happened, $device, $words, $note['confirmed_because'] ?? null, $toldAt),
             array_diff_key($note, array_flip(self::ENVELOPE)),
             isset($note['round']) ? RoundKind::from($note['round']['kind']) : null,
             isset($note['round']) ? self::roundBegan($note, $when) : null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Bench\JobsMadeLater;
 use App\Bench\Kinds\SignOffNote;
 use App\Bench\Kinds\StepNote;
 use App\Calendar\CalendarFeed;
@@ -23,6 +24,7 @@ use App\Logbook\Kinds\ReminderNote;
 use App\Logbook\Kinds\StandDownNote;
 use App\Logbook\Kinds\StrikeNote;
 use App\Logbook\Kinds\TopUpNote;
+use App\Logbook\LaterJobs;
 use App\Logbook\Readings\ReadingChanged;
 use App\Machines\CheckLists;
 use App\Machines\FactsChanged;
@@ -123,6 +125,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Yard::class, fn (): Yard => Yard::query()->firstOrFail());
         $this->app->bind(GreaseIntervals::class, RuleIntervals::class);
         $this->app->bind(KeptStandings::class, KeptLines::class);
+        $this->app->bind(LaterJobs::class, JobsMadeLater::class);
         $this->app->singleton(NoteKinds::class, function (Application $app): NoteKinds {
             $kinds = new NoteKinds($app);
             $kinds->register(self::NOTES);

@@ -45,6 +45,7 @@ final class CheckShape
                 ? null
                 : ['from' => $check->window->from(), 'to' => $check->window->to()],
             'after' => $check->after,
+            'can_stand_down' => $check->canStandDown(),
             'quick' => QuickLimitShape::of($check),
         ];
     }

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Logbook\Acts\Act;
+use App\Logbook\Entry;
+use App\Logbook\StandDowns;
 use App\Machines\Yard;
 use Core\Inspect\Finding;
+use Core\Machine\SafetyWords;
 use Core\Machine\Verdict;
 
 /** A finding with the looks that it was seen in. */
@@ -17,6 +20,7 @@ final readonly class FindingThread
         public Finding $finding,
         public array $looks,
         public ?Act $closedBy = null,
+        private ?StandDowns $said = null,
     ) {
     }
 
@@ -27,7 +31,30 @@ final readonly class FindingThread
 
     public function verdict(): Verdict
     {
+        return $this->lift() === null ? $this->seen() : Verdict::Act;
+    }
+
+    /** What was said of it last, whether or not its word still keeps people off the machine. */
+    public function seen(): Verdict
+    {
         return $this->latest()->verdict ?? throw new \LogicException('A finding is seen.');
+    }
+
+    /** What ended the word by which it stood the machine down; the finding goes on. */
+    private function lift(): ?Entry
+    {
+        return $this->seen() === Verdict::StandDown ? $this->said?->liftOf($this->latest()->uuid) : null;
+    }
+
+    private function liftedInWords(Yard $yard): string
+    {
+        $lift = $this->lift();
+
+        return $lift === null ? '' : SafetyWords::liftedInWords(
+            $yard->dayOf($this->latest()->happened_at),
+            $yard->dayOf($lift->happened_at),
+            $lift->person?->name,
+        ).' ';
     }
 
     /** @return array<string, mixed> as the contract's `Finding` */
@@ -44,7 +71,7 @@ final readonly class FindingThread
             'open' => $this->finding->isOpen(),
             'course' => $this->finding->course()->value,
             'course_in_words' => $this->finding->course()->label(),
-            'why' => trim("{$latest->words} ".($latest->limit_source?->inWords() ?? '')),
+            'why' => trim($this->liftedInWords($yard)."{$latest->words} ".($latest->limit_source?->inWords() ?? '')),
             'do' => $latest->advice ?? '',
             'note' => $latest->note,
             'since' => $yard->dayOf($this->looks[0]->happened_at)->format('Y-m-d'),

@@ -6,6 +6,7 @@ namespace App\Walkaround;
 
 use App\Logbook\Acts\Act;
 use App\Logbook\Entry;
+use App\Logbook\StandDowns;
 use Core\Inspect\Finding;
 use Core\Inspect\Sighting;
 use Core\Machine\ActKind;
@@ -35,9 +36,10 @@ final class Findings
     {
         $open = [];
         $accepted = self::accepted($machineIds);
+        $said = StandDowns::ofAll($machineIds);
         foreach (self::everNotFit($machineIds) as $wrong) {
             ['machine_id' => $machine, 'spot_id' => $spot, 'check' => $check, 'latest' => $latest] = $wrong;
-            $closed = self::lastClosed($spot, $check);
+            $closed = self::lastClosed($spot, $check, $wrong['stood_down']);
             if ($closed !== null && $closed > $latest) {
                 continue;
             }
@@ -48,7 +50,7 @@ final class Findings
                 ->orderBy('happened_at')->orderBy('id')->get()->toBase();
             $open[$machine] = [
                 ...$open[$machine] ?? [],
-                ...array_filter(self::threads($acts), fn (FindingThread $thread): bool => $thread->finding->isOpen()),
+                ...array_filter(self::threads($acts, $said[$machine] ?? null), fn (FindingThread $thread): bool => $thread->finding->isOpen()),
             ];
         }
 
@@ -74,7 +76,7 @@ final class Findings
             ->where(['kind' => ActKind::Replaced, 'outcome' => Outcome::Done])
             ->get();
 
-        return self::threads($looks->concat($replaced)->unique('id'));
+        return self::threads($looks->concat($replaced)->unique('id'), StandDowns::ofAll([$machineId])[$machineId] ?? null);
     }
 
     /** @return Collection<int, Act> everything told by one check, the newest first */
@@ -93,7 +95,7 @@ final class Findings
      * @param  Collection<int, Act>  $acts  by one check, and the parts replaced at its spot
      * @return list<FindingThread>
      */
-    private static function threads(Collection $acts): array
+    private static function threads(Collection $acts, ?StandDowns $said): array
     {
         $rounds = Entry::query()->whereKey($acts->pluck('entry_id')->unique())->pluck('round_id', 'id');
         $told = [];
@@ -115,6 +117,7 @@ final class Findings
             $finding,
             array_map(fn (Sighting $sighting): Act => $told[$sighting->id], $finding->sightings),
             $finding->closedBy === null ? null : $told[$finding->closedBy->id],
+            $said,
         ), Finding::ofOneThing(array_values($told->map(
             fn (Act $act, string $id): Sighting => $act->toSighting($grown->has($id)),
         )->all())));
@@ -138,8 +141,8 @@ final class Findings
 
     /**
      * @param  list<int>  $machineIds
-     * @return list<array{machine_id: int, spot_id: int, check: string, latest: string}> what was ever not fit, and when
-     *     last
+     * @return list<array{machine_id: int, spot_id: int, check: string, latest: string, stood_down: string|null}> what was
+     *     ever not fit, when last, and when it last stood the machine down
      */
     private static function everNotFit(array $machineIds): array
     {
@@ -148,7 +151,13 @@ final class Findings
             ->whereIn('verdict', self::NOT_FIT)
             ->whereNull('struck_at')
             ->groupBy('machine_id', 'spot_id', 'check_key')->get(
-                ['machine_id', 'spot_id', 'check_key', DB::raw('max(happened_at) as latest')],
+                [
+                    'machine_id',
+                    'spot_id',
+                    'check_key',
+                    DB::raw('max(happened_at) as latest'),
+                    DB::raw("max(case when verdict = 'stand_down' then happened_at end) as stood_down"),
+                ],
             )
             ->map(
                 fn (object $row): array => [
@@ -156,6 +165,7 @@ final class Findings
                     'spot_id' => (int) $row->spot_id,
                     'check' => (string) $row->check_key,
                     'latest' => (string) $row->latest,
+                    'stood_down' => $row->stood_down,
                 ],
             )->all());
     }
@@ -179,17 +189,26 @@ final class Findings
 
     /**
      * When it was last put right, replaced, or seen fit by everybody who looked at it in that round; from the newest
-     * back, so that it is soon found.
+     * back, so that it is soon found. What stood the machine down since it was last put right is over by no look.
      */
-    private static function lastClosed(int $spotId, string $check): ?string
+    private static function lastClosed(int $spotId, string $check, ?string $stoodDown): ?string
     {
-        return self::telling($spotId, $check)->where(
+        $sound = fn (): Builder => self::telling($spotId, $check)->where(
             fn ($acts) => $acts->where('verdict', Verdict::Fit)->orWhereNull('verdict'),
-        )
-            ->where(fn ($sound) => $sound->where('outcome', Outcome::PutRight)->orWhereIn(
-                'kind',
-                [ActKind::Replaced, ActKind::Lubricated],
-            )->orWhereNotExists(fn ($worse) => $worse->from('acts as worse')
+        );
+        $putRight = fn (Builder $acts): Builder => $acts->where('outcome', Outcome::PutRight)->orWhereIn(
+            'kind',
+            [ActKind::Replaced, ActKind::Lubricated],
+        );
+        if ($stoodDown !== null) {
+            $over = $sound()->where(fn ($acts) => $putRight($acts))->max('happened_at');
+            if ($over === null || $over <= $stoodDown) {
+                return $over;
+            }
+        }
+
+        return $sound()
+            ->where(fn ($acts) => $putRight($acts)->orWhereNotExists(fn ($worse) => $worse->from('acts as worse')
                 ->join('entries as theirs', 'theirs.id', '=', 'worse.entry_id')->join(
                     'entries as own',
                     fn ($join) => $join->on('own.id', '=', 'acts.entry_id')->on('own.round_id', '=', 'theirs.round_id'),

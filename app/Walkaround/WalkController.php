@@ -6,7 +6,6 @@ namespace App\Walkaround;
 
 use App\Contract\Cursor;
 use App\Logbook\Acts\Act;
-use App\Logbook\Entry;
 use App\Logbook\Round;
 use App\Logbook\StandDowns;
 use App\Machines\CheckLists;
@@ -48,7 +47,7 @@ final readonly class WalkController
     public function index(Request $request): JsonResponse
     {
         $cursor = Cursor::of($request);
-        WalkLine::bringUpToDate($this->yard);
+        WalkLine::bringUpToDate($this->yard, $this->checkLists);
         $person = $this->person($request);
         $list = $this->machines()->when(
             ! $person->may_use_all_machines,
@@ -57,7 +56,7 @@ final readonly class WalkController
             ->orderBy('machines.name')->orderBy('machines.id');
 
         $page = $cursor->page($list);
-        $down = StandDowns::of();
+        $down = StandDowns::standingOf();
 
         return $cursor->respond(
             $page,
@@ -69,11 +68,11 @@ final readonly class WalkController
     /** Who has walked what today, what was found, what stands down, and what nobody has looked at for long. */
     public function morning(): JsonResponse
     {
-        WalkLine::bringUpToDate($this->yard);
+        WalkLine::bringUpToDate($this->yard, $this->checkLists);
         $today = $this->yard->today()->format('Y-m-d');
         $walked = Round::query()->standing()
             ->where('day', $today)
-            ->with('machine:id,name')
+            ->with('machine')
             ->orderByDesc('started_at')
             ->limit(100)
             ->get();
@@ -92,7 +91,8 @@ final readonly class WalkController
                 ),
             )
             ->sortBy([fn (array $one, array $other): int => self::gravity($other) <=> self::gravity($one)])->values();
-        $down = StandDowns::of()->take(self::TOLD)->values()->each->load('machine:id,name');
+        $down = StandDowns::standingOf()->take(self::TOLD);
+        $names = Machine::query()->whereKey($down->keys())->pluck('name', 'id');
         $unlooked = $this->machines()->where(
             fn ($query) => $query->whereNull('looked_at')->orWhere(
                 'looked_at',
@@ -108,18 +108,18 @@ final readonly class WalkController
                 fn (Round $round): array => [
                     'machine_id' => $round->machine_id,
                     'machine' => $round->machine->name,
-                    ...WalkLine::ofRound($round, $this->yard),
+                    ...WalkLine::ofRound($round, $this->yard, $this->checkLists),
                 ],
             )->all(),
             'findings' => $findings->take(self::TOLD)->all(),
             'open_findings' => $findings->count(),
             'stood_down' => $down->map(
-                fn (Entry $entry): array => [
-                    'machine_id' => $entry->machine->id,
-                    'machine' => $entry->machine->name,
-                    ...StandDowns::shape($entry, $this->yard),
+                fn (StandDowns $said, int $id): array => [
+                    'machine_id' => $id,
+                    'machine' => $names[$id],
+                    ...(array) StandDowns::shape($said, $this->yard),
                 ],
-            )->all(),
+            )->values()->all(),
             'unlooked' => $unlooked->clone()
                 ->limit(self::TOLD)
                 ->get()
@@ -144,7 +144,7 @@ final readonly class WalkController
 
         return new JsonResponse([
             ...self::named($machine),
-            'stood_down' => StandDowns::shape($reckoning->standDown, $this->yard),
+            'stood_down' => StandDowns::shape($reckoning->standDowns, $this->yard),
             'meters' => array_map(
                 fn (Meter $meter): array => MeterShape::of($meter, $reckoning),
                 $machine->currentMeters(),
@@ -258,7 +258,7 @@ final readonly class WalkController
     }
 
     /**
-     * @param  Collection<int, Entry>  $down
+     * @param  Collection<int, StandDowns>  $down
      * @return array<string, mixed>
      */
     private function row(object $row, Collection $down): array

@@ -6,10 +6,12 @@ namespace App\Walkaround;
 
 use App\Logbook\Acts\Act;
 use App\Logbook\Round;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Yard;
 use Carbon\CarbonImmutable;
 use Core\Inspect\RoundKind;
+use Core\Inspect\RoundOutcome;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
 use Core\Machine\Verdict;
@@ -62,25 +64,26 @@ final class WalkLine extends Model
     /**
      * Tells anew what no longer holds, machine by machine under its lock, so that nothing written meanwhile is lost.
      */
-    public static function bringUpToDate(Yard $yard): void
+    public static function bringUpToDate(Yard $yard, CheckLists $checkLists): void
     {
         foreach (self::query()->where('holds', false)->pluck('machine_id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
             DB::transaction(fn () => self::write(
                 Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->pluck('id')->all(),
                 $yard,
+                $checkLists,
             ));
         }
     }
 
-    public static function rebuild(Yard $yard): void
+    public static function rebuild(Yard $yard, CheckLists $checkLists): void
     {
         foreach (Machine::query()->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
-            self::write(array_values($ids->all()), $yard);
+            self::write(array_values($ids->all()), $yard, $checkLists);
         }
     }
 
     /** @param  list<int>  $machineIds */
-    private static function write(array $machineIds, Yard $yard): void
+    private static function write(array $machineIds, Yard $yard, CheckLists $checkLists): void
     {
         $findings = Findings::open($machineIds);
         $rounds = self::lastRounds($machineIds);
@@ -90,7 +93,7 @@ final class WalkLine extends Model
             'looked_at' => ($rounds[$id] ?? null)?->started_at,
             'open_findings' => count($findings[$id] ?? []),
             'line' => json_encode([
-                'last' => isset($rounds[$id]) ? self::ofRound($rounds[$id], $yard) : null,
+                'last' => isset($rounds[$id]) ? self::ofRound($rounds[$id], $yard, $checkLists) : null,
                 'findings' => array_map(
                     fn (FindingThread $thread): array => $thread->toRecord($yard),
                     $findings[$id] ?? [],
@@ -115,13 +118,14 @@ final class WalkLine extends Model
 
         return Round::query()
             ->whereKey(Machine::query()->whereKey($machineIds)->selectSub($newest, 'newest')->pluck('newest')->filter())
+            ->with('machine')
             ->get()
             ->toBase()
             ->keyBy('machine_id');
     }
 
     /** @return array<string, mixed> as the contract's `WalkedRound` */
-    public static function ofRound(Round $round, Yard $yard): array
+    public static function ofRound(Round $round, Yard $yard, CheckLists $checkLists): array
     {
         $looks = Act::query()->standing()
             ->whereIn('acts.kind', [ActKind::Looked, ActKind::Measured])
@@ -132,6 +136,10 @@ final class WalkLine extends Model
             ->toBase()
             ->get(['check_key', 'verdict', 'outcome', 'people.name as by']);
         $told = $looks->whereNotNull('verdict');
+        $asked = $round->kind === RoundKind::Grease ? [] : $checkLists->of($round->machine)->ofRound($round->kind, $round->day);
+        $outcome = RoundOutcome::of($asked, $told->groupBy('check_key')->map(
+            fn (Collection $ofCheck): Verdict => Verdict::hardest(...$ofCheck->pluck('verdict')->map(Verdict::from(...))->all()),
+        )->all());
 
         return [
             'kind' => $round->kind->value,
@@ -146,9 +154,8 @@ final class WalkLine extends Model
                 ->diff($told->pluck('check_key'))
                 ->unique()
                 ->count(),
-            'verdict' => Verdict::hardest(
-                ...$told->pluck('verdict')->unique()->map(Verdict::from(...))->all(),
-            )->value,
+            'verdict' => $outcome->verdict?->value,
+            'not_judged' => $outcome->notJudged,
         ];
     }
 }

@@ -33,7 +33,7 @@ final class LineShape
             'class_label' => $machine->class->label(),
             'place' => $machine->place,
             'state' => $reckoning->state(),
-            'stood_down' => StandDowns::shape($reckoning->standDown, $reckoning->yard),
+            'stood_down' => StandDowns::shape($reckoning->standDowns, $reckoning->yard),
             'meters' => array_map(
                 fn (Meter $meter): array => MeterShape::of($meter, $reckoning),
                 $machine->currentMeters(),

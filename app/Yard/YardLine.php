@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Logbook\Readings\WeeklyReadings;
+use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Yard;
 use App\Rulebook\Standings\ClassSeason;
@@ -107,7 +108,7 @@ final class YardLine extends Model
     {
         WeeklyReadings::rebuild($yard);
         ClassSeason::query()->delete();
-        WalkLine::rebuild($yard);
+        WalkLine::rebuild($yard, new CheckLists);
 
         return self::reckonEach(Machine::query()->where('retired', false), $yard);
     }

@@ -29,6 +29,19 @@ enum Chemistry: string
         };
     }
 
+    /**
+     * What a class of brake fluid is made of: DOT 5 of silicone, DOT 3, 4 and 5.1 of glycol ethers (FMVSS 116, value from
+     * memory); null where it names no such class.
+     */
+    public static function ofBrakeFluid(string $designation): ?self
+    {
+        return match (true) {
+            preg_match('/\bDOT[\s-]*5(?!\s*\.\s*1)/i', $designation) === 1 => self::Silicone,
+            preg_match('/\bDOT[\s-]*(3|4|5\s*\.\s*1)/i', $designation) === 1 => self::Glycol,
+            default => null,
+        };
+    }
+
     /** Whether such a fluid may be made of it. */
     public function isOf(FluidKind $kind): bool
     {

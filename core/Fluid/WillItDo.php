@@ -30,6 +30,10 @@ final readonly class WillItDo
             return self::of([$kind]);
         }
         $asked = $housing->specification;
+        $mixed = $bottle->kind === FluidKind::BrakeFluid ? self::mixedBrakeFluids($bottle, $asked) : null;
+        if ($mixed !== null) {
+            return self::of([$mixed]);
+        }
         $makersOwn = self::makersOwn($bottle, $asked, $under);
         if ($makersOwn?->answer === Answer::Yes) {
             return self::of([$makersOwn, ...self::cold($bottle, $housing, $under->coldest)]);
@@ -147,6 +151,34 @@ final readonly class WillItDo
                 "This place takes {$wanted}, and this is {$bottle->chemistry->word()}: unlike chemistries are never mixed.",
             ),
         };
+    }
+
+    /** Silicone and glycol are never mixed, whatever else a label or a book says. */
+    private static function mixedBrakeFluids(Bottle $bottle, Specification $asked): ?Reason
+    {
+        $made = self::brakeChemistries($bottle->chemistry, $bottle->designations);
+        $wanted = self::brakeChemistries($asked->chemistry, $asked->designations);
+        if (count($made) > 1) {
+            return Reason::no('This label contradicts itself: DOT 5 is silicone, DOT 3, 4 and 5.1 are glycol.');
+        }
+        if (count($wanted) > 1) {
+            return Reason::no('What is written down of this system contradicts itself: DOT 5 is silicone, DOT 3, 4 and 5.1 are glycol. Put it right by the book first.');
+        }
+
+        return $made === [] || $wanted === [] || $made === $wanted
+            ? null
+            : Reason::no("This system takes {$wanted[0]->word()}, and this is {$made[0]->word()}: they are never mixed.");
+    }
+
+    /**
+     * @param  list<string>  $designations
+     * @return list<Chemistry> each once
+     */
+    private static function brakeChemistries(?Chemistry $named, array $designations): array
+    {
+        $all = array_filter([$named, ...array_map(Chemistry::ofBrakeFluid(...), $designations)]);
+
+        return array_values(array_unique($all, SORT_REGULAR));
     }
 
     private static function designations(Bottle $bottle, Housing $housing): ?Reason

@@ -6,6 +6,7 @@ namespace Core\Inspect;
 
 use Core\Form\BadInput;
 use Core\Form\Fields;
+use Core\Machine\Verdict;
 use Core\Schedule\YearWindow;
 
 /**
@@ -92,6 +93,12 @@ final readonly class Check
     public function degrees(): array
     {
         return $this->degrees === [] ? Degree::usual() : $this->degrees;
+    }
+
+    /** Whether what is found here may keep people off the machine. */
+    public function canStandDown(): bool
+    {
+        return $this->measurement !== null || in_array(Verdict::StandDown, array_column($this->degrees(), 'verdict'), true);
     }
 
     /** @return list<Ask> what is entered for its measurement, and what must be ticked as put back after it */

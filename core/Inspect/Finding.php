@@ -18,7 +18,8 @@ final readonly class Finding
 
     /**
      * The findings of one thing, oldest first, from every look at it in whatever order they were written down. What was
-     * accepted speaks again only when it is worse than it was then.
+     * accepted speaks again only when it is worse than it was then. What stood the machine down is not over because
+     * somebody found it fine: it is put right.
      *
      * @param  list<Sighting>  $sightings
      * @return list<self>
@@ -33,13 +34,15 @@ final readonly class Finding
         $seen = [];
         $tolerated = null;
         foreach ($sightings as $sighting) {
-            $ends = $sighting->mended || $sighting->accepted || $sighting->verdict === Verdict::Fit;
+            $stoodDown = in_array(Verdict::StandDown, array_column($seen, 'verdict'), true);
+            $isFit = $sighting->verdict === Verdict::Fit;
+            $ends = $sighting->mended || $sighting->accepted || ($isFit && ! $stoodDown);
             $tolerated = match (true) {
                 $sighting->mended => null,
                 $sighting->accepted => $sighting->verdict,
                 default => $tolerated,
             };
-            if (! $ends && ($seen !== [] || $sighting->verdict->isWorseThan($tolerated))) {
+            if (! $ends && ! $isFit && ($seen !== [] || $sighting->verdict->isWorseThan($tolerated))) {
                 $seen[] = $sighting;
             } elseif ($ends && $seen !== []) {
                 $findings[] = new self($seen, $sighting);

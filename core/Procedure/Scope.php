@@ -6,6 +6,7 @@ namespace Core\Procedure;
 
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Sheet\DrainWay;
+use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
 
@@ -55,7 +56,10 @@ final readonly class Scope
         }
         $this->compartments = $known;
         foreach ($changed as $compartment) {
-            if ($this->drainWay($compartment, $parts) === null) {
+            if ($compartment->kind === CompartmentKind::Brake) {
+                throw Unready::brakes($compartment);
+            }
+            if (! $this->canComeOut($compartment, $parts)) {
                 throw Unready::noWayOut($compartment);
             }
             if ($this->fillsOf($compartment) === []) {
@@ -72,6 +76,27 @@ final readonly class Scope
         $this->parts = $off;
         $this->openings = $openings;
         $this->levels = array_diff_key($levels, $changed);
+        foreach ($this->openedOnly() as $compartment) {
+            if ($compartment->kind === CompartmentKind::Brake) {
+                throw Unready::brakes($compartment);
+            }
+        }
+    }
+
+    /**
+     * Whether the place is known at which it comes out: nothing is poured on what is still in there.
+     *
+     * @param  list<Part>  $parts
+     */
+    private function canComeOut(Compartment $compartment, array $parts): bool
+    {
+        return match ($this->drainWay($compartment, $parts)) {
+            DrainWay::Plug, DrainWay::Hub => $this->openingsOf($compartment, OpeningRole::Drain) !== [],
+            DrainWay::Suction => $this->openingsOf($compartment, OpeningRole::Draw) !== [],
+            DrainWay::Filter => self::filtersIn($compartment, $parts) !== [],
+            DrainWay::Hose => true,
+            null => false,
+        };
     }
 
     /** @return list<Opening> of a compartment and of those that share its fluid */

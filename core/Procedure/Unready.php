@@ -20,6 +20,15 @@ final class Unready extends \DomainException
         );
     }
 
+    /** Pedal and wheels belong to it, and nothing here knows them yet. */
+    public static function brakes(Compartment $compartment): self
+    {
+        return new self(
+            $compartment->key,
+            "{$compartment->name}: brakes are bled by their own procedure, wheel by wheel; not led yet. Do it by the manual or have it done, then record the service.",
+        );
+    }
+
     public static function noWayIn(Compartment $compartment): self
     {
         return new self($compartment->key, "{$compartment->name}: nothing says where it is filled. Give it a filler.");

@@ -73,6 +73,11 @@ final class DemoBook
         return $id;
     }
 
+    public function uuidOf(int $entry): string
+    {
+        return $this->rows['entries'][$entry - 1]['uuid'];
+    }
+
     public function reading(int $entry, Meter $meter, CarbonImmutable $at, float $value): void
     {
         $this->meters[$meter->id] = $meter;

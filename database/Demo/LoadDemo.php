@@ -482,27 +482,27 @@ final class LoadDemo extends Command
             $by,
             ['note' => $why],
         );
-        $lift = fn (CarbonImmutable $at, string $why): int => $this->book->entry(
+        $lift = fn (int $standDown, CarbonImmutable $at, string $why): int => $this->book->entry(
             $machine,
             EntryKind::Lifted,
             $at,
             'tamsin',
-            ['note' => $why],
+            ['note' => $why, 'detail' => json_encode(['lifts' => [$this->book->uuidOf($standDown)]], JSON_THROW_ON_ERROR)],
         );
         if ($machine->name === 'Moorhen') {
             $down($last->addHours(2), 'piet', 'Brake pedal play 41 mm, limit 30 mm.');
         }
         if ($machine->name === 'Bittern') {
-            $down($last->subDays(210), 'ilse', 'Seat switch did not stop the blades.');
-            $lift($last->subDays(208), 'Switch replaced, tried ten times.');
+            $dead = $down($last->subDays(210), 'ilse', 'Seat switch did not stop the blades.');
+            $lift($dead, $last->subDays(208), 'Switch replaced, tried ten times.');
         }
         if ($machine->name === 'Godwit') {
-            $down(
+            $leak = $down(
                 $last->subDays(96),
                 'otis',
                 'Hydraulic oil dripping at the loader valve, a puddle under it each morning.',
             );
-            $lift($last->subDays(93), 'Pressure off, hose and both seals replaced, dry after an hour\'s work.');
+            $lift($leak, $last->subDays(93), 'Pressure off, hose and both seals replaced, dry after an hour\'s work.');
         }
     }
 

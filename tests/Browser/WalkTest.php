@@ -56,6 +56,26 @@ final class WalkTest extends BrowserTestCase
         $this->assertNoComplaints();
     }
 
+    public function test_a_round_in_which_nothing_was_looked_at_is_not_judged_and_says_what_is_missing(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->open("/walkaround/{$machine['id']}/after_wash");
+        $this->browser->press('Not run since');
+        for ($check = 2; $check <= 5; $check++) {
+            $this->browser->see("{$check} of 5");
+            $this->browser->press('Not looked at');
+        }
+        $this->browser->see("{$machine['name']} is not judged");
+        $this->browser->see('NOT JUDGED');
+        $this->browser->see('Still to judge:');
+        $this->browser->notSee('fit for use');
+        $rounds = $this->keeper()->ask('GET', '/walkaround/morning')['body']['walked'];
+        $ours = array_column($rounds, null, 'machine_id')[$machine['id']];
+        self::assertSame([null, 1], [$ours['verdict'], count($ours['not_judged'])]);
+        $this->assertNoComplaints();
+    }
+
     public function test_a_round_by_the_keys_alone_with_something_wrong(): void
     {
         $this->browser->resize(Browser::DESK);

@@ -296,9 +296,10 @@ final class AccessTest extends TestCase
         $standsDown = fn (): bool => $this->sheet($machine)['line']['stood_down'] !== null;
         self::assertTrue($standsDown());
 
-        foreach (['round' => 'This stood the machine down. Only a keeper or mechanic lifts that.', 'stood_down' => 'Your role does not allow this. Ask a keeper.'] as $kind => $says) {
+        foreach (['round', 'stood_down'] as $kind) {
             $entry = $this->getJson("/api/machines/{$machine}/entries?kind={$kind}")->json('data.0.id');
-            $this->tellOf($entry, 'strike', ['because' => 'slip'])->assertForbidden()->assertJsonPath('detail', $says);
+            $this->tellOf($entry, 'strike', ['because' => 'slip'])->assertForbidden()
+                ->assertJsonPath('detail', 'This stood the machine down. Only a keeper or mechanic lifts that.');
         }
         foreach ([$note('leaks', ['said' => 'fine', 'replaces' => $found['id']]), $note('seat_switch', ['said' => 'fine', 'replaces' => strtoupper($found['id'])], 'weekly')] as $otherwise) {
             self::assertSame(

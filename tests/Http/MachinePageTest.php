@@ -114,7 +114,7 @@ final class MachinePageTest extends TestCase
         $machine = $this->machine();
         $this->tell($machine, 'stand_down', ['note' => 'Fuel leak']);
         $this->travel(1)->minutes();
-        $lift = $this->tell($machine, 'lift', ['note' => 'Hose replaced'])->json('entry.id');
+        $lift = $this->lift($machine, ['note' => 'Hose replaced'])->json('entry.id');
         self::assertSame(
             'stood_down',
             $this->tellOf($lift, 'strike', ['because' => 'It drips still'])->json('line.state'),

@@ -6,6 +6,10 @@ namespace Tests\Http;
 
 use App\People\Role;
 use App\Shelf\Ready\CounterLink;
+use App\Shelf\Ready\ReckonOrders;
+use Core\Supply\Need\Preference;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -235,6 +239,27 @@ final class ReadyTest extends WalkTestCase
         $read($first['path'])->assertNotFound();
         $this->travel(14)->days();
         $read($second['path'])->assertNotFound();
+    }
+
+    public function test_in_a_large_yard_nobody_waits_for_the_orders_to_be_reckoned(): void
+    {
+        DB::table('machines')->insert(array_map(
+            fn (int $number): array => ['name' => "Filler {$number}", 'class' => 'generator', 'place' => 'Field', 'history' => 'known'],
+            range(1, 150),
+        ));
+        Queue::fake();
+        $ask = fn (): array => $this->getJson('/api/shelf/orders')->assertOk()->json();
+
+        self::assertSame([true, []], [$ask()['is_behind'], $ask()['orders']]);
+        Queue::assertPushed(ReckonOrders::class);
+        $this->app->call([new ReckonOrders(Preference::Makers), 'handle']);
+        $this->forgetRequest();
+        $known = $ask();
+        self::assertFalse($known['is_behind']);
+        self::assertNotSame([], $known['orders']);
+
+        $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Ring', 'number' => 'WD 38'])->assertCreated();
+        self::assertSame([true, $known['orders']], [$ask()['is_behind'], $ask()['orders']], 'what was reckoned last is shown meanwhile');
     }
 
     public function test_what_to_order_for_three_months_and_by_when_it_must_be_ordered_to_be_here(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\People\Role;
+use Illuminate\Support\Str;
 
 final class ServicesTest extends TestCase
 {
@@ -133,17 +134,22 @@ final class ServicesTest extends TestCase
             [$line['state'], $line['stood_down']['because'], $line['stood_down']['by']],
         );
 
-        $this->tell($machine, 'stand_down', ['note' => 'again'])->assertConflict();
-        $this->tell($machine, 'lift', ['note' => 'looks fine'])->assertForbidden();
-        $this->as(Role::Mechanic)
-            ->tell($machine, 'lift', ['note' => ' '])
+        $this->lift($machine, ['note' => 'looks fine'])->assertForbidden();
+        $this->as(Role::Mechanic);
+        $this->lift($machine, ['note' => ' '])
             ->assertUnprocessable()
             ->assertJsonPath('errors.note.0', 'Say why it may be used again.');
+        $this->tell($machine, 'lift', ['note' => 'Switch replaced'])
+            ->assertJsonPath('errors.lifts.0', 'Say which of the words that stand it down are lifted.');
         self::assertSame(
             'fresh',
-            $this->tell($machine, 'lift', ['note' => 'Switch replaced'])->assertCreated()->json('line.state'),
+            $this->lift($machine, ['note' => 'Switch replaced'])->assertCreated()->json('line.state'),
         );
-        $this->tell($machine, 'lift', ['note' => 'again'])->assertConflict();
+        $this->lift($machine, ['note' => 'again', 'lifts' => [$line['stood_down']['words'][0]['id']]])
+            ->assertConflict()
+            ->assertJsonPath('detail', 'Heron is not stood down.');
+        $this->lift($machine, ['note' => 'again', 'lifts' => [(string) Str::uuid()]])
+            ->assertJsonPath('errors', ['lifts.0' => ['That does not stand Heron down.']]);
     }
 
     public function test_a_used_machine_with_no_past_is_unknown_until_something_is_done(): void

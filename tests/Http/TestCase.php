@@ -191,6 +191,18 @@ abstract class TestCase extends LaravelTestCase
     }
 
     /**
+     * Lifts everything that stands a machine down, as its sheet shows it.
+     *
+     * @param  array<string, mixed>  $given
+     */
+    protected function lift(int $machine, array $given): TestResponse
+    {
+        $words = $this->sheet($machine)['line']['stood_down']['words'] ?? [];
+
+        return $this->tell($machine, 'lift', ['lifts' => array_column($words, 'id'), ...$given]);
+    }
+
+    /**
      * Strikes or corrects an entry.
      *
      * @param  array<string, mixed>  $given

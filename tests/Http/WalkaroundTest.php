@@ -269,15 +269,24 @@ final class WalkaroundTest extends WalkTestCase
         );
         self::assertSame($line['stood_down'], $this->getJson('/api/walkaround')->json('data.0.stood_down'));
         self::assertSame($line['stood_down'], $this->getJson("/api/machines/{$machine}/walk")->json('stood_down'));
-        $this->tell($machine, 'lift', ['note' => 'I say so.'])->assertForbidden();
-        $this->as(Role::Mechanic)->tell($machine, 'lift', [])->assertJsonValidationErrors('note');
-        $this->tell($machine, 'lift', ['note' => 'Switch replaced, tried ten times.'])->assertCreated();
+        $this->lift($machine, ['note' => 'I say so.'])->assertForbidden();
+        $this->as(Role::Mechanic);
+        $this->lift($machine, [])->assertJsonValidationErrors('note');
+        $this->lift($machine, ['note' => 'Switch replaced, tried ten times.'])->assertCreated();
         self::assertSame('fresh', $this->sheet($machine)['line']['state']);
+        $open = fn (): array => $this->getJson("/api/machines/{$machine}/walk")->json('findings');
         self::assertSame(
-            'stand_down',
-            $this->getJson("/api/machines/{$machine}/walk")->json('findings.0.verdict'),
-            'the finding lives on until it is seen to',
+            ['act', 'Stood down on 14 May 2026, lifted by Mechanic on 14 May 2026. Does not stop it'],
+            [$open()[0]['verdict'], $open()[0]['why']],
+            'the finding goes on, though it keeps nobody off the machine any more',
         );
+        $this->travel(1)->days();
+        $this->as(Role::Operator)->send([$this->look($machine, 'seat_switch', ['at' => '2026-05-15T08:00:00Z'])]);
+        self::assertCount(1, $open(), 'to be found fine once is not to be put right');
+        $this->as(Role::Keeper)->tell($machine, 'accept', ['check' => 'seat_switch', 'note' => 'We live with it'])
+            ->assertJsonPath('errors.check.0', 'What stands a machine down is mended, never accepted.');
+        $this->as(Role::Mechanic)->tell($machine, 'mended', ['check' => 'seat_switch', 'note' => 'New switch'])->assertCreated();
+        self::assertSame([], $open());
     }
 
     public function test_a_finding_lives_seen_again_worse_and_fixed_by_a_job(): void

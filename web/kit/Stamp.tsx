@@ -44,6 +44,13 @@ export function VerdictStamp({ verdict }: { verdict: Schemas['Verdict'] }) {
   );
 }
 
+/** Nobody looked at what must be looked at. */
+export const NotJudgedStamp = () => (
+  <Outline data-stamp $colour="var(--slate)">
+    not judged
+  </Outline>
+);
+
 /** What a rule says or what was found at its spots, whichever is the harder. */
 export function ToldStamp({ told }: { told: Schemas['Told'] }) {
   return told === 'watch' || told === 'act' || told === 'stand_down' ? (

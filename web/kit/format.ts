@@ -85,3 +85,11 @@ export const within = (words: string): string =>
 
 /** `1 day`, `3 days` */
 export const manyOf = (number: number, one: string): string => `${number} ${one}${number === 1 ? '' : 's'}`;
+
+/** `brakes, blades and 9 more` */
+export function listed(words: string[], most = words.length): string {
+  const told = words.slice(0, most);
+  const left = words.length - told.length;
+  const last = left > 0 ? `${left} more` : told.pop();
+  return told.length === 0 ? (last ?? '') : `${told.join(', ')} and ${last}`;
+}

@@ -15,7 +15,7 @@ import { FirstThings } from './FirstThings';
 import { MeterTruth } from './MeterTruth';
 import { ReminderNote } from './ReminderNote';
 import { RuleRows } from './RuleRows';
-import { StandDialog } from './StandDialog';
+import { LiftDialog, StandDownDialog } from './StandDialog';
 import { severityWords } from './severityWords';
 import { useLogHours, useSheet } from './useSheet';
 
@@ -35,7 +35,7 @@ export default function NowLeaf() {
   const person = usePerson();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const [standing, setStanding] = useState(false);
+  const [standing, setStanding] = useState<'down' | 'lift' | null>(null);
   const { line } = sheet;
   const to = `/machines/${sheet.id}`;
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
@@ -59,19 +59,22 @@ export default function NowLeaf() {
           />
         </Line>
         <Margin>
-          <p>
-            {line.stood_down
-              ? `${line.stood_down.because} Nobody may use it until a keeper or mechanic lifts this.`
-              : line.why}
-          </p>
+          {line.stood_down?.words.map(({ id, because }) => (
+            <p key={id}>{because}</p>
+          ))}
+          <p>{line.stood_down ? 'Nobody may use it until a keeper or mechanic lifts this.' : line.why}</p>
           {sheet.note && <Soft>{sheet.note}</Soft>}
           {sheet.severities.length > 0 && <Soft>Lives under {sheet.severities.map(severityWords).join(', ')}.</Soft>}
           {sheet.warranties.map((warranty) => (
             <Soft key={warranty}>{warranty}.</Soft>
           ))}
           <QuietActions>
-            {mayLog && !line.stood_down && <QuietButton onPress={() => setStanding(true)}>Stand down</QuietButton>}
-            {mayService && line.stood_down && <QuietButton onPress={() => setStanding(true)}>Lift</QuietButton>}
+            {mayService && line.stood_down && <QuietButton onPress={() => setStanding('lift')}>Lift</QuietButton>}
+            {mayLog && (
+              <QuietButton onPress={() => setStanding('down')}>
+                {line.stood_down ? 'Something else keeps it down' : 'Stand down'}
+              </QuietButton>
+            )}
             {person.role === 'keeper' && <ActionLink to={`${to}/edit`}>Change the record</ActionLink>}
           </QuietActions>
         </Margin>
@@ -93,11 +96,12 @@ export default function NowLeaf() {
       <RuleRows sheet={sheet} rules={pressing} />
       <FirstThings sheet={sheet} mayService={mayService} />
       <Found sheet={sheet} />
-      {(standing || search.has('lift')) && (
-        <StandDialog
+      {standing === 'down' && <StandDownDialog line={line} onClose={() => setStanding(null)} />}
+      {(standing === 'lift' || search.has('lift')) && (
+        <LiftDialog
           line={line}
           onClose={() => {
-            setStanding(false);
+            setStanding(null);
             setSearch({}, { replace: true });
           }}
         />

@@ -1,19 +1,23 @@
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
+import { sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Caution } from '../kit/Sheet';
+import { Ticks } from '../kit/Tick';
 import { useDraft } from '../kit/useDraft';
 
 const NOTHING = '';
 
-/** Stands a machine down, or lifts it; either way with a reason. */
-export function StandDialog({ line, onClose }: { line: Schemas['YardLine']; onClose: () => void }) {
-  const lifting = line.stood_down !== null;
+type Props = { line: Schemas['YardLine']; onClose: () => void };
+
+/** Stands a machine down, beside whatever stands it down already. */
+export function StandDownDialog({ line, onClose }: Props) {
   const [note, setNote, clear] = useDraft(`stand.${line.id}`, NOTHING);
-  const words = lifting ? `${line.name} is lifted` : `${line.name} is stood down`;
+  const words = `${line.name} is stood down`;
   const write = useNote(
     () => `${words}.`,
     () => {
@@ -22,31 +26,77 @@ export function StandDialog({ line, onClose }: { line: Schemas['YardLine']; onCl
     },
   );
   return (
-    <Dialog title={lifting ? `Lift ${line.name}` : `Stand ${line.name} down`} isOpen onClose={onClose}>
-      {lifting && <p>Stood down because: {line.stood_down?.because}</p>}
+    <Dialog title={`Stand ${line.name} down`} isOpen onClose={onClose}>
       <Caution>
-        {lifting
-          ? 'Try it yourself before anybody else uses it. A safety switch is never bypassed.'
-          : 'Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.'}
+        Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.
       </Caution>
+      <Field label="What is wrong with it" lines value={note} onChange={setNote} error={write.fields.note} autoFocus />
+      <Refusal refused={write.refused} besides={['note']} />
+      <Actions>
+        <MainButton
+          isDisabled={write.busy}
+          onPress={() => write.tell({ kind: 'stand_down', machine_id: line.id, note }, words)}
+        >
+          Stand it down
+        </MainButton>
+        <PlainButton onPress={onClose}>Leave it</PlainButton>
+      </Actions>
+    </Dialog>
+  );
+}
+
+/** Lifts what stands a machine down: what is named, and nothing else. */
+export function LiftDialog({ line, onClose }: Props) {
+  const words = line.stood_down?.words ?? [];
+  const [chosen, setChosen] = useState(words.length === 1 ? words.map(({ id }) => id) : []);
+  const [note, setNote, clear] = useDraft(`lift.${line.id}`, NOTHING);
+  const left = words.filter(({ id }) => !chosen.includes(id));
+  const said =
+    left.length === 0 ? `${line.name} is lifted` : `Lifted. ${line.name} still stands down: ${left[0]?.because ?? ''}`;
+  const write = useNote(
+    () => (left.length === 0 ? `${said}.` : said),
+    () => {
+      clear();
+      onClose();
+    },
+  );
+  return (
+    <Dialog title={`Lift ${line.name}`} isOpen onClose={onClose}>
+      {words.length === 1 && <p>{wordLine(words[0], line)}</p>}
+      {words.length > 1 && (
+        <Ticks
+          label="What is over with? Any other keeps it down"
+          value={chosen}
+          onChange={setChosen}
+          options={words.map((word) => ({ value: word.id, label: wordLine(word, line) }))}
+          error={write.fields.lifts}
+        />
+      )}
+      <Caution>Try it yourself before anybody else uses it. A safety switch is never bypassed.</Caution>
       <Field
-        label={lifting ? 'Why it may be used again' : 'What is wrong with it'}
+        label="Why it may be used again"
         lines
         value={note}
         onChange={setNote}
         error={write.fields.note}
         autoFocus
       />
-      <Refusal refused={write.refused} besides={['note']} />
+      <Refusal refused={write.refused} besides={['note', 'lifts']} />
       <Actions>
         <MainButton
           isDisabled={write.busy}
-          onPress={() => write.tell({ kind: lifting ? 'lift' : 'stand_down', machine_id: line.id, note }, words)}
+          onPress={() => write.tell({ kind: 'lift', machine_id: line.id, note, lifts: chosen }, said)}
         >
-          {lifting ? 'Lift it, fit for use' : 'Stand it down'}
+          {left.length === 0 ? 'Lift it, fit for use' : 'Lift what is ticked'}
         </MainButton>
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
     </Dialog>
   );
+}
+
+/** `Rosa, since 12 May: brake pedal play 41 mm` */
+function wordLine(word: Schemas['StandDownWord'] | undefined, line: Schemas['YardLine']): string {
+  if (!word) return '';
+  return `${word.by ?? 'Somebody'}, ${sinceDay(word.on, line.rail.today)}: ${word.because ?? ''}`;
 }

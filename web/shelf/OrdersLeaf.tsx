@@ -42,7 +42,7 @@ export default function OrdersLeaf() {
   const role = usePerson().role;
   const [bought, setBought] = useState<Order | null>(null);
   if (!page.data) return <ReadingInSheet error={page.error} />;
-  const { orders, until, costs, currency, unknown } = page.data;
+  const { orders, until, costs, currency, unknown, is_behind } = page.data;
   return (
     <>
       <Head>
@@ -80,7 +80,8 @@ export default function OrdersLeaf() {
           </Row>
         ))}
       </ul>
-      {orders.length === 0 && <Empty>The shelf has all that the next three months ask for.</Empty>}
+      {is_behind && <Empty role="status">Something changed: what to order is being reckoned anew.</Empty>}
+      {orders.length === 0 && !is_behind && <Empty>The shelf has all that the next three months ask for.</Empty>}
       {unknown.length > 0 && (
         <Unknown aria-label="Not written down">
           {unknown.map((words) => (

@@ -15,11 +15,15 @@ export const supplyQuery = (id: number) =>
       kept(`supply ${id}`, () => answer(api.GET('/supplies/{supply}', { params: { path: { supply: id } } }))),
   });
 
+/** While it is being reckoned. */
+const ASK_AGAIN = 5000;
+
 export const ordersQuery = (preference: Schemas['Preference']) =>
   queryOptions({
     queryKey: ['shelf', 'orders', preference],
     queryFn: () => answer(api.GET('/shelf/orders', { params: { query: { preference } } })),
     placeholderData: (before) => before,
+    refetchInterval: ({ state }) => (state.data?.is_behind ? ASK_AGAIN : false),
   });
 
 export type Asked = {

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { morningQuery } from '../api/queries';
-import { sinceDay, within } from '../kit/format';
+import { listed, sinceDay, within } from '../kit/format';
 import { Sheet, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
@@ -105,13 +105,20 @@ function walkedHeading(data: Schemas['Morning']): string {
   return machines === 0 ? 'Nobody has walked round yet today' : `${machines} walked today`;
 }
 
+/** Checks that are named, the others counted. */
+const NAMED = 2;
+
+const TOLD: Record<Schemas['Verdict'], string> = {
+  fit: 'all fit',
+  watch: 'to watch',
+  act: 'to act on',
+  stand_down: 'stood down',
+};
+
 function walkedWords(round: Schemas['WalkedRound']): string {
   if (round.kind === 'grease') return 'greased';
-  const told =
-    round.verdict === 'fit'
-      ? 'all fit'
-      : round.verdict === 'stand_down'
-        ? 'stood down'
-        : `${round.verdict === 'watch' ? 'to watch' : 'to act on'}`;
-  return `${round.looked_at} looked at, ${round.ended ? told : 'still walking'}`;
+  if (!round.ended) return `${round.looked_at} looked at, still walking`;
+  if (round.verdict === null)
+    return `${round.looked_at} looked at, not judged: ${listed(round.not_judged.map(within), NAMED)}`;
+  return `${round.looked_at} looked at, ${TOLD[round.verdict]}`;
 }

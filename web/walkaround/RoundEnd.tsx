@@ -5,10 +5,11 @@ import type { Schemas } from '../api/client';
 import type { Answered } from '../kept/store';
 import { useOutbox } from '../kept/useOutbox';
 import { quietLink } from '../kit/Button';
+import { listed, within } from '../kit/format';
 import { Presses, Question } from '../kit/Hands';
 import { Soft } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
-import { hardest, type Step } from './roundSteps';
+import { NotJudgedStamp, VerdictStamp } from '../kit/Stamp';
+import { roundOutcome, type Step } from './roundSteps';
 
 const Told = styled.ul`
   border-top: 1px solid var(--rule);
@@ -33,7 +34,7 @@ type Props = {
 /** What the round came to. */
 export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
   const { waiting } = useOutbox();
-  const verdict = hardest(walk, answers);
+  const { verdict, notJudged } = roundOutcome(walk, steps, answers);
   const telling = steps.flatMap(({ key, kind, title }) => {
     const answer = answers[key];
     return kind === 'meter' || !answer || answer.verdict === 'fit' ? [] : [{ key, title, answer }];
@@ -47,13 +48,17 @@ export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
             ? `${walk.name} is fit for use`
             : verdict === 'stand_down'
               ? `${walk.name} stands down`
-              : `${walk.name}, walked round`}
+              : verdict === null
+                ? `${walk.name} is not judged`
+                : `${walk.name}, walked round`}
         </h2>
-        <div>
-          <VerdictStamp verdict={verdict} />
-        </div>
+        <div>{verdict ? <VerdictStamp verdict={verdict} /> : <NotJudgedStamp />}</div>
+        {verdict === null && (
+          <p>Nobody can say from this round whether it may be used. Still to judge: {listed(notJudged.map(within))}.</p>
+        )}
         <p>
-          {fine} fine{telling.length > 0 ? `, ${telling.length} to tell of.` : ', nothing wrong.'}
+          {fine} fine
+          {telling.length > 0 ? `, ${telling.length} to tell of.` : verdict === 'fit' ? ', nothing wrong.' : '.'}
         </p>
         {verdict === 'stand_down' && (
           <p>Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.</p>

@@ -54,11 +54,21 @@ function isAsked(check: Schemas['Check'], answers: Record<string, Answered>): bo
   return (before?.said === 'not_fine' || before?.said === 'measured') && before.verdict !== 'fit';
 }
 
-/** The hardest of what the yard or this person said; a machine that stands down stays so. */
-export function hardest(walk: Schemas['Walk'], answers: Record<string, Answered>): Schemas['Verdict'] {
-  const told = Object.values(answers).map(({ verdict }) => verdict);
-  const hardestFirst = [...walk.verdicts].reverse();
-  return (
-    hardestFirst.find((verdict) => told.includes(verdict) || (verdict === 'stand_down' && walk.stood_down)) ?? 'fit'
+/** What a round says of its machine: nothing, as long as something that could keep people off it was not judged. */
+export function roundOutcome(
+  walk: Schemas['Walk'],
+  steps: Step[],
+  answers: Record<string, Answered>,
+): { verdict: Schemas['Verdict'] | null; notJudged: string[] } {
+  const told = steps.flatMap(({ key }) => answers[key]?.verdict ?? []);
+  const open = steps.filter((step) => step.kind !== 'meter' && !answers[step.key]?.verdict);
+  const decisive = open.filter(
+    (step) => step.kind === 'finding' || (step.kind === 'check' && step.check.can_stand_down),
   );
+  const notJudged = (told.length + decisive.length === 0 ? open : decisive).map(({ title }) => title);
+  const hardest = walk.verdicts.findLast(
+    (verdict) => told.includes(verdict) || (verdict === 'stand_down' && walk.stood_down),
+  );
+  const isJudged = hardest !== undefined && (hardest !== 'fit' || notJudged.length === 0);
+  return { verdict: isJudged ? hardest : null, notJudged };
 }

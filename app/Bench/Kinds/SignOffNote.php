@@ -21,7 +21,6 @@ use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
 use App\Logbook\Readings\MeterKind;
-use App\Logbook\StandDowns;
 use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Notes\Note;
@@ -79,9 +78,7 @@ final readonly class SignOffNote implements NoteKind
             ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->distance ? 'distance' : 'hours');
         }
         foreach ($this->jobActs->of($job, $progress) as [$acts, $circumstances]) {
-            foreach (($this->writeActs)($machine, $entry, $acts, $circumstances) as $act) {
-                StandDowns::byAct($machine, $act, $circumstances);
-            }
+            ($this->writeActs)($machine, $entry, $acts, $circumstances);
         }
         self::putOff($job, $entry);
         $this->standDown->lift($job, $note->circumstances);

@@ -18,7 +18,7 @@ final class StandDownInPieces
     public function where(Job $job, Circumstances $circumstances): void
     {
         $pieces = JobProgress::of($job)->progress->inPieces();
-        if ($pieces === [] || StandDowns::of([$job->machine_id])->isNotEmpty()) {
+        if ($pieces === [] || self::words($job) !== []) {
             return;
         }
         Entry::write($job->machine, EntryKind::StoodDown, $circumstances, [
@@ -33,12 +33,18 @@ final class StandDownInPieces
     /** It is whole again. */
     public function lift(Job $job, Circumstances $circumstances): void
     {
-        $standing = StandDowns::of([$job->machine_id])->get($job->machine_id);
-        if (($standing->detail['job'] ?? null) === $job->id) {
-            Entry::write($job->machine, EntryKind::Lifted, $circumstances, [
-                'note' => 'Whole again, and signed off at the bench.',
-                'detail' => ['job' => $job->id],
-            ]);
+        $words = self::words($job);
+        if ($words !== []) {
+            StandDowns::lift($job->machine, $words, $circumstances->saying('Whole again, and signed off at the bench.'));
         }
+    }
+
+    /** @return list<string> the stand-downs of this job that stand */
+    private static function words(Job $job): array
+    {
+        return StandDowns::of($job->machine)->standing()
+            ->filter(fn (Entry $entry): bool => ($entry->detail['job'] ?? null) === $job->id)
+            ->pluck('uuid')
+            ->all();
     }
 }

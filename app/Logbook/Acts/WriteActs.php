@@ -7,7 +7,9 @@ namespace App\Logbook\Acts;
 use App\Contract\Refusal;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
+use App\Logbook\StandDowns;
 use App\Logbook\Stock\FromShelf;
+use App\Logbook\TakingBack;
 use App\Machines\Machine;
 use App\Notes\Circumstances;
 use Carbon\CarbonImmutable;
@@ -15,6 +17,8 @@ use Core\Inspect\Worn;
 use Core\Machine\ActKind;
 use Core\Machine\OneOccasion;
 use Core\Machine\Outcome;
+use Core\Machine\SafetyWords;
+use Core\Machine\Verdict;
 use Core\Measure\Unit;
 use Illuminate\Support\Str;
 
@@ -23,8 +27,11 @@ final class WriteActs
 {
     private const LONGEST_WORDS = 500;
 
-    public function __construct(private readonly WhatMeets $whatMeets, private readonly FromShelf $fromShelf)
-    {
+    public function __construct(
+        private readonly WhatMeets $whatMeets,
+        private readonly FromShelf $fromShelf,
+        private readonly TakingBack $takingBack,
+    ) {
     }
 
     /**
@@ -66,8 +73,9 @@ final class WriteActs
                 'replaces' => $given->replaces, 'told_with' => $given->with,
             ]);
             $act->setRelation('spot', $given->spot)->setRelation('entry', $entry);
-            $replaced[] = $this->saveInPlaceOf($act);
+            $replaced[] = $this->saveInPlaceOf($act, $circumstances);
             $this->hang($act, $given);
+            StandDowns::byAct($machine, $act, $circumstances);
             $written[] = $act;
         }
         $this->whatMeets->inEntry($machine, $entry, array_filter([...$written, ...$replaced]));
@@ -83,7 +91,7 @@ final class WriteActs
      *
      * @return Act|null what they said before, where it is here already
      */
-    private function saveInPlaceOf(Act $act): ?Act
+    private function saveInPlaceOf(Act $act, Circumstances $circumstances): ?Act
     {
         $replaced = $act->replaces === null ? null : Act::query()
             ->with('entry')
@@ -95,10 +103,14 @@ final class WriteActs
                 'Only what you said of the same thing in the same round can be said otherwise.',
             );
         }
+        if ($replaced !== null && $replaced->struck_at === null && $circumstances->by !== null) {
+            $said = $replaced->entry->setRelation('acts', $replaced->newCollection([$replaced]));
+            $this->takingBack->authorize($circumstances->by, $said, $circumstances->toldAt());
+        }
         $later = Act::query()->with('entry')
             ->where('replaces', $act->told_with ?? $act->uuid)
             ->get()
-            ->first(fn (Act $other): bool => self::sameSaying($act, $other));
+            ->first(fn (Act $other): bool => self::sameSaying($act, $other) && self::isTakenBackBy($act, $other));
         if ($later !== null) {
             $act->fill(['struck_at' => CarbonImmutable::now(), 'meets' => false]);
         }
@@ -110,15 +122,20 @@ final class WriteActs
         return $replaced;
     }
 
+    /** What stands a machine down is no more than a slip to whoever says otherwise. */
+    private static function isTakenBackBy(Act $act, Act $later): bool
+    {
+        return $act->verdict !== Verdict::StandDown
+            || SafetyWords::isSlip($act->happened_at, $later->happened_at, restsOnIt: false);
+    }
+
     /** An act that was said otherwise, with what was told with it and what it kept people from. */
     private function takeBack(Act $act, Act $by): void
     {
         Act::query()->standing()
             ->where(fn ($acts) => $acts->where('uuid', $act->uuid)->orWhere('told_with', $act->uuid))
             ->update(['struck_at' => now(), 'meets' => false]);
-        Entry::query()->where(
-            ['machine_id' => $act->machine_id, 'kind' => EntryKind::StoodDown, 'detail->act' => $act->uuid],
-        )->whereNull('struck_at')
+        Entry::query()->where(['uuid' => $act->uuid, 'kind' => EntryKind::StoodDown])->whereNull('struck_at')
             ->update(
                 [
                     'struck_at' => now(),

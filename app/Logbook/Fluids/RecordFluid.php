@@ -9,7 +9,6 @@ use App\Logbook\Acts\WriteActs;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\OccasionOf;
-use App\Logbook\StandDowns;
 use App\Machines\Spot;
 use App\Notes\Note;
 use App\Notes\Written;
@@ -49,9 +48,7 @@ final readonly class RecordFluid
         if ($note->circumstances->confirmedBecause !== null) {
             $entry->update(['confirmed_because' => $note->circumstances->confirmedBecause]);
         }
-        foreach (($this->writeActs)($machine, $entry, $acts, $note->circumstances) as $act) {
-            StandDowns::byAct($machine, $act, $note->circumstances);
-        }
+        ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }

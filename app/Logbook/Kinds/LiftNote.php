@@ -4,14 +4,34 @@ declare(strict_types=1);
 
 namespace App\Logbook\Kinds;
 
-use App\Logbook\EntryKind;
+use App\Contract\Refusal;
+use App\Logbook\EntryShape;
+use App\Logbook\StandDowns;
+use App\Machines\Machine;
+use App\Notes\Note;
+use App\Notes\NoteKind;
+use App\Notes\Written;
 
-/** A machine that was stood down may be used again. */
-final class LiftNote extends StandNote
+/** What stood a machine down does so no more: the words that are named, and no others. */
+final class LiftNote implements NoteKind
 {
+    private const MOST = 100;
+
+    public function rules(?Machine $machine): array
+    {
+        return [
+            'note' => ['required', 'string', 'max:1000'],
+            'lifts' => ['required', 'array', 'list', 'min:1', 'max:'.self::MOST],
+            'lifts.*' => ['required', 'uuid', 'distinct'],
+        ];
+    }
+
     public function messages(): array
     {
-        return ['note.required' => 'Say why it may be used again.'];
+        return [
+            'note.required' => 'Say why it may be used again.',
+            'lifts.required' => 'Say which of the words that stand it down are lifted.',
+        ];
     }
 
     public function ability(): string
@@ -19,13 +39,23 @@ final class LiftNote extends StandNote
         return 'service';
     }
 
-    protected function kind(): EntryKind
+    public function write(Note $note): Written
     {
-        return EntryKind::Lifted;
-    }
+        $machine = $note->machine();
+        $said = StandDowns::of($machine);
+        $named = array_map(strtolower(...), $note->given['lifts']);
+        foreach ($named as $index => $uuid) {
+            if ($said->find($uuid) === null) {
+                throw Refusal::field("lifts.{$index}", "That does not stand {$machine->name} down.");
+            }
+        }
+        if ($said->standing()->whereIn('uuid', $named)->isEmpty()) {
+            throw Refusal::conflict(
+                $said->standing()->isEmpty() ? "{$machine->name} is not stood down." : 'That was lifted already. Something else stands it down still.',
+            );
+        }
+        $entry = StandDowns::lift($machine, $named, $note->circumstances, ['uuid' => $note->id]);
 
-    protected function isSoAlready(string $name): string
-    {
-        return "{$name} is not stood down.";
+        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

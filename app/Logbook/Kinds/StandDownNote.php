@@ -4,11 +4,22 @@ declare(strict_types=1);
 
 namespace App\Logbook\Kinds;
 
+use App\Logbook\Entry;
 use App\Logbook\EntryKind;
+use App\Logbook\EntryShape;
+use App\Machines\Machine;
+use App\Notes\Note;
+use App\Notes\NoteKind;
+use App\Notes\Written;
 
-/** A machine is not to be used. */
-final class StandDownNote extends StandNote
+/** A machine is not to be used. Who says so beside others who have said it already is written down beside them. */
+final class StandDownNote implements NoteKind
 {
+    public function rules(?Machine $machine): array
+    {
+        return ['note' => ['required', 'string', 'max:1000']];
+    }
+
     public function messages(): array
     {
         return ['note.required' => 'Say what is wrong with it.'];
@@ -19,13 +30,10 @@ final class StandDownNote extends StandNote
         return 'log';
     }
 
-    protected function kind(): EntryKind
+    public function write(Note $note): Written
     {
-        return EntryKind::StoodDown;
-    }
+        $entry = Entry::write($note->machine(), EntryKind::StoodDown, $note->circumstances, ['uuid' => $note->id]);
 
-    protected function isSoAlready(string $name): string
-    {
-        return "{$name} is stood down already.";
+        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

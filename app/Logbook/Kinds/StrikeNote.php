@@ -50,7 +50,7 @@ final readonly class StrikeNote implements NoteKind
         $entry = Entry::query()->where('machine_id', $note->machine?->id)
             ->lockForUpdate()
             ->find($note->given['entry']) ?? throw Refusal::field('entry', 'There is no such entry.');
-        Gate::forUser($note->by())->authorize('strike', $entry);
+        Gate::forUser($note->by())->authorize('strike', [$entry, $note->circumstances->toldAt()]);
 
         return $entry;
     }

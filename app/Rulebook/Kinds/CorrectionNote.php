@@ -17,6 +17,7 @@ use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
 use App\Logbook\Readings\MeterKind;
 use App\Logbook\Readings\Reading;
+use App\Logbook\StandDowns;
 use App\Logbook\StrikeEntry;
 use App\Machines\Machine;
 use App\Machines\Yard;
@@ -28,8 +29,10 @@ use App\Notes\Written;
 use App\Rulebook\CountFromNowOn;
 use App\Rulebook\RecordService;
 use App\Rulebook\ServiceFields;
+use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Illuminate\Support\Facades\Gate;
 
 /**
  * A reading or a service was wrong: it is struck, and what is right is written beside it. What the correction does not
@@ -83,7 +86,9 @@ final readonly class CorrectionNote implements NoteKind
         if (! in_array($wrong->kind, [EntryKind::Reading, EntryKind::Service], true)) {
             throw Refusal::conflict('Only readings and services are corrected. Strike this one and write it anew.');
         }
+        self::authorizeContent($note);
         $machine = $note->machine();
+        $lifted = self::lifted($machine, $wrong);
         $circumstances = $this->circumstances($note, $wrong);
         $readings = $this->readings($note, $wrong);
         $acts = $this->acts($machine, $note, $wrong);
@@ -97,10 +102,48 @@ final readonly class CorrectionNote implements NoteKind
         foreach ($readings as $reading) {
             ($this->logReading)($machine, $reading, $entry, $circumstances, $reading->distance ? 'distance' : 'hours');
         }
-        ($this->writeActs)($machine, $entry, $acts, $circumstances);
+        self::liftAgain($machine, $lifted, ($this->writeActs)($machine, $entry, $acts, $circumstances), $circumstances);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+
+    /** What a service of its own would ask, a correction asks too: it is no way round a role or what a token is for. */
+    private static function authorizeContent(Note $note): void
+    {
+        $ofService = array_intersect_key($note->given, array_flip(['tasks', 'other', 'greased', 'puts_right', 'anchors']));
+        if ($ofService !== []) {
+            Gate::forUser($note->by())->authorize('service', $note->machine());
+        }
+    }
+
+    /** @return array<string, Entry> what lifted the stand-downs of an entry, by the spot and check of their acts */
+    private static function lifted(Machine $machine, Entry $wrong): array
+    {
+        $said = StandDowns::of($machine);
+
+        return $wrong->acts()->standing()->where('verdict', Verdict::StandDown)->get()
+            ->mapWithKeys(fn (Act $act): array => ["{$act->spot_id} {$act->check_key}" => $said->liftOf($act->uuid)])
+            ->filter()
+            ->all();
+    }
+
+    /**
+     * What was lifted before is lifted again where the correction tells it anew.
+     *
+     * @param  array<string, Entry>  $lifted
+     * @param  list<Act>  $written
+     */
+    private static function liftAgain(Machine $machine, array $lifted, array $written, Circumstances $circumstances): void
+    {
+        foreach ($written as $act) {
+            $lift = $act->verdict === Verdict::StandDown ? $lifted["{$act->spot_id} {$act->check_key}"] ?? null : null;
+            if ($lift !== null) {
+                StandDowns::lift($machine, [$act->uuid], $circumstances->saying(
+                    "Lifted before this was corrected: {$lift->note}",
+                ));
+            }
+        }
     }
 
     /** When the wrong entry happened, unless the correction says otherwise; its remark too. */

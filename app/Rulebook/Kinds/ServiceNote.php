@@ -10,7 +10,6 @@ use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
-use App\Logbook\StandDowns;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
@@ -64,9 +63,7 @@ final readonly class ServiceNote implements NoteKind
                 $reading->distance ? 'distance' : 'hours',
             );
         }
-        foreach (($this->writeActs)($machine, $entry, $acts, $note->circumstances) as $act) {
-            StandDowns::byAct($machine, $act, $note->circumstances);
-        }
+        ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);

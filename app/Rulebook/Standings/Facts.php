@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Rulebook\Standings;
 
 use App\Logbook\DecisionKind;
-use App\Logbook\Entry;
 use App\Logbook\Readings\Reading;
 use App\Logbook\Readings\WeeklyReadings;
 use App\Logbook\StandDowns;
@@ -43,7 +42,7 @@ final readonly class Facts
      */
     private Collection $decided;
 
-    /** @var Collection<int, Entry> by machine id */
+    /** @var Collection<int, StandDowns> by machine id, of those that stand down */
     private Collection $stands;
 
     /** @param  list<Machine>  $machines with meters */
@@ -60,7 +59,7 @@ final readonly class Facts
             && $rule->line->task->check !== null;
         $this->acts = NewestActs::at($this->spotIds(fn (): bool => true), $this->spotIds($isFitFound), $yard);
         $this->decided = $this->rowsDecided($ids);
-        $this->stands = StandDowns::of($ids);
+        $this->stands = StandDowns::standingOf($ids);
     }
 
     /** @return array<int, Reading> the newest reading by meter id */
@@ -99,7 +98,7 @@ final readonly class Facts
         return $facts;
     }
 
-    public function standDown(Machine $machine): ?Entry
+    public function standDowns(Machine $machine): ?StandDowns
     {
         return $this->stands[$machine->id] ?? null;
     }

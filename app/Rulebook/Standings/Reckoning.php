@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Rulebook\Standings;
 
-use App\Logbook\Entry;
 use App\Logbook\Readings\Reading;
+use App\Logbook\StandDowns;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Meter;
@@ -49,8 +49,8 @@ final readonly class Reckoning
 
     private Point $now;
 
-    /** The entry that stood the machine down, if it still is. */
-    public ?Entry $standDown;
+    /** What keeps people off the machine, if anything does. */
+    public ?StandDowns $standDowns;
 
     private function __construct(
         public Machine $machine,
@@ -62,7 +62,7 @@ final readonly class Reckoning
         $this->latest = $facts->latest($machine);
         $this->facts = $facts->ofRules($machine);
         $this->rules = $facts->rules($machine);
-        $this->standDown = $facts->standDown($machine);
+        $this->standDowns = $facts->standDowns($machine);
         $this->hours = $this->learn($facts->history($machine, distance: false));
         $this->km = $this->learn($facts->history($machine, distance: true));
         $this->now = new Point($this->run(distance: false), $this->run(distance: true), $today);
@@ -114,7 +114,7 @@ final readonly class Reckoning
     /** The machine's state as the yard shows it: stood down, or what its rulebook says, most urgent first. */
     public function state(): string
     {
-        return $this->standDown === null ? $this->outlook->state()->value : 'stood_down';
+        return $this->standDowns === null ? $this->outlook->state()->value : 'stood_down';
     }
 
     public function now(): Point

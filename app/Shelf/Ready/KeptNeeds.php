@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** What was reckoned of the needs of many machines, kept until anything that it rests on changes. */
 final readonly class KeptNeeds
 {
-    private const MINUTES = 60;
+    private const HOURS = 24;
 
     public function __construct(private Yard $yard)
     {
@@ -25,15 +25,37 @@ final readonly class KeptNeeds
      */
     public function of(array $asked, \Closure $reckon): string
     {
-        $key = 'needs '.md5(json_encode($asked, JSON_THROW_ON_ERROR));
+        $key = self::key($asked);
         $stamp = $this->stamp();
         $kept = Cache::get($key);
         if (! is_array($kept) || $kept['stamp'] !== $stamp) {
             $kept = ['stamp' => $stamp, 'answer' => json_encode($reckon(), JSON_THROW_ON_ERROR)];
-            Cache::put($key, $kept, now()->addMinutes(self::MINUTES));
+            Cache::put($key, $kept, now()->addHours(self::HOURS));
         }
 
         return $kept['answer'];
+    }
+
+    /**
+     * What was reckoned last, whether or not it still holds.
+     *
+     * @param  array<mixed>  $asked
+     * @return array{answer: array<string, mixed>, is_behind: bool}|null
+     */
+    public function last(array $asked): ?array
+    {
+        $kept = Cache::get(self::key($asked));
+
+        return ! is_array($kept) ? null : [
+            'answer' => json_decode($kept['answer'], true, flags: JSON_THROW_ON_ERROR),
+            'is_behind' => $kept['stamp'] !== $this->stamp(),
+        ];
+    }
+
+    /** @param  array<mixed>  $asked */
+    private static function key(array $asked): string
+    {
+        return 'needs '.md5(json_encode($asked, JSON_THROW_ON_ERROR));
     }
 
     /** Another one whenever a fact, a supply, or the day is another. */

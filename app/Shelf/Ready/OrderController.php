@@ -4,23 +4,19 @@ declare(strict_types=1);
 
 namespace App\Shelf\Ready;
 
-use App\Machines\Yard;
-use App\Rulebook\Standings\DueTasks;
-use Core\Form\Written;
-use Core\Measure\Day;
-use Core\Supply\Need\OrderTime;
+use App\Machines\Machine;
 use Core\Supply\Need\Preference;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
-/** What to order for the next three months, and by when. */
+/** What to order. Where there are many machines nobody waits until it is reckoned: what was reckoned last is shown meanwhile. */
 final readonly class OrderController
 {
-    /** What falls due on a machine within so many days is done together. Common practice, no source. */
-    private const DAYS_TOGETHER = 14;
+    /** Machines whose orders are reckoned while somebody waits. */
+    private const AT_ONCE = 150;
 
-    public function __construct(private ReadyWorks $works, private KeptNeeds $kept, private Yard $yard)
+    public function __construct(private KeptNeeds $kept)
     {
     }
 
@@ -29,55 +25,20 @@ final readonly class OrderController
         $preference = Preference::from($request->validate([
             'preference' => ['sometimes', Rule::enum(Preference::class)],
         ])['preference'] ?? Preference::Makers->value);
-
-        return JsonResponse::fromJsonString(
-            $this->kept->of(['orders', $preference->value], fn (): array => $this->orders($preference)),
-        );
-    }
-
-    /** @return array<string, mixed> as the contract's `Orders` */
-    private function orders(Preference $preference): array
-    {
-        $today = $this->yard->today();
-        $until = Day::of(Day::number($today) + DueTasks::DAYS_AHEAD);
-        $needs = app(ReadyNeeds::class)->of($this->eachTime($until, Day::number($today)), $preference);
-        $orders = array_map(function (array $line) use ($today): array {
-            $time = OrderTime::of(
-                new \DateTimeImmutable(($line['lacking_on'] ?? $today->format('Y-m-d')).'T00:00:00Z'),
-                $line['delivery_days'],
-                $today,
-            );
-
-            return [
-                ...array_diff_key($line, ['delivery_days' => true]),
-                'order_by' => Written::day($time->by),
-                'is_now' => $time->isNow,
-                'why' => $time->why,
-            ];
-        }, $needs['to_buy']);
-        usort($orders, fn (array $one, array $other): int => [! $one['is_now'], $one['order_by'] ?? '9', $one['name']]
-            <=> [! $other['is_now'], $other['order_by'] ?? '9', $other['name']]);
-
-        return [
-            'until' => $until->format('Y-m-d'),
-            'orders' => $orders,
-            ...array_intersect_key($needs, array_flip(['preference', 'costs', 'currency', 'unknown'])),
-        ];
-    }
-
-    /** @return list<ReadyWork> each task as often as it will come */
-    private function eachTime(\DateTimeImmutable $until, int $today): array
-    {
-        $works = [];
-        foreach ($this->works->dueBy($until) as $work) {
-            foreach ($work->due->days ?? [] as $day) {
-                $day = max($day, $today);
-                if ($day <= Day::number($until)) {
-                    $works[] = $work->onVisit(intdiv($day - $today, self::DAYS_TOGETHER), $day);
-                }
-            }
+        if (Machine::query()->where('retired', false)->count() <= self::AT_ONCE) {
+            return JsonResponse::fromJsonString($this->kept->of(
+                Orders::key($preference),
+                fn (): array => [...app(Orders::class)->reckoned($preference), 'is_behind' => false],
+            ));
+        }
+        $last = $this->kept->last(Orders::key($preference));
+        if ($last === null || $last['is_behind']) {
+            ReckonOrders::dispatch($preference);
         }
 
-        return $works;
+        return new JsonResponse([
+            ...$last['answer'] ?? app(Orders::class)->none($preference),
+            'is_behind' => $last['is_behind'] ?? true,
+        ]);
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Upkeep\Night;
 
 use App\Machines\Yard;
+use App\Shelf\Ready\ReckonOrders;
 use App\Yard\YardLine;
 use Carbon\CarbonImmutable;
+use Core\Supply\Need\Preference;
 
 /** What falls due moves on with the day: every machine's line is reckoned before anybody looks. */
 final class ReckonTheDay implements NightWork
@@ -29,6 +31,9 @@ final class ReckonTheDay implements NightWork
     public function do(Yard $yard): string
     {
         YardLine::bringUpToDate($yard);
+        foreach (Preference::cases() as $preference) {
+            ReckonOrders::dispatch($preference);
+        }
 
         return 'What falls due is reckoned for '.$yard->today()->format('j F').'.';
     }

@@ -59,7 +59,7 @@ final readonly class AcceptNote implements NoteKind
             Findings::open([$machine->id])[$machine->id] ?? [],
             fn (FindingThread $finding): bool => $finding->latest()->check_key === $check,
         ))[0] ?? throw Refusal::field('check', "Nothing of that name is open on {$machine->name}.");
-        if ($open->verdict() === Verdict::StandDown) {
+        if ($open->seen() === Verdict::StandDown) {
             throw Refusal::field('check', 'What stands a machine down is mended, never accepted.');
         }
         $latest = $open->latest();
@@ -72,7 +72,7 @@ final readonly class AcceptNote implements NoteKind
             $latest->title,
             Outcome::Accepted,
             $check,
-            $open->verdict(),
+            $open->seen(),
             words: $loses === null ? $latest->words : "Loses {$loses} a year".($of === null ? '.' : ' of '.Plain::within($of->name).'.'),
             typed: $loses === null ? null : ['loses_a_year' => $loses, 'of' => $of?->key],
             note: $note->circumstances->note,

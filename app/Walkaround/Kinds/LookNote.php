@@ -10,7 +10,6 @@ use App\Logbook\Acts\PutRight;
 use App\Logbook\Acts\WriteActs;
 use App\Logbook\EntryKind;
 use App\Logbook\OccasionOf;
-use App\Logbook\StandDowns;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Spot;
@@ -82,7 +81,6 @@ final readonly class LookNote implements NoteKind
         $acts = $this->acts($note, $said, $check, $judged);
         $entry = $this->occasion->entry($note, EntryKind::Found);
         [$act] = ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
-        StandDowns::byAct($machine, $act, $note->circumstances);
         $act->load('photos')->setRelation('person', $note->circumstances->by);
 
         return new Written($entry->id, ['act' => $act->toRecord()]);

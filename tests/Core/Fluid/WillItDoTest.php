@@ -210,6 +210,25 @@ final class WillItDoTest extends TestCase
             'no',
             'silicone',
         ];
+        // FMVSS 116: DOT 5 is silicone; DOT 3, 4 and 5.1 are glycol (value from memory).
+        foreach ([
+            'DOT 5 in a glycol system' => [['designations' => ['DOT 5']], ['chemistry' => 'glycol']],
+            'DOT 4 in a silicone system' => [['designations' => ['DOT 4']], ['chemistry' => 'silicone']],
+            'DOT 5.1 in a silicone system' => [['designations' => ['DOT 5.1']], ['chemistry' => 'silicone']],
+            'silicone in a DOT 3 system' => [['chemistry' => 'silicone'], ['designations' => ['DOT 3']]],
+            'glycol in a DOT 5 system' => [['chemistry' => 'glycol'], ['designations' => ['DOT 5']]],
+            'DOT 5 under the maker\'s own name' => [['designations' => ['DOT 5'], 'makers_own' => 'Own Brake'], ['chemistry' => 'glycol', 'makers_own' => 'Own Brake']],
+            'a label that says both' => [['designations' => ['DOT 5'], 'chemistry' => 'glycol'], ['chemistry' => 'glycol']],
+        ] as $name => [$bottle, $book]) {
+            yield $name => [['kind' => 'brake_fluid', ...$bottle], ['kind' => 'brake', 'specification' => ['kind' => 'brake_fluid', ...$book]], [], 'no', 'silicone'];
+        }
+        yield 'DOT 4 in a glycol system' => [
+            ['kind' => 'brake_fluid', 'designations' => ['DOT 4']],
+            ['kind' => 'brake', 'specification' => ['kind' => 'brake_fluid', 'chemistry' => 'glycol']],
+            [],
+            'yes',
+            '',
+        ];
         yield 'DOT 5.1 in a DOT 4 system' => [
             ['kind' => 'brake_fluid', 'designations' => ['DOT 5.1']],
             ['kind' => 'brake', 'specification' => ['kind' => 'brake_fluid', 'designations' => ['DOT 4']]],

@@ -323,6 +323,13 @@ final class ProcedureTest extends TestCase
         $oil = fn (array ...$openings): array => [['key' => 'oil', 'kind' => 'engine', 'openings' => $openings]];
         yield 'no way out' => [['tasks' => $change, 'compartments' => $oil(['key' => 'c', 'role' => 'fill'])], 'compartments', 'nothing says how it is emptied'];
         yield 'no way in' => [['tasks' => $change, 'compartments' => $oil(['key' => 'd', 'role' => 'drain'])], 'compartments', 'nothing says where it is filled'];
+        $way = fn (string $way, array ...$openings): array => [['tasks' => $change, 'compartments' => [['drain_way' => $way, ...$oil(...$openings)[0]]]], 'compartments', 'nothing says how it is emptied'];
+        yield 'suction and no place to suck at' => $way('suction', ['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']);
+        yield 'a plug that is not there' => $way('plug', ['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'draw']);
+        yield 'a filter that is not there' => $way('filter', ['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']);
+        $brakes = [['key' => 'oil', 'kind' => 'brake', 'openings' => [['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'draw']]]];
+        yield 'brake fluid' => [['tasks' => $change, 'compartments' => $brakes], 'compartments', 'bled by their own procedure'];
+        yield 'an opening of the brakes' => [['tasks' => [['act' => 'replace', 'at' => 'd']], 'compartments' => $brakes], 'compartments', 'not led yet'];
         yield 'nothing to do' => [['tasks' => []], 'tasks', 'Say what is to be done.'];
         yield 'nowhere' => [['tasks' => [['act' => 'clean', 'at' => 'x']]], 'tasks.0.at', 'has the key "x"'];
         yield 'a key twice' => [['tasks' => $change, 'compartments' => $oil(['key' => 'oil', 'role' => 'fill'])], 'compartments.0.openings.0.key', 'keys are unique'];

@@ -54,10 +54,11 @@ final class RandomService
             tightened: $this->pick(Tightened::cases()),
             schools: $this->schools($seed),
         );
-        $kinds = $this->random->pickArrayKeys(CompartmentKind::cases(), $this->upTo(1, 5));
+        $led = array_values(array_filter(CompartmentKind::cases(), fn (CompartmentKind $kind): bool => $kind !== CompartmentKind::Brake));
+        $kinds = $this->random->pickArrayKeys($led, $this->upTo(1, 5));
         foreach ($kinds as $number => $kind) {
             // Some name their places by bare numbers.
-            $this->compartment($seed % 2 === 0 ? "{$number}" : "c{$number}", CompartmentKind::cases()[$kind]);
+            $this->compartment($seed % 2 === 0 ? "{$number}" : "c{$number}", $led[$kind]);
         }
         for ($loose = $this->upTo(0, 3); $loose > 0; $loose--) {
             $this->parts[] = new Part("p{$loose}", $this->pick(PartKind::cases()), "part {$loose}", loose: $this->oneIn(3) ? ['spring'] : []);
