@@ -10,9 +10,11 @@ use App\Contract\Refusal;
 use App\Contract\RoomToWrite;
 use App\Contract\SecurityHeaders;
 use App\Contract\TrustProxies;
-use App\People\FewTries;
 use App\People\ResetKeeper;
-use App\People\SessionOrToken;
+use App\People\Session\EndedAccess;
+use App\People\Session\FewTries;
+use App\People\Session\PrintKeeperCode;
+use App\People\Session\SessionOrToken;
 use App\Upkeep\Commands\DoNightWorkNow;
 use App\Upkeep\Commands\MakeBackup;
 use App\Upkeep\Commands\TellStatus;
@@ -34,7 +36,7 @@ use Illuminate\Support\Facades\Log;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
-    ->withCommands([RebuildYard::class, ResetKeeper::class, LoadDemo::class, DemoAccounts::class, MakeBackup::class, UnpackBackup::class, TellStatus::class, DoNightWorkNow::class])
+    ->withCommands([RebuildYard::class, ResetKeeper::class, PrintKeeperCode::class, LoadDemo::class, DemoAccounts::class, MakeBackup::class, UnpackBackup::class, TellStatus::class, DoNightWorkNow::class])
     ->withSchedule(fn (Schedule $schedule) => $schedule->call(new NightWorks)->name('night')->everyMinute()->withoutOverlapping(10))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, RoomToWrite::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
@@ -47,7 +49,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->report(fn (Throwable $fault) => Log::error(FaultReport::of($fault)))->stop();
         $exceptions->dontReport([Refusal::class, BadInput::class, UnknownCalculator::class]);
-        $exceptions->render(fn (Throwable $thrown, Request $request) => $request->is('api/*') ? Problem::from($thrown)->toResponse($request) : null);
+        $exceptions->render(fn (Throwable $thrown, Request $request) => $request->is('api/*') ? (app(EndedAccess::class)->problem($thrown) ?? Problem::from($thrown))->toResponse($request) : null);
     })
     ->create();
 

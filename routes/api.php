@@ -13,8 +13,11 @@ use App\Machines\SpotController;
 use App\Notes\NoteController;
 use App\People\Person;
 use App\People\PersonController;
-use App\People\SessionController;
-use App\People\TokenController;
+use App\People\Session\InvitationController;
+use App\People\Session\PasswordController;
+use App\People\Session\SessionController;
+use App\People\Session\SignInController;
+use App\People\Token\TokenController;
 use App\Reckoner\ReckonController;
 use App\Rulebook\ChartController;
 use App\Rulebook\RulebookController;
@@ -37,6 +40,9 @@ use App\Yard\PlateController;
 use App\Yard\YardController;
 use Illuminate\Support\Facades\Route;
 
+// An id is a number and nothing else: the database would read more into it.
+Route::patterns(array_fill_keys(['machine', 'rule', 'person', 'supply', 'list', 'thing', 'link', 'feed', 'signIn'], '[0-9]{1,18}'));
+
 Route::get('openapi.yaml', [ApiDocs::class, 'contract']);
 Route::get('docs', [ApiDocs::class, 'readable']);
 Route::get('health', [ComputerController::class, 'health']);
@@ -45,6 +51,7 @@ Route::get('counter/{token}', [ListController::class, 'counter']);
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('first-keeper', [SessionController::class, 'firstKeeper']);
+Route::post('invitation', [InvitationController::class, 'accept']);
 
 Route::middleware('auth:sanctum')->group(function (): void {
     $may = fn (string $ability, string $on): string => "can:{$ability},{$on}";
@@ -57,19 +64,22 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware($may('keepOwn', Person::class))->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
-        Route::put('password', [PersonController::class, 'changePassword']);
+        Route::put('password', [PasswordController::class, 'update']);
+        Route::get('sign-ins', [SignInController::class, 'index']);
+        Route::delete('sign-ins/{signIn}', [SignInController::class, 'destroy']);
         Route::get('tokens', [TokenController::class, 'index']);
         Route::post('tokens', [TokenController::class, 'store'])->middleware('once:secret');
         Route::get('calendar-feeds', [CalendarFeedController::class, 'index']);
         Route::post('calendar-feeds', [CalendarFeedController::class, 'store'])->middleware('once:secret');
         Route::delete('calendar-feeds/{feed}', [CalendarFeedController::class, 'destroy']);
-        Route::delete('tokens/{token}', [TokenController::class, 'destroy']);
+        Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->where('token', '[0-9]{1,18}');
     });
 
     Route::middleware($may('manage', Person::class))->group(function (): void {
         Route::get('people', [PersonController::class, 'index']);
         Route::post('people', [PersonController::class, 'store'])->middleware('once');
         Route::patch('people/{person}', [PersonController::class, 'update']);
+        Route::post('people/{person}/invitation', [InvitationController::class, 'store'])->middleware('once:secret');
     });
 
     Route::middleware($may('view', Machine::class))->group(function (): void {
@@ -129,7 +139,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('machines/{machine}/spots', [SpotController::class, 'store'])->middleware('once');
         Route::post('machines/{machine}/usual-spots', [SpotController::class, 'usual'])->middleware('once');
         Route::post('machines/{machine}/spot-suggestions', [SpotController::class, 'suggest']);
-        Route::patch('spots/{spot}', [SpotController::class, 'update']);
+        Route::patch('spots/{spot}', [SpotController::class, 'update'])->where('spot', '[0-9]{1,18}');
         Route::put(
             'machines/{machine}/compartments/{spot:key}',
             [CompartmentController::class, 'update'],
@@ -149,9 +159,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('lists', [ListController::class, 'store'])->middleware('once');
         Route::patch('lists/{list}', [ListController::class, 'update']);
         Route::post('lists/{list}/things', [ListController::class, 'want'])->middleware('once');
-        Route::delete('lists/{list}/things/{thing}', [ListController::class, 'unwant'])->whereNumber('thing');
+        Route::delete('lists/{list}/things/{thing}', [ListController::class, 'unwant']);
         Route::post('lists/{list}/links', [ListController::class, 'link'])->middleware('once:secret');
-        Route::delete('lists/{list}/links/{link}', [ListController::class, 'unlink'])->whereNumber('link');
+        Route::delete('lists/{list}/links/{link}', [ListController::class, 'unlink']);
     });
 
     Route::middleware('once')->group(function () use ($may): void {

@@ -58,6 +58,7 @@ const LabelsPage = lazy(() => import('./walkaround/LabelsPage'));
 const FindingPage = lazy(() => import('./walkaround/FindingPage'));
 const ChecksPage = lazy(() => import('./walkaround/ChecksPage'));
 const LookPage = lazy(() => import('./walkaround/LookPage'));
+const WelcomePage = lazy(() => import('./people/WelcomePage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));
 
 /** The one page that needs no signing in, the list for the counter; else the gate. */
@@ -75,6 +76,7 @@ export function App() {
 /** The yard to whoever is signed in; otherwise where one signs in. */
 function Gate() {
   const session = useQuery(sessionQuery);
+  const invited = useMatch('/welcome') !== null;
   if (session.isPending || session.isError) {
     return (
       <>
@@ -83,14 +85,20 @@ function Gate() {
       </>
     );
   }
-  const { person, first_visit: firstVisit, yard } = session.data;
+  const { person, first_visit: firstVisit, needs_code: needsCode, ended, yard } = session.data;
   if (firstVisit)
     return (
       <Suspense fallback={<Reading />}>
-        <FirstKeeper />
+        <FirstKeeper needsCode={needsCode} />
       </Suspense>
     );
-  if (!person) return <SignIn yard={yard} />;
+  if (invited && !person)
+    return (
+      <Suspense fallback={<Reading />}>
+        <WelcomePage yard={yard} />
+      </Suspense>
+    );
+  if (!person) return <SignIn yard={yard} ended={ended} />;
   return (
     <Routes>
       <Route element={<Shell person={person} yardName={yard} />}>

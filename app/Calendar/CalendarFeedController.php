@@ -44,9 +44,10 @@ final class CalendarFeedController
         );
     }
 
-    public function destroy(Request $request, CalendarFeed $feed): Response
+    /** Of another's it is not told whether there is one. */
+    public function destroy(Request $request, string $feed): Response
     {
-        CalendarFeed::query()->where('person_id', $this->person($request)->id)->findOrFail($feed->id)->delete();
+        CalendarFeed::query()->where('person_id', $this->person($request)->id)->findOrFail($feed)->delete();
 
         return new Response('', 204);
     }

@@ -16,9 +16,12 @@ final class FaultReport
 
     public static function of(\Throwable $fault): string
     {
-        $what = $fault instanceof QueryException
-            ? "SQL {$fault->getCode()} in {$fault->getSql()}"
-            : $fault->getMessage();
+        $what = match (true) {
+            $fault instanceof QueryException => "SQL {$fault->getCode()} in {$fault->getSql()}",
+            // Whatever the framework made of it, its message carries the statement with its values.
+            $fault instanceof \PDOException => "SQL {$fault->getCode()}",
+            default => self::withoutQuoted($fault->getMessage()),
+        };
         $line = sprintf(
             "%s: %s at %s:%d\n%s",
             $fault::class,
@@ -29,5 +32,11 @@ final class FaultReport
         );
 
         return mb_strcut(mb_scrub($line), 0, self::LONGEST);
+    }
+
+    /** What stands in quotes may have been typed. */
+    private static function withoutQuoted(string $message): string
+    {
+        return (string) preg_replace('/"[^"]*"?|\'[^\']*\'?|`[^`]*`?/u', '"…"', mb_scrub($message));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Contract;
 
+use Illuminate\Contracts\Database\ConcurrencyErrorDetector;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
@@ -30,13 +32,13 @@ final class KeepOnce
     public function handle(Request $request, \Closure $next, ?string $secret = null): Response
     {
         $key = $request->header('Idempotency-Key');
-        if ($key !== null && ($key === '' || strlen($key) > self::LONGEST_KEY)) {
+        if ($key !== null && preg_match('/^[\x21-\x7E][\x20-\x7E]{0,'.(self::LONGEST_KEY - 1).'}$/D', $key) !== 1) {
             throw new Refusal(
                 new Problem(
                     400,
                     'bad-key',
                     'The key cannot be used',
-                    'An Idempotency-Key has 1 to '.self::LONGEST_KEY.' characters.',
+                    'An Idempotency-Key has 1 to '.self::LONGEST_KEY.' characters of ASCII.',
                 ),
             );
         }
@@ -48,6 +50,7 @@ final class KeepOnce
                     return $kept;
                 }
                 $response = $next($request);
+                self::raiseConcurrency($response);
                 if ($response->getStatusCode() >= 400) {
                     throw new RolledBack;
                 }
@@ -60,6 +63,24 @@ final class KeepOnce
         } catch (RolledBack) {
             return $response;
         }
+    }
+
+    /**
+     * By now the router has made an answer of what was thrown. Where others barred the way it is thrown again, so that the
+     * whole is tried again from the beginning; what was read before is read anew.
+     */
+    private static function raiseConcurrency(Response $response): void
+    {
+        $thrown = $response->exception ?? null;
+        if (! $thrown instanceof \Throwable || ! app(ConcurrencyErrorDetector::class)->causedByConcurrencyError($thrown)) {
+            return;
+        }
+        app()->forgetScopedInstances();
+        $route = request()->route();
+        foreach ($route->parameters() as $name => $bound) {
+            $route->setParameter($name, $bound instanceof Model ? $bound->fresh() ?? $bound : $bound);
+        }
+        throw $thrown;
     }
 
     /**

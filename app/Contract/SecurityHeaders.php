@@ -35,7 +35,9 @@ final readonly class SecurityHeaders
             ]),
             'X-Frame-Options' => 'DENY',
             'X-Content-Type-Options' => 'nosniff',
-            'Referrer-Policy' => 'same-origin',
+            // Who knows such an address may read it: it is told to no other site.
+            'Referrer-Policy' => $request->is('counter/*', 'api/counter/*', 'api/calendar/*', 'welcome') ? 'no-referrer' : 'same-origin',
+            'X-Robots-Tag' => 'noindex, nofollow',
             'Permissions-Policy' => 'camera=(self), geolocation=(), microphone=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
         ]);

@@ -7,6 +7,7 @@ namespace App\Logbook;
 use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\Machines\Machine;
+use App\Notes\KnownJobs;
 use App\People\Person;
 use Carbon\CarbonImmutable;
 use Core\Machine\SafetyWords;
@@ -20,7 +21,7 @@ final readonly class TakingBack
 {
     private const HOURS = 24;
 
-    public function __construct(private LaterJobs $laterJobs)
+    public function __construct(private KnownJobs $jobs)
     {
     }
 
@@ -54,7 +55,7 @@ final readonly class TakingBack
     private function isSlip(Entry $word, CarbonImmutable $at): bool
     {
         $restsOnIt = StandDowns::said()->where('machine_id', $word->machine_id)->where('id', '>', $word->id)->exists()
-            || ($word->machine !== null && $this->laterJobs->exist($word->machine, $word->written_at));
+            || ($word->machine !== null && $this->jobs->wereMadeSince($word->machine, $word->written_at));
 
         return SafetyWords::isSlip($word->happened_at, $at, $restsOnIt);
     }

@@ -48,7 +48,7 @@ final readonly class WriteNotes
         'confirmed_because',
     ];
 
-    public function __construct(private NoteKinds $kinds, private Yard $yard)
+    public function __construct(private NoteKinds $kinds, private KnownJobs $jobs, private Yard $yard)
     {
     }
 
@@ -185,6 +185,9 @@ final readonly class WriteNotes
             'round.started_at' => ['required_with:round', When::rule()],
             ...$kind->rules($machine),
         ], $kind->messages())->validate();
+        if (isset($note['job']) && ($machine === null || ! $this->jobs->has($machine, $note['job']))) {
+            throw Refusal::field('job', 'There is no such job on this machine.');
+        }
         $happened = isset($note['on']) ? When::read($note['on'], $this->yard, 'on') : $when;
         $words = implode(' ', array_filter([$note['note'] ?? null, isset($note['on']) ? null : $when->doubt])) ?: null;
 

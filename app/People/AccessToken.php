@@ -10,6 +10,14 @@ use Laravel\Sanctum\PersonalAccessToken;
 /** A personal token. When it was last used is written to the minute, not at every request. */
 final class AccessToken extends PersonalAccessToken
 {
+    /** A token lets in as long as its owner may come in themselves, and nothing has ended all that let them in. */
+    public function lets(): bool
+    {
+        $owner = $this->tokenable;
+
+        return $owner instanceof Person && $owner->active && $owner->epoch === (int) $this->getAttribute('epoch');
+    }
+
     private const SECONDS_BETWEEN_USES = 60;
 
     protected $table = 'personal_access_tokens';

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Contract\Versioned;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -29,6 +30,9 @@ final class Person extends User
     use HasApiTokens, Versioned;
 
     protected $table = 'people';
+
+    /** By which sign-in they ask now; null with a token. */
+    public ?int $signIn = null;
 
     protected $guarded = [];
 
@@ -64,17 +68,25 @@ final class Person extends User
         );
     }
 
-    /** What a session is given at sign-in; it holds as long as the epoch does. */
-    public function getAuthIdentifier(): string
+    /** @return HasMany<SignIn, $this> */
+    public function signIns(): HasMany
     {
-        return "{$this->id} {$this->epoch}";
+        return $this->hasMany(SignIn::class);
     }
 
-    /** Ends every session, token and calendar address of this person; to be saved by the caller. */
+    /** What a session is given at sign-in; it holds as long as the epoch and the sign-in do. */
+    public function getAuthIdentifier(): string
+    {
+        return "{$this->id} {$this->epoch} {$this->signIn}";
+    }
+
+    /** Ends whatever lets this person in, or was given out in their name; to be saved by the caller, who has the row locked. */
     public function endAccess(): static
     {
         $this->epoch++;
         $this->tokens()->delete();
+        $this->signIns()->delete();
+        Invitation::query()->whereKey($this->id)->delete();
         event(new AccessEnded($this));
 
         return $this;

@@ -8,16 +8,13 @@ use App\Contract\Refusal;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
 /** The yard's accounts, kept by its keepers. */
 final class PersonController
 {
-    /** At one's present password, within a minute. */
-    private const TRIES = 5;
-
     public function index(): JsonResponse
     {
         return new JsonResponse(
@@ -29,7 +26,8 @@ final class PersonController
     {
         $given = $request->validate($this->rules(null, $request->input('sign_in_name')));
         $person = $this->orNameTaken(
-            fn (): Person => Person::query()->create([...$this->columns($given), 'password' => $given['password']]),
+            // Whoever is invited chooses a password; until then there is none that anybody knows.
+            fn (): Person => Person::query()->create([...$this->columns($given), 'password' => $given['password'] ?? Str::random(40)]),
         );
         $person->mayUseOnly($given['machine_ids'] ?? []);
 
@@ -56,26 +54,6 @@ final class PersonController
         }, fn (Person $current): array => $current->toAccount()));
 
         return $changed->respond($changed->toAccount());
-    }
-
-    /** Anybody changes their own password, knowing the present one. */
-    public function changePassword(Request $request, FewTries $tries): JsonResponse
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-        // Counted before anything that was sent is looked at.
-        $tries->count("password:{$person->id}", self::TRIES);
-        $given = $request->validate([
-            'present' => ['required', 'string', 'max:200', 'current_password:web'],
-            'password' => NewPassword::rules($person->sign_in_name),
-        ]);
-        $person->fill(['password' => $given['password']])->endAccess()->save();
-        // Every other session has ended with the old password; this one goes on.
-        Auth::guard('web')->login($person);
-        $request->session()->regenerate();
-        $tries->forget("password:{$person->id}");
-
-        return new JsonResponse($person->toAccount());
     }
 
     /** The yard's own row is locked, so that two keepers who demote each other do it one after the other. */
@@ -132,7 +110,7 @@ final class PersonController
                 Rule::unique('people', 'sign_in_name')->ignore($person),
             ],
             'password' => [
-                ...$person === null ? [] : ['sometimes'],
+                'sometimes',
                 ...NewPassword::rules($signInName ?? $person?->sign_in_name),
             ],
             'role' => [...$needed, Rule::enum(Role::class)],

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Bench\JobsMadeLater;
+use App\Bench\JobsOfMachines;
 use App\Bench\Kinds\SignOffNote;
 use App\Bench\Kinds\StepNote;
 use App\Calendar\CalendarFeed;
-use App\Contract\EarlyLengths;
+use App\Contract\Input\StrictValidator;
 use App\Logbook\Acts\GreaseIntervals;
 use App\Logbook\Acts\WhatMeets;
 use App\Logbook\Entry;
@@ -24,7 +24,6 @@ use App\Logbook\Kinds\ReminderNote;
 use App\Logbook\Kinds\StandDownNote;
 use App\Logbook\Kinds\StrikeNote;
 use App\Logbook\Kinds\TopUpNote;
-use App\Logbook\LaterJobs;
 use App\Logbook\Readings\ReadingChanged;
 use App\Machines\CheckLists;
 use App\Machines\FactsChanged;
@@ -32,14 +31,17 @@ use App\Machines\Machine;
 use App\Machines\MachinePolicy;
 use App\Machines\SpotChanged;
 use App\Machines\Yard;
+use App\Notes\KnownJobs;
 use App\Notes\NoteKinds;
 use App\People\AccessEnded;
 use App\People\AccessToken;
-use App\People\PeopleByEpoch;
 use App\People\Person;
 use App\People\PersonPolicy;
-use App\People\SessionFiles;
-use App\People\TokenAbility;
+use App\People\Session\EndedAccess;
+use App\People\Session\KnownDevice;
+use App\People\Session\PeopleByEpoch;
+use App\People\Session\SessionFiles;
+use App\People\Token\TokenAbility;
 use App\Rulebook\Kinds\CallNote;
 use App\Rulebook\Kinds\CorrectionNote;
 use App\Rulebook\Kinds\ServiceNote;
@@ -55,6 +57,7 @@ use App\Shelf\Kinds\BoughtNote;
 use App\Shelf\Kinds\CollectedNote;
 use App\Shelf\Kinds\CountedNote;
 use App\Shelf\Kinds\GatherNote;
+use App\Shelf\Ready\CounterLink;
 use App\Walkaround\Kinds\AcceptNote;
 use App\Walkaround\Kinds\EndNote;
 use App\Walkaround\Kinds\GreaseNote;
@@ -67,6 +70,7 @@ use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Translation\Translator;
+use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
@@ -118,6 +122,8 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         Sanctum::usePersonalAccessTokenModel(AccessToken::class);
+        Sanctum::authenticateAccessTokensUsing(fn (AccessToken $token, bool $isValid): bool => $isValid && $token->lets());
+        $this->app->scoped(EndedAccess::class);
         if (PHP_SAPI === 'fpm-fcgi') {
             $this->keepConnections();
         }
@@ -125,7 +131,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Yard::class, fn (): Yard => Yard::query()->firstOrFail());
         $this->app->bind(GreaseIntervals::class, RuleIntervals::class);
         $this->app->bind(KeptStandings::class, KeptLines::class);
-        $this->app->bind(LaterJobs::class, JobsMadeLater::class);
+        $this->app->bind(KnownJobs::class, JobsOfMachines::class);
         $this->app->singleton(NoteKinds::class, function (Application $app): NoteKinds {
             $kinds = new NoteKinds($app);
             $kinds->register(self::NOTES);
@@ -157,6 +163,7 @@ final class AppServiceProvider extends ServiceProvider
             fn (Application $app, array $config): PeopleByEpoch => new PeopleByEpoch(
                 $app->make('hash'),
                 $config['model'],
+                fn (): EndedAccess => $app->make(EndedAccess::class),
             ),
         );
         Gate::before(
@@ -164,8 +171,12 @@ final class AppServiceProvider extends ServiceProvider
         );
         Event::listen(
             AccessEnded::class,
-            fn (AccessEnded $ended) => CalendarFeed::query()->where('person_id', $ended->person->id)->delete(),
+            function (AccessEnded $ended): void {
+                CalendarFeed::query()->where('person_id', $ended->person->id)->delete();
+                CounterLink::query()->where('person_id', $ended->person->id)->delete();
+            },
         );
+        EncryptCookies::except(KnownDevice::cookie());
         $this->tieToMachines();
         $this->followFacts();
         ValidatorFactory::resolver(
@@ -175,7 +186,7 @@ final class AppServiceProvider extends ServiceProvider
                 array $rules,
                 array $messages,
                 array $attributes,
-            ): EarlyLengths => new EarlyLengths($translator, $data, $rules, $messages, $attributes),
+            ): StrictValidator => new StrictValidator($translator, $data, $rules, $messages, $attributes),
         );
     }
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Rulebook;
 
-use App\Contract\DayOfYear;
-use App\Contract\TypedNumber;
-use App\Contract\TypedVolume;
+use App\Contract\Input\DayOfYear;
+use App\Contract\Input\TypedNumber;
+use App\Contract\Input\TypedVolume;
 use App\Machines\SpotRequest;
 use App\Notes\Circumstances;
 use App\Notes\When;

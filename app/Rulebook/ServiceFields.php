@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rulebook;
 
-use App\Contract\TypedNumber;
+use App\Contract\Input\TypedNumber;
 use App\Logbook\Fluids\GivenFluid;
 use App\Logbook\Readings\MeterKind;
 use App\Machines\Machine;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
-use App\Contract\DayOfYear;
+use App\Contract\Input\DayOfYear;
 use App\Machines\SpotRequest;
 use Core\Inspect\Measurement;
 use Core\Inspect\RoundKind;

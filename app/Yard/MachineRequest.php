@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Contract\DayOfYear;
-use App\Contract\TypedNumber;
+use App\Contract\Input\DayOfYear;
+use App\Contract\Input\TypedNumber;
 use App\Machines\History;
 use App\Machines\Machine;
 use App\Notes\Circumstances;

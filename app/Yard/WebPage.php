@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Machines\Machine;
-use App\People\SessionController;
+use App\People\Session\SessionController;
 use App\Walkaround\WalkController;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\JsonResponse;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Contract\TypedQuantity;
-use App\Contract\TypedVolume;
+use App\Contract\Input\TypedQuantity;
+use App\Contract\Input\TypedVolume;
 use Core\Fluid\FluidSchool;
 use Core\Machine\Subject;
 use Core\Measure\Dimension;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Chart;
 
+use Core\Form\Csv;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
@@ -41,10 +42,7 @@ final class ChartCsv
             ];
         }
 
-        return implode(
-            '',
-            array_map(fn (array $cells): string => implode(',', array_map(self::cell(...), $cells))."\r\n", $lines),
-        );
+        return Csv::of($lines);
     }
 
     /** @return array<string, array{int, float}> the headings it is marked under, with what puts them in order */
@@ -69,13 +67,5 @@ final class ChartCsv
     private static function order(Interval $interval): float
     {
         return $interval->hours?->toFloat() ?? $interval->km?->toFloat() ?? (float) $interval->months;
-    }
-
-    /** Quoted where it must be; what a spreadsheet would take for a formula is kept from it by an apostrophe. */
-    private static function cell(string $text): string
-    {
-        $safe = preg_match('/^[=+\-@]/', $text) ? "'{$text}" : $text;
-
-        return preg_match('/[",;\t\r\n]|^\s|\s$/', $safe) ? '"'.str_replace('"', '""', $safe).'"' : $safe;
     }
 }

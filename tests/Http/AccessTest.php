@@ -76,7 +76,7 @@ final class AccessTest extends TestCase
     public function test_passwords_are_read_to_their_end_and_are_not_the_sign_in_name(): void
     {
         $this->as(Role::Keeper);
-        $long = str_repeat('a', 100);
+        $long = str_repeat('a goat ', 14);
         $person = fn (string $name, string $password) => $this->postJson(
             '/api/people',
             ['name' => 'P', 'sign_in_name' => $name, 'password' => $password, 'role' => 'operator'],
@@ -150,10 +150,12 @@ final class AccessTest extends TestCase
             ->assertOk()->headers
             ->getCookies();
         self::assertSame(
-            ['jardinier_'.substr(hash('sha256', (string) config('app.key')), 0, 10)],
+            ['jardinier_'.($own = substr(hash('sha256', (string) config('app.key')), 0, 10)), "jardinier_known_{$own}"],
             array_map(fn ($cookie): string => $cookie->getName(), $cookies),
         );
-        self::assertSame([true, 'lax'], [$cookies[0]->isHttpOnly(), $cookies[0]->getSameSite()]);
+        foreach ($cookies as $cookie) {
+            self::assertSame([true, 'lax'], [$cookie->isHttpOnly(), $cookie->getSameSite()]);
+        }
     }
 
     public function test_when_a_token_was_last_used_is_written_to_the_minute(): void

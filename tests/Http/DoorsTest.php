@@ -61,6 +61,9 @@ final class DoorsTest extends TestCase
         'PUT /machines/{machine}/shared-rulebook' => self::KEEPER,
         'DELETE /machines/{machine}/shared-rulebook' => self::KEEPER,
         'GET /people' => self::KEEPER, 'POST /people' => self::KEEPER, 'PATCH /people/{person}' => self::KEEPER,
+        'POST /people/{person}/invitation' => self::KEEPER,
+        'POST /invitation' => self::STRANGER,
+        'GET /sign-ins' => self::ALL, 'DELETE /sign-ins/{signIn}' => self::ALL,
         'GET /yard' => self::ALL,
         'GET /machines' => self::ALL,
         'GET /machines/{machine}' => self::ALL,
@@ -159,6 +162,7 @@ final class DoorsTest extends TestCase
                         '{token}' => 1,
                         '{name}' => 'convert',
                         '{feed}' => 1,
+                        '{signIn}' => 1,
                         '{check}' => 'leaks',
                         '{supply}' => Supply::query()->firstOrCreate(
                             ['name' => 'Oil'],

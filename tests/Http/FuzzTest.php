@@ -55,6 +55,7 @@ final class FuzzTest extends TestCase
             'supply' => (string) Supply::query()->create(['name' => 'Oil', 'label' => ['kind' => 'engine_oil']])->id,
             'token' => (string) $this->person(Role::Keeper)->createToken('x')->accessToken->getKey(),
             'feed' => '1',
+            'signIn' => '1',
             'photo' => (string) Str::uuid()];
     }
 

@@ -135,12 +135,31 @@ final class ServedTest extends PlainTestCase
         $answers = Visitor::together(
             array_map(fn (): \CurlHandle => self::$keeper->upload("/machines/{$machine}/photos", $form), range(1, 4)),
         );
+        $taken = array_count_values(array_column($answers, 'status'));
+        self::assertSame([], array_diff(array_keys($taken), [201, 429]), (string) json_encode($answers));
+        self::assertGreaterThan(0, $taken[201] ?? 0, 'one picture of a person at a time');
+        self::assertSame(201, Visitor::together([self::$keeper->upload("/machines/{$machine}/photos", $form)])[0]['status'], 'the same again is kept once');
         unlink($picture);
-        self::assertSame(
-            [201],
-            array_values(array_unique(array_column($answers, 'status'))),
-            (string) json_encode($answers),
-        );
+    }
+
+    /** Ten times as many in the long run. */
+    public function test_four_who_top_up_from_one_container_at_once_are_all_written_down(): void
+    {
+        $fluid = self::$keeper->ask('POST', '/supplies', ['kind' => 'fluid', 'name' => 'Served oil '.bin2hex(random_bytes(3)), 'label' => ['kind' => 'engine_oil', 'grade' => '10W-30'], 'sold_in' => [['size' => '205 L']]])['body']['id'];
+        $bought = ['id' => (string) Str::uuid(), 'kind' => 'bought', 'at' => ServedClock::now()->format(DATE_ATOM), 'supply' => $fluid, 'size' => '205 L', 'count' => 1];
+        self::assertSame('written', self::became(self::$keeper->ask('POST', '/notes', ['notes' => [$bought]])));
+        $container = self::$keeper->ask('GET', "/supplies/{$fluid}")['body']['containers'][0]['id'];
+        $machines = array_map(self::machine(...), range(1, 4));
+        $rounds = getenv('JARDINIER_LONG') ? 500 : 50;
+        $became = [];
+        for ($round = 0; $round < $rounds; $round++) {
+            $answers = Visitor::together(array_map(fn (int $machine): \CurlHandle => self::$keeper->request('POST', '/notes', ['notes' => [[
+                'id' => (string) Str::uuid(), 'kind' => 'top_up', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine,
+                'spot' => 'engine_oil', 'amount' => '10 mL', 'fluid' => $fluid, 'container' => $container, 'confirmed_because' => 'By the drum',
+            ]]], ['Idempotency-Key: '.Str::uuid()]), $machines));
+            $became = [...$became, ...array_map(self::became(...), $answers)];
+        }
+        self::assertSame(['written' => 4 * $rounds], array_count_values($became));
     }
 
     public function test_the_same_key_with_another_picture_is_another_request(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-use App\People\SessionFiles;
+use App\People\Session\SessionFiles;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Session;
 

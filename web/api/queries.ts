@@ -15,6 +15,11 @@ export const sessionQuery = queryOptions({
   staleTime: 60_000,
 });
 
+export const signInsQuery = queryOptions({
+  queryKey: ['sign-ins'],
+  queryFn: () => answer(api.GET('/sign-ins')),
+});
+
 export const yardQuery = queryOptions({
   queryKey: ['yard'],
   queryFn: () => kept('yard', () => answer(api.GET('/yard'))),

@@ -1,8 +1,15 @@
 import { useCallback, useEffect, useState } from 'react';
 
+const PREFIX = 'jardinier.draft.';
+
+/** Forgets everything that was begun on this device and not sent. */
+export function forgetDrafts(): void {
+  for (const key of Object.keys(localStorage)) if (key.startsWith(PREFIX)) localStorage.removeItem(key);
+}
+
 /** State that survives a reload and a flat battery, until it is cleared. */
 export function useDraft<T>(name: string, initial: T): [T, (change: T | ((draft: T) => T)) => void, () => void] {
-  const key = `jardinier.draft.${name}`;
+  const key = `${PREFIX}${name}`;
   const [draft, setDraft] = useState<T>(() => {
     try {
       const kept = localStorage.getItem(key);

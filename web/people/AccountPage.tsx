@@ -15,6 +15,7 @@ import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
 import { usePerson } from '../shell/Shell';
 import { CalendarSheet } from './CalendarSheet';
+import { SignInsSheet } from './SignInsSheet';
 
 const Body = styled.div`padding: 18px 20px; max-width: 520px; display: flex; flex-direction: column; gap: 16px;`;
 const Secret = styled.code`
@@ -34,7 +35,7 @@ const DAYS = [
   { value: '366', label: 'A year' },
 ] as const;
 
-/** One's own calendar, password and the tokens with which other programs act. */
+/** One's own calendar, password, where one is signed in, and the tokens with which other programs act. */
 export default function AccountPage() {
   const person = usePerson();
   return (
@@ -50,6 +51,7 @@ export default function AccountPage() {
       </Lead>
       <CalendarSheet />
       <PasswordSheet />
+      <SignInsSheet />
       <TokenSheet />
     </Page>
   );

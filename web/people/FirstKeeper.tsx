@@ -12,6 +12,7 @@ import { useDraft } from '../kit/useDraft';
 import { Gate, GateForm } from './SignIn';
 
 const NOTHING = {
+  code: '',
   yard: '',
   name: '',
   sign_in_name: '',
@@ -20,7 +21,7 @@ const NOTHING = {
 };
 
 /** The first visit to an empty yard: it gets its name and its keeper. */
-export default function FirstKeeper() {
+export default function FirstKeeper({ needsCode }: { needsCode: boolean }) {
   const queries = useQueryClient();
   const [draft, setDraft, clear] = useDraft('first-keeper', NOTHING);
   const [password, setPassword] = useState('');
@@ -43,9 +44,20 @@ export default function FirstKeeper() {
         <Soft>
           Nobody has an account here yet. Name the yard and its keeper; the keeper then enters machines and people.
         </Soft>
+        {needsCode && (
+          <Field
+            label="The code that the computer's terminal printed"
+            autoComplete="off"
+            autoFocus
+            value={draft.code}
+            onChange={(code) => change({ code })}
+            error={make.fields.code}
+            help="It holds for an hour. There, ./jardinier code prints another."
+          />
+        )}
         <Field
           label="The yard's name"
-          autoFocus
+          autoFocus={!needsCode}
           value={draft.yard}
           onChange={(yard) => change({ yard })}
           error={make.fields.yard}

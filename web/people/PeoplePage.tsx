@@ -15,6 +15,7 @@ import { Tick, Ticks } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
+import { InvitationDialog } from './InvitationDialog';
 import { SeveritySheet } from './SeveritySheet';
 import { YardSheet } from './YardSheet';
 
@@ -32,6 +33,7 @@ const Name = styled.strong`
 export default function PeoplePage() {
   const people = useQuery(peopleQuery);
   const [open, setOpen] = useState<Schemas['Person'] | 'new' | null>(null);
+  const [invited, setInvited] = useState<Schemas['Person'] | null>(null);
   if (!people.data) return <Reading title="People and the yard" error={people.error} />;
   return (
     <Page>
@@ -64,7 +66,10 @@ export default function PeoplePage() {
         ))}
       </Sheet>
       <SeveritySheet />
-      {open && <PersonDialog person={open === 'new' ? null : open} onClose={() => setOpen(null)} />}
+      {open && (
+        <PersonDialog person={open === 'new' ? null : open} onClose={() => setOpen(null)} onInvite={setInvited} />
+      )}
+      {invited && <InvitationDialog person={invited} onClose={() => setInvited(null)} />}
     </Page>
   );
 }
@@ -74,14 +79,19 @@ function mayWords({ role, may_use_all_machines, machine_ids }: Schemas['Person']
   return `rounds, readings and standing down, on ${may_use_all_machines ? 'every machine' : `${machine_ids.length} machines`}`;
 }
 
-function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; onClose: () => void }) {
+type DialogProps = {
+  person: Schemas['Person'] | null;
+  onClose: () => void;
+  onInvite: (person: Schemas['Person']) => void;
+};
+
+function PersonDialog({ person, onClose, onInvite }: DialogProps) {
   const queries = useQueryClient();
   const tell = useTell();
   const machines = useQuery(allMachinesQuery());
   const [draft, setDraft] = useState({
     name: person?.name ?? '',
     sign_in_name: person?.sign_in_name ?? '',
-    password: '',
     role: person?.role ?? ('operator' as Schemas['Role']),
     may_use_all_machines: person?.may_use_all_machines ?? true,
     machine_ids: person?.machine_ids ?? [],
@@ -90,18 +100,18 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
   const change = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
   const save = useWrite(
     (header, given: typeof draft) => {
-      const { password, ...rest } = given;
       return person
         ? answer(
             api.PATCH('/people/{person}', {
               params: { path: { person: person.id }, header: { 'If-Match': `"${person.version}"` } },
-              body: { ...rest, ...(password && { password }) },
+              body: given,
             }),
           )
         : answer(api.POST('/people', { params: { header }, body: given }));
     },
     async (saved) => {
       onClose();
+      if (!person) onInvite(saved);
       const undo = person ? pickAccount(person) : { active: false };
       tell(`${saved.name} ${person ? 'changed' : 'added'}.`, async () => {
         await answer(
@@ -125,14 +135,6 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
         value={draft.sign_in_name}
         onChange={(sign_in_name) => change({ sign_in_name })}
         error={fields.sign_in_name}
-      />
-      <Field
-        label={person ? 'New password, if it is to change' : 'Password, at least 10 characters'}
-        type="password"
-        autoComplete="new-password"
-        value={draft.password}
-        onChange={(password) => change({ password })}
-        error={fields.password}
       />
       <Choice
         label="Role"
@@ -169,11 +171,21 @@ function PersonDialog({ person, onClose }: { person: Schemas['Person'] | null; o
           May sign in
         </Tick>
       )}
-      <Refusal refused={save.refused} besides={['name', 'sign_in_name', 'password', 'role']} />
+      <Refusal refused={save.refused} besides={['name', 'sign_in_name', 'role']} />
       <Actions>
         <MainButton isDisabled={save.busy} onPress={() => save.send(draft)}>
-          {person ? 'Change the account' : 'Add the person'}
+          {person ? 'Change the account' : 'Add and invite'}
         </MainButton>
+        {person?.active && (
+          <PlainButton
+            onPress={() => {
+              onClose();
+              onInvite(person);
+            }}
+          >
+            Invite to a new password
+          </PlainButton>
+        )}
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
     </Dialog>

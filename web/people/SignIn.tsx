@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { answer, api } from '../api/client';
 import { sessionQuery } from '../api/queries';
@@ -7,6 +8,8 @@ import { useWrite } from '../api/useWrite';
 import { MainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
+import { Soft } from '../kit/Sheet';
+import { Ended } from './Ended';
 
 export const Gate = styled.main`min-height: 100dvh; display: grid; place-items: center; padding: 24px 16px;`;
 export const GateForm = styled.form`
@@ -15,7 +18,7 @@ export const GateForm = styled.form`
   h1 { font-size: 27px; }
 `;
 
-export function SignIn({ yard }: { yard: string | null }) {
+export function SignIn({ yard, ended }: { yard: string | null; ended: boolean }) {
   const queries = useQueryClient();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
@@ -32,6 +35,7 @@ export function SignIn({ yard }: { yard: string | null }) {
     <Gate>
       <GateForm onSubmit={submit}>
         <h1>{yard ?? 'Jardinier'}</h1>
+        {ended && <Ended />}
         <Field
           label="Sign-in name"
           name="username"
@@ -54,6 +58,10 @@ export function SignIn({ yard }: { yard: string | null }) {
         <MainButton type="submit" isDisabled={signIn.busy}>
           Sign in
         </MainButton>
+        <Soft>
+          Invited, or given a code? <Link to="/welcome">Choose your password</Link>. Forgotten it? A keeper gives you a
+          code; on the yard's own computer <code>./jardinier keeper --reset</code> lets a keeper back in.
+        </Soft>
       </GateForm>
     </Gate>
   );

@@ -171,6 +171,9 @@ final class WriteActs
             $isOut = ! in_array($given->kind, [ActKind::ToppedUp, ActKind::Filled, ActKind::Changed], true);
             $compartment = $given->spot->parent_id ?? $given->spot->id;
             $litres = $given->poured?->to(Unit::Litre)->rounded();
+            if ($given->fluid !== null) {
+                $this->fromShelf->claim($given->fluid);
+            }
             $act->move()->create([
                 'entry_id' => $act->entry_id,
                 'from_id' => $isOut ? $compartment : null,

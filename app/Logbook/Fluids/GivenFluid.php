@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Fluids;
 
-use App\Contract\TypedVolume;
+use App\Contract\Input\TypedVolume;
 use Core\Fluid\Seen;
 use Illuminate\Validation\Rule;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Kinds;
 
-use App\Contract\TypedNumber;
+use App\Contract\Input\TypedNumber;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Logbook\Kinds;
 
+use App\Contract\Input\TypedNumber;
 use App\Contract\Refusal;
-use App\Contract\TypedNumber;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;

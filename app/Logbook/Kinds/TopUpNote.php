@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Kinds;
 
-use App\Contract\TypedVolume;
+use App\Contract\Input\TypedVolume;
 use App\Logbook\EntryKind;
 use App\Logbook\Fluids\GivenFluid;
 use App\Logbook\Fluids\RecordFluid;

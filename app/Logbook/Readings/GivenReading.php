@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Readings;
 
-use App\Contract\TypedNumber;
+use App\Contract\Input\TypedNumber;
 use Brick\Math\BigDecimal;
 
 /** A meter value as somebody gave it. */

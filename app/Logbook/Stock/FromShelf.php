@@ -25,6 +25,12 @@ final readonly class FromShelf
     {
     }
 
+    /** Whoever pours of a fluid waits for whoever else does, before anything of theirs names it: else both would wait. */
+    public function claim(Supply $fluid): void
+    {
+        Supply::query()->whereKey($fluid->id)->lockForUpdate()->first(['id']);
+    }
+
     /** What was poured: out of the container that was named, else out of what is open, then out of new ones. */
     public function pour(Act $act, Supply $fluid, BigDecimal $litres, ?string $typed, ?Container $named): void
     {
@@ -91,7 +97,7 @@ final readonly class FromShelf
     /** Whoever takes of a fluid waits for whoever else does; null where nobody keeps book of it. */
     private function locked(Supply $fluid): ?StockLevels
     {
-        Supply::query()->whereKey($fluid->id)->lockForUpdate()->first(['id']);
+        $this->claim($fluid);
         $levels = StockLevels::of([$fluid->id]);
 
         return $levels->isKept($fluid->id) ? $levels : null;

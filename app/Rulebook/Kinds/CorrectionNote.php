@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Rulebook\Kinds;
 
+use App\Contract\Input\TypedNumber;
 use App\Contract\Refusal;
-use App\Contract\TypedNumber;
 use App\Logbook\Acts\Act;
 use App\Logbook\Acts\GivenAct;
 use App\Logbook\Acts\WriteActs;

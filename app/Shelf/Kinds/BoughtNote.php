@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Shelf\Kinds;
 
+use App\Contract\Input\TypedNumber;
+use App\Contract\Input\TypedVolume;
 use App\Contract\Refusal;
-use App\Contract\TypedNumber;
-use App\Contract\TypedVolume;
 use App\Logbook\Stock\PutOnShelf;
 use App\Logbook\Stock\Supply;
 use App\Machines\Machine;

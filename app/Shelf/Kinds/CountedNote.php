@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Shelf\Kinds;
 
+use App\Contract\Input\TypedVolume;
 use App\Contract\Problem;
 use App\Contract\Refusal;
-use App\Contract\TypedVolume;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;

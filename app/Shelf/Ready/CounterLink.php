@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Ready;
 
 use App\People\Person;
+use App\People\Role;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -54,7 +55,8 @@ final class CounterLink extends Model
     {
         return self::query()->where('token_hash', hash('sha256', $token))
             ->where('expires_at', '>', CarbonImmutable::now())
-            ->whereHas('person', fn ($people) => $people->where('active', true))
+            ->whereHas('person', fn ($people) => $people->where('active', true)->whereIn('role', [Role::Keeper, Role::Mechanic]))
+            ->whereHas('list', fn ($lists) => $lists->whereNull('closed_at'))
             ->with('list')
             ->first();
     }

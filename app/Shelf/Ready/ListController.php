@@ -66,6 +66,7 @@ final readonly class ListController
                 $current->fill(array_diff_key($given, ['is_closed' => true]));
                 if (isset($given['is_closed'])) {
                     $current->closed_at = $given['is_closed'] ? CarbonImmutable::now() : null;
+                    $current->links()->delete();
                 }
             },
             fn (GatheringList $current): array => $current->toRecord(),
@@ -121,10 +122,7 @@ final readonly class ListController
             'This link has ended, or was taken back. Ask whoever sent it for a new one.',
         ));
 
-        return new JsonResponse(
-            $this->shape->atCounter($link),
-            headers: ['X-Robots-Tag' => 'noindex, nofollow', 'Referrer-Policy' => 'no-referrer'],
-        );
+        return new JsonResponse($this->shape->atCounter($link));
     }
 
     private static function person(Request $request): Person

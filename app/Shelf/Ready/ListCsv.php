@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Shelf\Ready;
 
+use Core\Form\Csv;
+
 /** A list as a table of text. Source: RFC 4180. */
 final class ListCsv
 {
@@ -37,17 +39,6 @@ final class ListCsv
             $rows[] = ['used up', $line['name'], '', '', '', '', '', $line['for'], $got($line)];
         }
 
-        return implode('', array_map(self::row(...), $rows));
-    }
-
-    /** @param  list<string|int>  $cells */
-    private static function row(array $cells): string
-    {
-        return implode(',', array_map(function (string|int $cell): string {
-            // A table program would take a cell that begins so for a formula.
-            $text = preg_match('/^[=+\-@\t\r]/', (string) $cell) === 1 ? "'{$cell}" : (string) $cell;
-
-            return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
-        }, $cells))."\r\n";
+        return Csv::of($rows);
     }
 }

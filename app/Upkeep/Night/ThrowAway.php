@@ -7,6 +7,7 @@ namespace App\Upkeep\Night;
 use App\Contract\KeepOnce;
 use App\Machines\Yard;
 use App\Notes\WriteNotes;
+use App\People\SignIn;
 use App\Upkeep\Backup\Kept;
 use App\Upkeep\StateFolder;
 use Carbon\CarbonImmutable;
@@ -40,6 +41,7 @@ final class ThrowAway implements NightWork
     {
         WriteNotes::prune();
         KeepOnce::prune();
+        SignIn::prune();
         Kept::rotateBefores();
         NightRun::query()->where('began_at', '<', now()->subDays(self::DAYS_RUNS_ARE_TOLD))->delete();
         $count = 0;

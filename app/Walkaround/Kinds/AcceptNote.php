@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Walkaround\Kinds;
 
+use App\Contract\Input\TypedVolume;
 use App\Contract\Refusal;
-use App\Contract\TypedVolume;
 use App\Logbook\Acts\GivenAct;
 use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;

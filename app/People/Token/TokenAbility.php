@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\People\Token;
 
+use App\People\Person;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\People\Token;
 
+use App\Contract\Refusal;
+use App\People\AccessToken;
+use App\People\Person;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -11,6 +14,8 @@ use Illuminate\Http\Response;
 /** Personal tokens, with which other programs act for their owner. The token itself is shown once. */
 final class TokenController
 {
+    private const MOST = 20;
+
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(
@@ -24,18 +29,25 @@ final class TokenController
     public function store(TokenRequest $request): JsonResponse
     {
         $given = $request->validated();
-        $token = $this->owner($request)->createToken(
+        $owner = $this->owner($request);
+        if ($owner->tokens()->count() >= self::MOST) {
+            throw Refusal::conflict('You have '.self::MOST.' tokens. Take one back first.');
+        }
+        $token = $owner->createToken(
             $given['name'],
             $given['abilities'],
             now()->addDays((int) $given['days']),
         );
+        // As its owner was when they asked: whoever was put out meanwhile has made none.
+        $token->accessToken->forceFill(['epoch' => $owner->epoch])->save();
 
         return new JsonResponse([...$this->shape($token->accessToken), 'token' => $token->plainTextToken], 201);
     }
 
-    public function destroy(Request $request, AccessToken $token): Response
+    /** Of another's it is not told whether there is one. */
+    public function destroy(Request $request, string $token): Response
     {
-        $this->owner($request)->tokens()->findOrFail($token->id)->delete();
+        $this->owner($request)->tokens()->findOrFail($token)->delete();
 
         return new Response(status: 204);
     }

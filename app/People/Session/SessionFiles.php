@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\People\Session;
 
 use Illuminate\Session\FileSessionHandler;
 

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\People\Session;
 
+use App\People\Person;
+use App\People\SignIn;
 use Illuminate\Contracts\Session\Session;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
@@ -48,6 +50,8 @@ final class PersonalSession extends StartSession
             return;
         }
         $session->put(self::KEPT, $now);
+        $person = Auth::guard('web')->user();
+        SignIn::seen($person instanceof Person ? $person->signIn : null);
         parent::saveSession($request);
     }
 

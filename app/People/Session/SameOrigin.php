@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\People\Session;
 
 use App\Contract\Problem;
 use App\Contract\Refusal;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Contract;
+namespace App\Contract\Input;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;

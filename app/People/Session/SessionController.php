@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\People\Session;
 
 use App\Contract\Refusal;
+use App\People\Person;
+use App\People\Role;
+use App\People\SignIn;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,13 +25,19 @@ final class SessionController
     /** Several who would all be first may bar each other. */
     private const ATTEMPTS = 5;
 
+    public function __construct(private readonly EndedAccess $endedAccess)
+    {
+    }
+
     public function show(Request $request): JsonResponse
     {
         $person = $request->user();
 
         return new JsonResponse([
             'yard' => DB::table('yard')->value('name'),
-            'first_visit' => $person === null && Person::query()->doesntExist(),
+            'first_visit' => $isFirst = $person === null && Person::query()->doesntExist(),
+            'needs_code' => $isFirst && FirstKeeperCode::isNeeded($request),
+            'ended' => $person === null && $this->endedAccess->isSo(),
             'person' => $person instanceof Person ? $person->toAccount() : null,
         ]);
     }
@@ -37,8 +46,14 @@ final class SessionController
     {
         $given = $request->validated();
         $name = mb_strtolower(trim($given['sign_in_name']));
-        $tries->count("sign-in:{$name}|{$request->ip()}", self::TRIES_A_NAME);
         $person = Person::query()->where(['sign_in_name' => $name, 'active' => true])->first();
+        $known = KnownDevice::of($request);
+        $isKnown = $known?->knows($person) === true;
+        $where = "sign-in:{$name}|".($isKnown ? $known->id : $request->ip());
+        $tries->count($where, self::TRIES_A_NAME);
+        if (! $isKnown) {
+            $tries->countOverAll("sign-in:{$name}");
+        }
         // A name that nobody has is as much work as one that somebody has, so that the time taken tells neither.
         if (
             ! $hasher->check($given['password'], $person->password ?? $this->nobodysPassword($hasher))
@@ -49,10 +64,10 @@ final class SessionController
         if ($hasher->needsRehash($person->password)) {
             $person->update(['password' => $given['password']]);
         }
-        $tries->forget("sign-in:{$name}|{$request->ip()}");
-        $this->signIn($request, $person);
+        $tries->forget($where);
+        $tries->forgetOverAll("sign-in:{$name}");
 
-        return $this->show($request);
+        return $this->begin($request, $person);
     }
 
     private function nobodysPassword(Hasher $hasher): string
@@ -60,14 +75,22 @@ final class SessionController
         return Cache::rememberForever('nobodys-password', fn (): string => $hasher->make(Str::random()));
     }
 
-    private function signIn(Request $request, Person $person): void
+    /** From here on this person asks from this device. */
+    public function begin(Request $request, Person $person, int $status = 200): JsonResponse
     {
+        $person->signIn = SignIn::begin($person, $request)->id;
         Auth::guard('web')->login($person);
         $request->session()->regenerate();
+        KnownDevice::remember($request, $person);
+
+        return $this->show($request)->setStatusCode($status);
     }
 
     public function destroy(Request $request): Response
     {
+        $person = $request->user();
+        assert($person instanceof Person);
+        $person->signIns()->whereKey($person->signIn)->delete();
         Auth::guard('web')->logout();
         $request->session()->invalidate();
 
@@ -77,6 +100,7 @@ final class SessionController
     /** On the first visit to an empty yard: names the yard and its first keeper, and signs them in. */
     public function firstKeeper(FirstKeeperRequest $request): JsonResponse
     {
+        FirstKeeperCode::check($request);
         $given = $request->validated();
         $keeper = DB::transaction(function () use ($given): Person {
             // The yard's one row lets only one first keeper through at a time.
@@ -111,11 +135,8 @@ final class SessionController
                 ],
             );
         }, attempts: self::ATTEMPTS);
-        $this->signIn($request, $keeper);
+        FirstKeeperCode::forget();
 
-        return new JsonResponse(
-            ['yard' => $given['yard'], 'first_visit' => false, 'person' => $keeper->toAccount()],
-            201,
-        );
+        return $this->begin($request, $keeper, 201);
     }
 }

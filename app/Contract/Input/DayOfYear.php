@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Contract;
+namespace App\Contract\Input;
 
 use Core\Schedule\YearWindow;
 use Illuminate\Contracts\Validation\ValidationRule;

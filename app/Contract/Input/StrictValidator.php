@@ -2,14 +2,17 @@
 
 declare(strict_types=1);
 
-namespace App\Contract;
+namespace App\Contract\Input;
 
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
 
-/** The framework's validator, which looks at how long a list is before it looks at what is in it. */
-final class EarlyLengths extends Validator
+/**
+ * The framework's validator, which looks at how long a list is before it looks at what is in it, takes yes and no for no
+ * numbers, and names only as somebody can read them.
+ */
+final class StrictValidator extends Validator
 {
     /** @param  array<string, mixed>  $rules */
     public function addRules($rules): void
@@ -19,8 +22,29 @@ final class EarlyLengths extends Validator
             if ($most !== null) {
                 $this->refuseLonger(explode('.', $field), $this->data, [], $most);
             }
+            if (self::isOfOneLine((array) $said)) {
+                $rules[$field] = [...(array) $said, new OneLine];
+            }
         }
         parent::addRules($rules);
+    }
+
+    /** `true` is no number. */
+    public function validateInteger($attribute, $value, array $parameters = []): bool
+    {
+        return ! is_bool($value) && parent::validateInteger($attribute, $value, $parameters);
+    }
+
+    /**
+     * Names, numbers, places: whatever is short and in words.
+     *
+     * @param  array<mixed>  $said
+     */
+    private static function isOfOneLine(array $said): bool
+    {
+        $lengths = preg_grep('/^max:\d+$/', array_filter($said, is_string(...))) ?: [];
+
+        return in_array('string', $said, true) && $lengths !== [] && (int) substr(reset($lengths), 4) <= OneLine::LONGEST;
     }
 
     /** @param  array<mixed>  $said */

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\People\Session;
 
+use App\People\NewPassword;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** An empty yard with its first keeper. */
@@ -13,6 +14,7 @@ final class FirstKeeperRequest extends FormRequest
     public function rules(): array
     {
         return [
+            'code' => ['sometimes', 'nullable', 'string', 'max:40'],
             'yard' => ['required', 'string', 'max:80'],
             'time_zone' => ['required', 'timezone:all'],
             'distance_unit' => ['required', 'in:km,mi'],

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Session;
+
+use App\Contract\Refusal;
+use App\People\NewPassword;
+use App\People\Person;
+use App\People\SignIn;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+
+/** One's own password. */
+final class PasswordController
+{
+    /** Within a minute; one that succeeds counts too. */
+    private const TRIES = 5;
+
+    /** Anybody changes their own password, knowing the present one. */
+    public function update(Request $request, FewTries $tries): JsonResponse
+    {
+        $person = $request->user();
+        assert($person instanceof Person);
+        // Counted before anything that was sent is looked at.
+        $tries->count("password:{$person->id}", self::TRIES);
+        $given = $request->validate([
+            'present' => ['required', 'string', 'max:200'],
+            'password' => NewPassword::rules($person->sign_in_name),
+        ]);
+        // Under the lock: who changes a password by the old one must not undo what a keeper has done meanwhile.
+        $person = DB::transaction(function () use ($person, $given): Person {
+            $current = Person::query()->lockForUpdate()->findOrFail($person->id);
+            if ($current->epoch !== $person->epoch || ! $current->active) {
+                throw new AuthenticationException;
+            }
+            if (! Hash::check($given['present'], $current->password)) {
+                throw Refusal::field('present', 'That is not your present password.');
+            }
+            if (Hash::check($given['password'], $current->password)) {
+                throw Refusal::field('password', 'That is the password you have. Choose another.');
+            }
+            $current->fill(['password' => $given['password']])->endAccess()->save();
+
+            return $current;
+        });
+        // Every other session has ended with the old password; this one goes on.
+        $person->signIn = SignIn::begin($person, $request)->id;
+        Auth::guard('web')->login($person);
+        $request->session()->regenerate();
+
+        return new JsonResponse($person->toAccount());
+    }
+}
