@@ -10,20 +10,24 @@ use App\Contract\Refusal;
 use App\Contract\RoomToWrite;
 use App\Contract\SecurityHeaders;
 use App\Contract\TrustProxies;
+use App\Machines\Yard;
 use App\People\ResetKeeper;
 use App\People\Session\EndedAccess;
 use App\People\Session\FewTries;
 use App\People\Session\PrintKeeperCode;
 use App\People\Session\SessionOrToken;
 use App\Upkeep\Commands\DoNightWorkNow;
+use App\Upkeep\Commands\ListBackups;
 use App\Upkeep\Commands\MakeBackup;
 use App\Upkeep\Commands\TellStatus;
 use App\Upkeep\Commands\UnpackBackup;
+use App\Upkeep\Computer\Seen;
 use App\Upkeep\Night\NightWorks;
 use App\Yard\Commands\RebuildYard;
 use Core\Form\BadInput;
 use Core\Reckoner\UnknownCalculator;
 use Database\Demo\DemoAccounts;
+use Database\Demo\DemoPasswords;
 use Database\Demo\LoadDemo;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
@@ -36,8 +40,11 @@ use Illuminate\Support\Facades\Log;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
-    ->withCommands([RebuildYard::class, ResetKeeper::class, PrintKeeperCode::class, LoadDemo::class, DemoAccounts::class, MakeBackup::class, UnpackBackup::class, TellStatus::class, DoNightWorkNow::class])
-    ->withSchedule(fn (Schedule $schedule) => $schedule->call(new NightWorks)->name('night')->everyMinute()->withoutOverlapping(10))
+    ->withCommands([RebuildYard::class, ResetKeeper::class, PrintKeeperCode::class, LoadDemo::class, DemoAccounts::class, DemoPasswords::class, MakeBackup::class, ListBackups::class, UnpackBackup::class, TellStatus::class, DoNightWorkNow::class])
+    ->withSchedule(function (Schedule $schedule): void {
+        $schedule->call(new NightWorks)->name('night')->everyMinute()->withoutOverlapping(10);
+        $schedule->call(fn () => Yard::query()->get()->each(fn (Yard $yard) => Seen::note($yard)))->name('seen')->everyMinute();
+    })
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, RoomToWrite::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->redirectGuestsTo(fn (): ?string => null);

@@ -1,29 +1,62 @@
 # Backing a yard up and putting it back. What is put back is made beside what is there, and takes its place when it is whole.
 
+LEAST_PASSPHRASE=12
+
 backup_command() {
-    local port=$DEFAULT_PORT file= verify=
+    local port=$DEFAULT_PORT file= verify= does=make
     while [ $# -gt 0 ]; do
         case "$1" in
             --port) port=${2:-}; shift 2 || fail '--port needs a number.' ;;
             --verify) verify=--verify; shift ;;
-            --*) fail "backup does not know \"$1\". It takes a file, --verify and --port." ;;
+            --passphrase) does=passphrase; shift ;;
+            --list) does=list; shift ;;
+            --*) fail "backup does not know \"$1\". It takes a file, --verify, --list, --passphrase and --port." ;;
             *) file=$(realpath -m "$1"); shift ;;
         esac
     done
     use_state "$ROOT/var/yard-$port"
-    require_running "$port"
     umask 077
-    artisan backup:make ${file:+"$file"} $verify
+    case "$does" in
+        passphrase) set_passphrase ;;
+        list)
+            require_running "$port"
+            artisan backup:list ;;
+        make)
+            require_running "$port"
+            artisan backup:make ${file:+"$file"} $verify ;;
+    esac
+}
+
+# Asks twice for what backups are sealed with, and keeps it in a file of its own that nobody else reads.
+set_passphrase() {
+    local first second
+    say 'Backups are sealed with it from now on; whoever loses it has no backup. Write it on paper.'
+    first=$(ask_unseen 'Passphrase') && second=$(ask_unseen 'Once more') || fail 'Nothing was changed.'
+    [ "$first" = "$second" ] || fail 'These were two. Nothing was changed.'
+    [ "${#first}" -ge $LEAST_PASSPHRASE ] || fail "At least $LEAST_PASSPHRASE characters: four words that belong together only for you. Nothing was changed."
+    make_state
+    printf '%s\n' "$first" >"$STATE/backup-passphrase.new"
+    mv "$STATE/backup-passphrase.new" "$STATE/backup-passphrase"
+    say 'It is set. Make a backup now, so that there is one that is sealed.'
+}
+
+#   ask_unseen QUESTION     a line from the keyboard that is not shown, or from what is piped in
+ask_unseen() {
+    local line
+    [ ! -t 0 ] || printf '%s: ' "$1" >&2
+    if [ -t 0 ]; then IFS= read -rs line && echo >&2; else IFS= read -r line; fi && printf '%s' "$line"
 }
 
 restore_command() {
-    local port=$DEFAULT_PORT file= replace= to=
+    local port=$DEFAULT_PORT file= replace= to= unsealed= over=
     while [ $# -gt 0 ]; do
         case "$1" in
             --port) port=${2:-}; shift 2 || fail '--port needs a number.' ;;
             --to) to=${2:-}; shift 2 || fail "--to needs a moment, like '2026-11-25 14:00'." ;;
+            --over) over=${2:-}; shift 2 || fail '--over needs the name of the yard here.' ;;
             --replace) replace=1; shift ;;
-            --*) fail "restore does not know \"$1\". It takes a file, --replace, --to and --port." ;;
+            --unsealed) unsealed=--unsealed; shift ;;
+            --*) fail "restore does not know \"$1\". It takes a file, --replace, --to, --unsealed, --over and --port." ;;
             *) file=$(realpath -m "$1"); shift ;;
         esac
     done
@@ -39,14 +72,17 @@ restore_command() {
     ensure_everything
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
     finish_restore
+    mend_settings
     [ -f "$STATE/.env" ] || write_settings "$port" "$((port + 1))"
     if holds_a_yard; then
         [ -n "$replace" ] || fail 'There is a yard here already. --replace puts the backup in its place, after a backup of what is there.'
+        # One that was put back and never served since has no account for the application yet.
+        make_account jardinier
         artisan backup:make "$STATE/backups/before-restore-$(date +%Y%m%d-%H%M%S).tar.gz"
     fi
-    end_supervision
     say 'Making the yard of it'
-    artisan backup:unpack "$file" ${to:+--to="$to"} || exit 1
+    artisan backup:unpack "$file" $unsealed ${over:+--over="$over"} ${to:+--to="$to"} || exit 1
+    end_supervision
     sync "$STATE/restored"
     touch "$STATE/restored/whole"
     finish_restore
@@ -80,7 +116,7 @@ finish_restore() {
         mv -T "$STATE/restored/$part" "$place"
     done
     if [ -d "$STATE/restored/keys" ]; then
-        sed -i "s|^APP_KEY=.*|APP_KEY=$(cat "$STATE/restored/keys/app.key")|" "$STATE/.env"
+        put_back_key
         for part in authority.key authority.crt; do
             [ ! -f "$STATE/restored/keys/$part" ] || { mkdir -p "$STATE/tls"; cp "$STATE/restored/keys/$part" "$STATE/tls/$part"; }
         done
@@ -91,4 +127,13 @@ finish_restore() {
         mv -T "$STATE/binlog" "$STATE/before-restore/binlog"
     fi
     rm -rf "$STATE/restored"
+}
+
+# What came out of a backup goes into a file as it is, and only if it is a key.
+put_back_key() {
+    local key
+    key=$(cat "$STATE/restored/keys/app.key")
+    [[ $key =~ ^base64:[A-Za-z0-9+/]{43}=$ ]] || fail 'The key in the backup is none. Nothing of it was taken.'
+    { grep -av '^APP_KEY=' "$STATE/.env" || true; printf 'APP_KEY=%s\n' "$key"; } >"$STATE/.env.new"
+    mv "$STATE/.env.new" "$STATE/.env"
 }

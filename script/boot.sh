@@ -1,18 +1,20 @@
 # Starting with the computer, by systemd; where there is none it says what to do instead.
 
 at_boot_command() {
-    local port=$DEFAULT_PORT remove= print= options=()
+    local port=$DEFAULT_PORT remove= print= begins=--empty options=()
     while [ $# -gt 0 ]; do
         case "$1" in
             --remove) remove=1; shift ;;
             --print) print=1; shift ;;
             --port) port=${2:-}; options+=(--port "$port"); shift 2 || fail '--port needs a number.' ;;
-            --lan | --empty) options+=("$1"); shift ;;
+            --lan) options+=("$1"); shift ;;
+            --empty | --demo) begins=$1; shift ;;
             --host | --cert | --key | --door-port | --db-port) options+=("$1" "${2:-}"); shift 2 || fail "$1 needs a value." ;;
             *) fail "at-boot does not know \"$1\". It takes what start takes, --print and --remove." ;;
         esac
     done
     require_port "$port" --port
+    options+=("$begins")
     local name=jardinier-$port.service folder systemctl=(systemctl)
     if [ "$(id -u)" -eq 0 ]; then folder=/etc/systemd/system; else folder=$HOME/.config/systemd/user systemctl=(systemctl --user); fi
     if [ -n "$print" ]; then

@@ -56,12 +56,15 @@ setting() { sed -n "s/^$1=//p" "$STATE/.env"; }
 # What this script writes of the settings; every other line of theirs is left as it is.
 WRITTEN_SETTINGS='APP_KEY|APP_URL|DB_PORT|DB_DATABASE|DB_USERNAME|DB_PASSWORD|LAN_[A-Z_]*'
 
+# Lines of the settings that nobody can read are set aside, and told; a passphrase goes into the file of its own.
+mend_settings() { [ ! -f "$STATE/.env" ] || php script/mend_settings.php "$STATE"; }
+
 #   write_settings WEB-PORT DB-PORT
 write_settings() {
     local key password others
     if [ -f "$STATE/.env" ]; then
         key=$(setting APP_KEY) password=$(setting DB_PASSWORD)
-        others=$(grep -vE "^($WRITTEN_SETTINGS)=" "$STATE/.env" || true)
+        others=$(grep -avE "^($WRITTEN_SETTINGS)=" "$STATE/.env" || true)
     fi
     cat >"$STATE/.env.new" <<END
 APP_KEY=${key:-base64:$(php -r 'echo base64_encode(random_bytes(32));')}
@@ -88,4 +91,5 @@ make_account() {
     } | sql
 }
 
-artisan() { php artisan "$@"; }
+# What it writes beside the web workers is theirs too.
+artisan() { (if [ -n "$WORKER" ]; then umask 007; fi; php artisan "$@"); }

@@ -86,5 +86,7 @@ ensure_everything() {
     ensure_system_packages "${1:-}"
     ensure_php_packages
     ensure_web
+    # Some packages come without the right to be read.
+    chmod -R go+rX vendor public bootstrap/cache
     umask "$before"
 }

@@ -2,9 +2,10 @@
 
 #   describe_serving PORT
 describe_serving() {
-    local port=$1 version as_root= nginx_user=
+    local port=$1 version as_root= nginx_user= user=
     version=$(php_version)
-    [ "$(id -u)" -eq 0 ] && as_root=-R nginx_user='user root;'
+    [ "$(id -u)" -ne 0 ] || user=${WORKER:-root} nginx_user="user ${WORKER:-root};"
+    [ "$user" != root ] || as_root=-R
     local workers=6 compiled=128
     [ "$(memory_mb)" -gt 1200 ] || workers=3 compiled=64
     cat >"$STATE/run/fpm.conf" <<END
@@ -22,8 +23,10 @@ pm.max_requests = 20000
 clear_env = no
 catch_workers_output = yes
 decorate_workers_output = no
-${as_root:+user = root
-group = root}
+${user:+user = $user
+group = $user
+listen.owner = $user
+listen.mode = 0600}
 php_admin_value[opcache.validate_timestamps] = 0
 php_admin_value[opcache.memory_consumption] = $compiled
 php_admin_value[realpath_cache_size] = 4096K
@@ -62,6 +65,7 @@ http {
     scgi_temp_path $STATE/tmp/scgi;
     server {
         $(listen_for "$port")
+        include $STATE/run/names.conf;
         root $ROOT/public;
         location /build/ {
             expires max;
@@ -92,29 +96,50 @@ http {
             fastcgi_pass unix:$STATE/run/fpm.sock;
         }
     }
+    server {
+        $(listen_for "$port" default_server)
+        return 421;
+    }
 $([ -z "$LAN" ] || describe_door "$port")
 }
 END
+    write_names
     supervise fpm QUIT "$(find_program "php-fpm$version")" ${as_root:+"$as_root"} --nodaemonize \
-        -d "opcache.preload=$ROOT/script/preload.php" -d "opcache.preload_user=$(id -un)" --fpm-config "$STATE/run/fpm.conf"
+        -d "opcache.preload=$ROOT/script/preload.php" -d "opcache.preload_user=${WORKER:-$(id -un)}" --fpm-config "$STATE/run/fpm.conf"
     supervise nginx QUIT "$(find_program nginx)" -c "$STATE/run/nginx.conf" -e stderr
 }
 
 # Loopback alone; or HTTPS everywhere, where somebody who asks without it is led to the page that tells how to trust it.
-#   listen_for PORT
+#   listen_for PORT [options]
 listen_for() {
     if [ -z "$LAN" ]; then
-        echo "listen 127.0.0.1:$1;"
+        echo "listen 127.0.0.1:$1${2:+ $2};"
         return
     fi
-    listen_on "$1" 'ssl http2'
+    listen_on "$1" "ssl http2${2:+ $2}"
     cat <<END
         ssl_certificate $TLS/served.crt;
         ssl_certificate_key $TLS/served.key;
         ssl_protocols TLSv1.2 TLSv1.3;
+        ssl_ciphers $TLS_1_2_CIPHERS;
         ssl_session_cache shared:tls:2m;
-        error_page 497 =307 http://\$host:$DOOR_PORT/;
 END
+    [ -n "${2:-}" ] || echo "        error_page 497 =307 http://\$host:$DOOR_PORT/;"
+}
+
+# Of what TLS 1.2 has, that which authenticates what it encrypts (RFC 9325): no CBC, no SHA-1.
+TLS_1_2_CIPHERS=ECDHE-ECDSA-AES128-GCM-SHA256:ECDHE-RSA-AES128-GCM-SHA256:ECDHE-ECDSA-AES256-GCM-SHA384:ECDHE-RSA-AES256-GCM-SHA384:ECDHE-ECDSA-CHACHA20-POLY1305:ECDHE-RSA-CHACHA20-POLY1305
+
+# By which names it answers: a page of somebody else's that has a name of its own lead here learns nothing.
+write_names() { echo "server_name $(names_answered | awk '!seen[$0]++' | tr '\n' ' ');" >"$STATE/run/names.conf"; }
+
+names_answered() {
+    printf 'localhost\n127.0.0.1\n[::1]\n'
+    setting SERVED_NAMES | tr -d '"' | tr ',' '\n' | grep -E '^[A-Za-z0-9.-]+$' || true
+    [ -z "$LAN" ] || names_served | while IFS=: read -r kind name; do
+        if [ "$kind" = IP ]; then in_address "$name"; else echo "$name"; fi
+    done
+    [ -z "$LAN_CERTIFICATE" ] || openssl x509 -in "$LAN_CERTIFICATE" -noout -ext subjectAltName 2>/dev/null | grep -oE 'DNS:[A-Za-z0-9.*-]+' | cut -d: -f2 || true
 }
 
 # What the computer does by itself: a clock that hands over what is due, and a worker that does it.
@@ -125,12 +150,16 @@ describe_night() {
     supervise night TERM "$php" -d memory_limit=256M "$ROOT/artisan" queue:work --queue=night --sleep=5 --tries=1 --timeout=3500 --max-time=3600 --quiet
 }
 
+# Certificates are renewed by a program that no request reaches.
+describe_renewal() { [ -z "$LAN" ] || supervise renewal TERM "$ROOT/script/renewal" "$1"; }
+
 #   start_serving PORT
 start_serving() {
     local port=$1
     artisan config:cache >/dev/null
     artisan route:cache >/dev/null
     php "$ROOT/script/preload_list.php" >"$STATE/cache/preload.txt"
+    [ -z "$WORKER" ] || chmod g+r "$STATE"/cache/*
     supervisor start fpm nginx >/dev/null || true
     for _ in $(seq 150); do
         curl_quietly "http${LAN:+s}://127.0.0.1:$port/api/session" && return 0

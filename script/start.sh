@@ -1,21 +1,25 @@
 # Starting, stopping and telling what runs.
 
 start_command() {
-    local port=$DEFAULT_PORT db_port= empty= detach= given=("$@")
+    local port=$DEFAULT_PORT db_port= empty= demo= detach= given=("$@")
     while [ $# -gt 0 ]; do
         case "$1" in
             --port) port=${2:-}; shift 2 || fail '--port needs a number.' ;;
             --db-port) db_port=${2:-}; shift 2 || fail '--db-port needs a number.' ;;
             --empty) empty=1; shift ;;
+            --demo) demo=1; shift ;;
             --detach) detach=1; shift ;;
             --lan) lan_option --lan; shift ;;
             --host | --cert | --key | --door-port) lan_option "$1" "${2:-}"; shift 2 || fail "$1 needs a value." ;;
-            *) fail "start does not know \"$1\". It takes --port, --db-port, --empty, --detach, --lan, --host, --cert, --key and --door-port." ;;
+            *) fail "start does not know \"$1\". It takes --port, --db-port, --empty, --demo, --detach, --lan, --host, --cert, --key and --door-port." ;;
         esac
     done
     [[ $port =~ ^[0-9]+$ ]] || fail "\"$port\" is no port. Give --port a number from 1024 to 65535."
     db_port=${db_port:-$((port + 1))}
     [ "$db_port" != "$port" ] || fail "The web and the database cannot both have port $port. Choose another with --db-port."
+    [ -z "$demo" ] || [ -z "$empty" ] || fail 'Either --empty or --demo.'
+    # What the house reaches is a yard of somebody's own, unless they say otherwise.
+    [ -z "$LAN" ] || [ -n "$demo" ] || empty=1
     use_state "$ROOT/var/yard-$port"
     # One that was killed a moment ago holds its lock until it is gone.
     ! { is_running && sleep 1 && is_running; } || { say_running; return 0; }
@@ -40,6 +44,7 @@ start_command() {
     trap 'exit 130' INT
     trap 'exit 143' TERM HUP
     ensure_everything
+    mend_settings
     [ -z "$LAN" ] || renew_certificates
     write_settings "$port" "$db_port"
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
@@ -47,6 +52,7 @@ start_command() {
     describe_kept_database "$db_port"
     describe_serving "$port"
     describe_night
+    describe_renewal "$port"
     start_supervisor
     start_database
     make_account jardinier
@@ -55,16 +61,20 @@ start_command() {
     [ -n "$empty" ] || artisan demo:load --if-empty
     step 'Reckoning the yard' 'See what it says above.' "$STATE/log/rebuild.log" artisan yard:rebuild
     start_serving "$port"
-    supervisor start clock night >/dev/null || true
+    supervisor start clock night ${LAN:+renewal} >/dev/null || true
     {
         say ''
         say "Jardinier is at $(setting APP_URL)"
         [ -z "$LAN" ] || say_lan
         artisan computer:status --warnings
+        # What everybody knows of the demo opens it on the computer itself alone.
+        [ -z "$LAN" ] || artisan demo:passwords
         artisan demo:accounts
+        [ -z "$LAN" ] || artisan keeper:code --if-empty
     } >"$STATE/run/ready.new"
     cat "$STATE/run/ready.new"
     mv "$STATE/run/ready.new" "$STATE/run/ready"
+    say_worker
     say 'Ctrl-C stops it.'
     wait "$SUPERVISOR" || true
     fail "The supervisor has ended unasked. The logs are in $STATE/log."
@@ -191,6 +201,14 @@ demo_command() {
     use_state "$ROOT/var/yard-$port"
     require_running "$port"
     artisan demo:load --reset
+}
+
+code_command() {
+    local port=$DEFAULT_PORT
+    [ "${1:-}" != --port ] || port=${2:-}
+    use_state "$ROOT/var/yard-$port"
+    require_running "$port"
+    artisan keeper:code
 }
 
 keeper_command() {

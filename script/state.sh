@@ -11,13 +11,43 @@ use_state() {
     STATE=$1
     export JARDINIER_STATE=$STATE
     export APP_CONFIG_CACHE=$STATE/cache/config.php APP_ROUTES_CACHE=$STATE/cache/routes.php APP_EVENTS_CACHE=$STATE/cache/events.php
+    choose_worker
 }
 
-# Nobody else on this computer reads what is written here.
+# Nobody else on this computer reads what is written here, but the web workers what they need.
 make_state() {
     umask 077
-    mkdir -p "$STATE"/{run,log,cache,tmp,storage/framework/{sessions,views,cache/data},storage/logs}
+    mkdir -p "$STATE"/{run,log,cache,tmp,backups,storage/framework/{sessions,views,cache/data},storage/logs}
     chmod -R go-rwx "$STATE"
+    [ -z "$WORKER" ] || open_to_worker
+}
+
+# Who answers requests. Where root starts it that is an account without rights, which cannot read the keys of the house and its backups.
+WORKER=
+WORKER_ACCOUNT=www-data
+choose_worker() {
+    WORKER=
+    [ "$(id -u)" -eq 0 ] && as_worker test -r "$ROOT/artisan" || return 0
+    WORKER=$WORKER_ACCOUNT
+}
+
+say_worker() {
+    [ "$(id -u)" -ne 0 ] || [ -n "$WORKER" ] \
+        || say "The web workers run as root, because $WORKER_ACCOUNT cannot read $ROOT. Put it below /opt or /srv."
+}
+
+as_worker() { setpriv --reuid=$WORKER_ACCOUNT --regid=$WORKER_ACCOUNT --clear-groups "$@" 2>/dev/null; }
+
+# What they go through, read, and write. Whoever else writes there writes for both.
+open_to_worker() {
+    chgrp "$WORKER" "$STATE" "$STATE"/run "$STATE"/cache
+    chmod 710 "$STATE" "$STATE/run"
+    chgrp "$WORKER" "$STATE/backups"
+    chmod 2750 "$STATE/cache" "$STATE/backups"
+    [[ $STATE != "$ROOT"/var/* ]] || chmod go+x "$ROOT/var"
+    chgrp -R "$WORKER" "$STATE/tmp" "$STATE/storage"
+    chmod -R g+rwX "$STATE/tmp" "$STATE/storage"
+    find "$STATE/tmp" "$STATE/storage" -type d -exec chmod g+s {} +
 }
 
 # How much memory the computer has, in MB; JARDINIER_MEMORY_MB says so where part of it is others'.

@@ -37,6 +37,7 @@ startsecs=1
 startretries=1000
 stopsignal=$signal
 stopwaitsecs=30
+umask=$([ -n "$WORKER" ] && [[ $name =~ ^(fpm|clock|night)$ ]] && echo 007 || echo 077)
 killasgroup=true
 redirect_stderr=true
 stdout_logfile=$STATE/log/$name.log

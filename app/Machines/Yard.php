@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * The yard itself: one to an installation.
  *
  * @property int $id
+ * @property string $uuid the same in every copy of it
  * @property string $name
  * @property string $time_zone
  * @property MeterUnit $distance_unit

@@ -116,21 +116,58 @@ final class UpkeepTest extends TestCase
         self::assertLessThan(13, count(Kept::all()));
     }
 
-    public function test_a_second_folder_holds_the_same_when_it_is_there_and_says_when_it_is_not(): void
+    /** A stick that others use too, and that holds what an earlier computer of this yard left there. */
+    public function test_a_hundred_nights_thin_the_yards_own_folder_by_its_own_ages_and_touch_nothing_else(): void
     {
         $this->machine();
-        config(['upkeep.second_folder' => $stick = "{$this->folder}/stick"]);
-        $this->backedUp('2026-05-13 02:10');
+        $yard = Yard::query()->firstOrFail();
+        $stick = "{$this->folder}/stick";
+        config(['upkeep.second_folder' => $stick]);
         $this->backedUp('2026-05-14 02:10');
-        SecondFolder::follow();
+        SecondFolder::follow($yard);
         $warnings = fn (): array => $this->as(Role::Keeper)->getJson('/api/computer/morning')->json('warnings');
         self::assertSame(['The second folder for backups is not there. Is its stick in?'], $warnings());
-        mkdir($stick);
-        file_put_contents("{$stick}/jardinier-20200101-000000.tar.gz", 'of a rotation long ago');
-        file_put_contents("{$stick}/holiday.jpg", 'not ours');
-        SecondFolder::follow();
-        self::assertSame(['holiday.jpg', 'jardinier-20260513-021000.tar.gz', 'jardinier-20260514-021000.tar.gz'], array_values(array_diff(scandir($stick) ?: [], ['.', '..'])));
-        self::assertSame([[], 'there'], [$warnings(), $this->getJson('/api/computer')->assertOk()->json('second_folder')]);
+        $foreign = [
+            "{$stick}/holiday.jpg",
+            "{$stick}/jardinier-20200101-000000.tar.gz",
+            "{$stick}/jardinier-0a0b0c0d/jardinier-20200101-000000.sealed",
+            SecondFolder::own($yard).'/notes.txt',
+            SecondFolder::own($yard).'/jardinier-20200101-000000.sealed.old',
+        ];
+        foreach ($foreign as $file) {
+            File::ensureDirectoryExists(dirname($file));
+            file_put_contents($file, 'not ours');
+        }
+        $earlier = SecondFolder::own($yard).'/jardinier-20250310-021000.sealed';
+        file_put_contents($earlier, 'of the computer that burned');
+        for ($night = 0; $night < 100; $night++) {
+            $this->travelTo(CarbonImmutable::parse('2026-05-15 02:10')->addDays($night));
+            $this->backedUp(CarbonImmutable::now()->toDateTimeString());
+            Kept::rotate($yard);
+            SecondFolder::follow($yard);
+        }
+        foreach ($foreign as $file) {
+            self::assertSame('not ours', file_get_contents($file));
+        }
+        self::assertSame('of the computer that burned', file_get_contents($earlier), 'a year is kept by months');
+        $all = array_map(fn (CarbonImmutable $at): string => $at->format('Y-m-d'), array_values(SecondFolder::all($yard)));
+        self::assertSame(['2026-08-22', '2026-08-21', '2026-08-20', '2026-08-19', '2026-08-18', '2026-08-17', '2026-08-16', '2026-08-09', '2026-08-02', '2026-07-31', '2026-06-30', '2026-05-31', '2025-03-10'], $all);
+        self::assertSame([[], 'there', 13], [$warnings(), $this->getJson('/api/computer')->assertOk()->json('second_folder'), $this->getJson('/api/computer')->json('second_kept')]);
+        $this->artisan('backup:list')->expectsOutputToContain('10 March 2025')->assertSuccessful();
+    }
+
+    public function test_a_backup_that_begins_anew_on_another_computer_costs_the_stick_none_of_its_old_ones(): void
+    {
+        $this->machine();
+        $yard = Yard::query()->firstOrFail();
+        config(['upkeep.second_folder' => $stick = "{$this->folder}/stick"]);
+        mkdir(SecondFolder::own($yard), recursive: true);
+        foreach (['20260401', '20260501', '20260510', '20260512'] as $day) {
+            file_put_contents(SecondFolder::own($yard)."/jardinier-{$day}-021000.tar.gz", 'old');
+        }
+        $this->backedUp('2026-05-14 02:10');
+        SecondFolder::follow($yard);
+        self::assertCount(5, SecondFolder::all($yard));
     }
 
     public function test_a_sealed_file_opens_with_its_passphrase_alone_and_only_whole(): void
@@ -148,7 +185,7 @@ final class UpkeepTest extends TestCase
         $this->assertUnusable('The backup is damaged or cut off.', fn () => Seal::take($sealed, $opened, 'nine swans'));
         file_put_contents($sealed, 'not sealed');
         self::assertFalse(Seal::isOn($sealed));
-        $this->assertUnusable("{$sealed} is no backup, or it is damaged or cut off.", fn () => BackupFile::unpack($sealed, "{$this->folder}/unpacked", null));
+        $this->assertUnusable('That is no backup, or it is damaged or cut off.', fn () => BackupFile::unpack($sealed, "{$this->folder}/unpacked", null));
     }
 
     private function assertUnusable(string $says, \Closure $does): void

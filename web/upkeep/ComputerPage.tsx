@@ -54,9 +54,12 @@ export default function ComputerPage() {
             </Fact>
           )}
           {backup && <Fact name="Kept">{manyOf(backup.kept, 'backup')}, of the last days, weeks and months</Fact>}
-          <Fact name="A second place">{SECOND_FOLDER[computer.data.second_folder]}</Fact>
+          <Fact name="A second place">
+            {SECOND_FOLDER[computer.data.second_folder]}
+            {computer.data.second_folder === 'there' && `, with ${manyOf(computer.data.second_kept, 'backup')} of this yard`}
+          </Fact>
           <Fact name="Sealed">
-            {computer.data.is_sealed ? 'with a passphrase' : 'no: whoever has such a file can read it'}
+            {computer.data.is_sealed ? 'with a passphrase' : 'no: whoever has such a file can read it, and change it without a trace'}
           </Fact>
         </Facts>
       </Sheet>
@@ -112,7 +115,7 @@ function Fact({ name, children, margin }: { name: string; children: React.ReactN
 
 const SECOND_FOLDER: Record<Schemas['Computer']['second_folder'], string> = {
   none: 'none: a stick or a share in another house survives a fire',
-  there: 'there, with the same backups',
+  there: 'there',
   missing: 'not there now. Is its stick in?',
 };
 

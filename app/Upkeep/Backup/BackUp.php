@@ -19,8 +19,8 @@ final readonly class BackUp
     /** Statements as they are written take some eight times what they take packed. */
     private const TIMES_THE_LAST = 12;
 
-    /** The keys without which what is in there cannot be read, or phones would have to trust it anew. */
-    private const KEYS = ['tls/authority.key', 'tls/authority.crt'];
+    /** Without which phones would have to trust the yard anew. */
+    private const AUTHORITY = ['tls/authority.key', 'tls/authority.crt'];
 
     /** @return string the file */
     public function make(?string $to = null): string
@@ -32,20 +32,22 @@ final readonly class BackUp
             throw new Unusable('Another backup is under way.');
         }
         $madeAt = CarbonImmutable::now();
-        $passphrase = config('upkeep.passphrase');
+        $passphrase = Passphrase::get();
         $file = $to ?? Kept::name($madeAt, $passphrase !== null);
         File::ensureDirectoryExists(dirname($file), 0700);
         $folder = StateFolder::temporary('backup');
+        $before = umask(0077);
         try {
-            $this->gather($folder, $yard, $madeAt);
+            $this->gather($folder, $yard, $madeAt, isSealed: $passphrase !== null);
             BackupFile::pack($folder, $file, $passphrase);
         } finally {
+            umask($before);
             File::deleteDirectory($folder);
         }
         if ($to === null) {
             Kept::note($file, $madeAt, null);
             Kept::rotate($yard);
-            SecondFolder::follow();
+            SecondFolder::follow($yard);
         }
 
         return $file;
@@ -60,12 +62,13 @@ final readonly class BackUp
         }
     }
 
-    private function gather(string $folder, Yard $yard, CarbonImmutable $madeAt): void
+    private function gather(string $folder, Yard $yard, CarbonImmutable $madeAt, bool $isSealed): void
     {
         $snapshot = Snapshot::into("{$folder}/".BackupFile::STATEMENTS, (string) DB::connection()->getDatabaseName());
         File::ensureDirectoryExists("{$folder}/".BackupFile::KEYS, 0700);
         file_put_contents("{$folder}/".BackupFile::KEYS.'/app.key', (string) config('app.key'));
-        foreach (self::KEYS as $key) {
+        // Whoever holds the authority's key is believed by every phone of the house: it never lies about in plain.
+        foreach ($isSealed ? self::AUTHORITY : [] as $key) {
             if (is_file(StateFolder::path($key))) {
                 copy(StateFolder::path($key), "{$folder}/".BackupFile::KEYS.'/'.basename($key));
             }
@@ -77,12 +80,13 @@ final readonly class BackUp
         }
         $manifest = new Manifest(
             $madeAt,
+            $yard->uuid,
             $yard->name,
             $yard->time_zone,
             DB::table('migrations')->orderBy('id')->pluck('migration')->all(),
             $snapshot->changes,
             $snapshot->tables,
-            BackupFile::hashes($folder),
+            BackupFile::contents($folder),
         );
         $manifest->write($folder);
     }

@@ -36,46 +36,43 @@ final class BackupFile
     /**
      * Unpacks it into a new folder, each file held against its checksum.
      *
+     * @param  bool  $takesUnsealed  whether an open one is taken where backups are sealed: anybody could have made it
+     *
      * @throws Unusable if it does not open, is no backup, or anything in it is not as it was
      */
-    public static function unpack(string $file, string $folder, #[\SensitiveParameter] ?string $passphrase): Manifest
+    public static function unpack(string $file, string $folder, #[\SensitiveParameter] ?string $passphrase, bool $takesUnsealed = false): Manifest
     {
         if (! is_readable($file)) {
             throw new Unusable("{$file} cannot be read.");
         }
+        $isSealed = Seal::isOn($file);
+        if ($passphrase !== null && ! $isSealed && ! $takesUnsealed) {
+            throw new Unusable('It is not sealed, and this yard seals its backups: anybody could have put it in the place of one. --unsealed takes it all the same.');
+        }
         File::ensureDirectoryExists($folder, 0700);
-        $packed = $file;
-        if (Seal::isOn($file)) {
-            $packed = "{$folder}.opened";
-            Seal::take($file, $packed, $passphrase ?? throw new Unusable('It is sealed: set its passphrase, BACKUP_PASSPHRASE.'));
+        if (! $isSealed) {
+            return Archive::unpack($file, $folder);
         }
+        $opened = "{$folder}.opened";
         try {
-            Programs::run('tar', ['--extract', '--gzip', "--file={$packed}", "--directory={$folder}", '--no-same-owner', '--no-same-permissions']);
-        } catch (Unusable) {
-            throw new Unusable("{$file} is no backup, or it is damaged or cut off.");
-        } finally {
-            $packed === $file || File::delete($packed);
-        }
-        $manifest = Manifest::read($folder);
-        foreach ($manifest->files as $path => $hash) {
-            if (@hash_file('sha256', "{$folder}/{$path}") !== $hash) {
-                throw new Unusable("{$path} in the backup is not as it was.");
-            }
-        }
+            Seal::take($file, $opened, $passphrase ?? throw new Unusable('It is sealed: set its passphrase with ./jardinier backup --passphrase.'));
 
-        return $manifest;
+            return Archive::unpack($opened, $folder);
+        } finally {
+            File::delete($opened);
+        }
     }
 
-    /** @return array<string, string> SHA-256 by path of all that lies in a folder */
-    public static function hashes(string $folder): array
+    /** @return array<string, array{bytes: int, sha256: string}> by path, all that lies in a folder */
+    public static function contents(string $folder): array
     {
-        $hashes = [];
+        $contents = [];
         foreach (File::allFiles($folder, hidden: true) as $found) {
-            $hashes[$found->getRelativePathname()] = (string) hash_file('sha256', $found->getPathname());
+            $contents[$found->getRelativePathname()] = ['bytes' => (int) $found->getSize(), 'sha256' => (string) hash_file('sha256', $found->getPathname())];
         }
-        ksort($hashes);
+        ksort($contents);
 
-        return $hashes;
+        return $contents;
     }
 
     public static function folder(): string

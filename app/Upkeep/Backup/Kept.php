@@ -29,10 +29,20 @@ final readonly class Kept
         return BackupFile::folder().'/jardinier-'.$at->utc()->format('Ymd-His').($isSealed ? '.sealed' : '.tar.gz');
     }
 
+    /** When a file of that name was made; null where it is none of ours. */
+    public static function madeAt(string $file): ?CarbonImmutable
+    {
+        return preg_match('/^jardinier-(\d{8}-\d{6})\.(sealed|tar\.gz)$/D', basename($file), $part) === 1
+            ? CarbonImmutable::createFromFormat('Ymd-His', $part[1], 'UTC') ?: null
+            : null;
+    }
+
     public static function note(string $file, CarbonImmutable $madeAt, ?CarbonImmutable $provedAt): void
     {
         $note = ['made_at' => $madeAt->toIso8601String(), 'bytes' => (int) filesize($file), 'proved_at' => $provedAt?->toIso8601String()];
         file_put_contents($file.self::NOTE.'.new', json_encode($note, JSON_THROW_ON_ERROR));
+        // The web workers read what there is, never what is in it.
+        chmod($file.self::NOTE.'.new', 0640);
         rename($file.self::NOTE.'.new', $file.self::NOTE);
     }
 

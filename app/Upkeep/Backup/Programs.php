@@ -10,19 +10,25 @@ use Symfony\Component\Process\Process;
 /** The programs that a backup is made with. */
 final class Programs
 {
-    /** @param  list<string>  $arguments */
-    public static function process(string $program, array $arguments): Process
+    /**
+     * @param  list<string>  $arguments
+     * @param  array<string, string>  $environment
+     */
+    public static function process(string $program, array $arguments, array $environment = []): Process
     {
         $found = (new ExecutableFinder)->find($program, extraDirs: ['/usr/sbin', '/usr/local/sbin', '/sbin'])
             ?? throw new Unusable("{$program} is not on this computer.");
 
-        return (new Process([$found, ...$arguments], env: ['TZ' => 'UTC']))->setTimeout(null);
+        return (new Process([$found, ...$arguments], env: ['TZ' => 'UTC', ...$environment]))->setTimeout(null);
     }
 
-    /** @param  list<string>  $arguments */
-    public static function run(string $program, array $arguments, mixed $input = null): string
+    /**
+     * @param  list<string>  $arguments
+     * @param  array<string, string>  $environment
+     */
+    public static function run(string $program, array $arguments, mixed $input = null, array $environment = []): string
     {
-        $process = self::process($program, $arguments)->setInput($input);
+        $process = self::process($program, $arguments, $environment)->setInput($input);
         if ($process->run() !== 0) {
             throw new Unusable("{$program} failed: ".trim(mb_substr($process->getErrorOutput(), -300)));
         }

@@ -21,7 +21,7 @@ final class Proof
     {
         $folder = StateFolder::temporary('proof');
         try {
-            $manifest = BackupFile::unpack($file, "{$folder}/unpacked", config('upkeep.passphrase'));
+            $manifest = BackupFile::unpack($file, "{$folder}/unpacked", Passphrase::get(), takesUnsealed: true);
             $server = Server::in("{$folder}/db");
             try {
                 self::load($server, "{$folder}/unpacked", $manifest);

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Upkeep\Backup;
 
+use App\Machines\Yard;
 use App\Upkeep\StateFolder;
 use Carbon\CarbonImmutable;
 use Carbon\Exceptions\InvalidFormatException;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\File;
 
 /** Makes a yard of a backup, in a folder beside the one that is served: nothing of that is touched. */
@@ -15,16 +17,19 @@ final class PutBack
     public const FOLDER = 'restored';
 
     /**
+     * @param  string|null  $over  the name of the yard here, where another's takes its place
      * @param  string|null  $to  a moment of the yard's time up to which what was written after the backup is written again
      *
      * @throws Unusable if it is no backup, is damaged, comes back otherwise, or is of a newer Jardinier
      */
-    public static function from(string $file, ?string $to): Manifest
+    public static function from(string $file, ?string $to, bool $takesUnsealed, ?string $over): Manifest
     {
         $folder = StateFolder::path(self::FOLDER);
         File::deleteDirectory($folder);
-        $manifest = BackupFile::unpack($file, "{$folder}/unpacked", config('upkeep.passphrase'));
+        $manifest = BackupFile::unpack($file, "{$folder}/unpacked", Passphrase::get(), $takesUnsealed);
+        RestoredKeys::check("{$folder}/unpacked/".BackupFile::KEYS);
         self::refuseNewer($manifest);
+        self::refuseAnothers($manifest, $over);
         $moment = $to === null ? null : self::moment($to, $manifest);
         $server = Server::in("{$folder}/db");
         try {
@@ -47,6 +52,20 @@ final class PutBack
         $known = array_map(fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
         if (array_diff($manifest->migrations, $known) !== []) {
             throw new Unusable('That backup was made by a newer Jardinier. Install that one.');
+        }
+    }
+
+    /** The one takes the place of the other for good: whoever does so has both before their eyes. */
+    private static function refuseAnothers(Manifest $manifest, ?string $over): void
+    {
+        try {
+            $here = Yard::query()->first();
+        } catch (QueryException) {
+            // Nothing is served here yet.
+            return;
+        }
+        if ($here !== null && $here->uuid !== $manifest->yardId && $over !== $here->name) {
+            throw new Unusable("That is a backup of {$manifest->yard}, and here is {$here->name}. To put {$manifest->yard} in the place of {$here->name}, say --over '{$here->name}'.");
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Upkeep\Backup;
 
+use Illuminate\Support\Facades\File;
 use Symfony\Component\Process\Process;
 
 /** A database server of its own in a folder, reached over its socket alone. */
@@ -11,19 +12,27 @@ final class Server
 {
     private const STARTS_WITHIN = 30;
 
+    private const LOADER = 'loader';
+
     private readonly Process $process;
 
     private readonly string $sockets;
+
+    /** Of the account that reads what came from elsewhere. */
+    private readonly string $password;
 
     private function __construct(private readonly string $folder)
     {
         // The path of a socket is short by nature, and a state folder may lie deep.
         $this->sockets = sys_get_temp_dir().'/jardinier-'.bin2hex(random_bytes(6));
-        mkdir($this->sockets, 0700);
+        mkdir("{$this->sockets}/files", 0700, recursive: true);
+        $this->password = bin2hex(random_bytes(16));
         // Nothing that is written here counts before the server has ended well: it is flushed then.
         $this->process = Programs::process('mariadbd', [
             '--no-defaults', "--datadir={$folder}", '--user='.Programs::me(), '--skip-networking', "--socket={$this->socket()}", "--pid-file={$this->sockets}/pid",
             '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--innodb-buffer-pool-size=64M', '--innodb-flush-log-at-trx-commit=0', '--max-allowed-packet=64M',
+            // Statements that came from elsewhere neither write nor read a file.
+            "--secure-file-priv={$this->sockets}/files", '--local-infile=0',
         ]);
         $this->process->start();
     }
@@ -48,17 +57,36 @@ final class Server
         return new \PDO("mysql:unix_socket={$this->socket()};charset=utf8mb4", Programs::me());
     }
 
-    /** Reads statements from a file into a database. */
+    /** Reads statements that came from elsewhere into a database, as an account that may do nothing besides. */
     public function load(string $file, string $database): void
     {
         $this->connection()->exec("create database if not exists `{$database}` character set utf8mb4 collate utf8mb4_unicode_ci");
-        $this->execute(fopen($file, 'r'), $database);
+        $this->connection()->exec('create user '.self::LOADER."@localhost identified by '{$this->password}'");
+        $this->connection()->exec("grant all on `{$database}`.* to ".self::LOADER.'@localhost');
+        try {
+            $this->run(fopen($file, 'r'), $database, self::LOADER, ['MYSQL_PWD' => $this->password]);
+        } finally {
+            $this->connection()->exec('drop user '.self::LOADER.'@localhost');
+        }
     }
 
-    /** @param  resource|false|iterable<string>  $statements */
+    /**
+     * What the yard itself wrote.
+     *
+     * @param  resource|false|iterable<string>  $statements
+     */
     public function execute(mixed $statements, string $database): void
     {
-        Programs::run('mariadb', ['--no-defaults', "--socket={$this->socket()}", '--user='.Programs::me(), '--max-allowed-packet=64M', '--binary-mode', $database], $statements);
+        $this->run($statements, $database, Programs::me());
+    }
+
+    /**
+     * @param  resource|false|iterable<string>  $statements
+     * @param  array<string, string>  $environment
+     */
+    private function run(mixed $statements, string $database, string $as, array $environment = []): void
+    {
+        Programs::run('mariadb', ['--no-defaults', "--socket={$this->socket()}", "--user={$as}", '--max-allowed-packet=64M', '--binary-mode', '--local-infile=0', $database], $statements, $environment);
     }
 
     /** Ends it; what was written is then on the disk. */
@@ -66,8 +94,7 @@ final class Server
     {
         $this->process->signal(SIGTERM);
         $this->process->wait();
-        array_map(unlink(...), glob("{$this->sockets}/*") ?: []);
-        @rmdir($this->sockets);
+        File::deleteDirectory($this->sockets);
         if ($this->process->getExitCode() !== 0) {
             throw new Unusable("The database in {$this->folder} did not end well: ".mb_substr($this->process->getErrorOutput(), -300));
         }

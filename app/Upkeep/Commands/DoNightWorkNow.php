@@ -13,7 +13,7 @@ use Illuminate\Console\Command;
 /** Does a work of the night at once, for whoever does not want to wait for it. */
 final class DoNightWorkNow extends Command
 {
-    protected $signature = 'night:do {work : reckoning, backup, proof, pruning or certificates}';
+    protected $signature = 'night:do {work : reckoning, backup, proof or pruning}';
 
     protected $description = 'Do a work of the night now';
 

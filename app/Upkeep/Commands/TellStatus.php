@@ -8,6 +8,7 @@ use App\Contract\Disk;
 use App\Machines\Yard;
 use App\Upkeep\Backup\Kept;
 use App\Upkeep\Computer\RunningPrograms;
+use App\Upkeep\Computer\Seen;
 use App\Upkeep\Computer\Warnings;
 use App\Upkeep\Night\NightRun;
 use App\Upkeep\Night\NightWorks;
@@ -25,6 +26,9 @@ final class TellStatus extends Command
         $yard = Yard::query()->first();
         if (! $this->option('warnings')) {
             $this->tell($yard);
+        }
+        if ($yard !== null) {
+            Seen::note($yard);
         }
         foreach ($yard === null ? [] : Warnings::of($yard) as $warning) {
             $this->warn("  {$warning}");

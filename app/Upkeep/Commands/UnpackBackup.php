@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Upkeep\Commands;
 
 use App\Upkeep\Backup\PutBack;
+use App\Upkeep\Backup\Seal;
 use App\Upkeep\Backup\Unusable;
 use Illuminate\Console\Command;
 
 /** Makes a yard of a backup beside the one that is served; `./jardinier restore` then puts it in its place. */
 final class UnpackBackup extends Command
 {
-    protected $signature = 'backup:unpack {file} {--to= : a moment up to which what was written afterwards is written again}';
+    protected $signature = 'backup:unpack {file} {--unsealed : take one that is not sealed where backups are} {--over= : the name of the yard here, where another\'s takes its place} {--to= : a moment up to which what was written afterwards is written again}';
 
     protected $description = 'Make a yard of a backup, beside the one that is served';
 
@@ -20,8 +21,11 @@ final class UnpackBackup extends Command
     public function handle(): int
     {
         try {
-            $manifest = PutBack::from($this->argument('file'), $this->option('to'));
+            $manifest = PutBack::from($this->argument('file'), $this->option('to'), $this->option('unsealed'), $this->option('over'));
             $this->line("{$manifest->yard}, as of {$manifest->madeAt->setTimezone(new \DateTimeZone($manifest->timeZone))->format('j F Y H:i')}: ".array_sum(array_column($manifest->tables, 'rows')).' rows, all as they were.');
+            if (! Seal::isOn($this->argument('file'))) {
+                $this->line('It was not sealed: whoever had it in their hands could have changed it, checksums and all.');
+            }
         } catch (Unusable $wrong) {
             $this->error($wrong->getMessage());
 

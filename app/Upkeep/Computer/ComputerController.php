@@ -7,7 +7,7 @@ namespace App\Upkeep\Computer;
 use App\Contract\Disk;
 use App\Machines\Yard;
 use App\Upkeep\Backup\Kept;
-use App\Upkeep\Backup\SecondFolder;
+use App\Upkeep\Backup\Passphrase;
 use App\Upkeep\Night\NightRun;
 use App\Upkeep\Night\NightWork;
 use App\Upkeep\Night\NightWorks;
@@ -44,10 +44,11 @@ final class ComputerController
     public function show(Yard $yard, Request $request): JsonResponse
     {
         $newest = Kept::newest();
+        $seen = Seen::now($yard);
 
         return new JsonResponse([
             'warnings' => Warnings::of($yard),
-            'programs' => RunningPrograms::all(),
+            'programs' => $seen->programs,
             'night' => array_map(self::night(...), NightWorks::all()),
             'backup' => $newest === null ? null : [
                 'made_at' => $newest->madeAt->toIso8601String(),
@@ -55,8 +56,9 @@ final class ComputerController
                 'proved_at' => $newest->provedAt?->toIso8601String(),
                 'kept' => count(Kept::all()),
             ],
-            'second_folder' => SecondFolder::path() === null ? 'none' : (SecondFolder::isThere() ? 'there' : 'missing'),
-            'is_sealed' => config('upkeep.passphrase') !== null,
+            'second_folder' => $seen->secondFolder,
+            'second_kept' => $seen->secondKept,
+            'is_sealed' => Passphrase::isSet(),
             'disk' => Disk::room(),
             'lan' => self::lan($request),
         ]);

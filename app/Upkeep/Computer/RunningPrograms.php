@@ -16,6 +16,7 @@ final class RunningPrograms
         'database' => 'Database',
         'clock' => 'Clock of the night\'s work',
         'night' => 'The night\'s work',
+        'renewal' => 'Renewal of the certificate',
     ];
 
     /** @return list<array{name: string, title: string, runs: bool, since: string, restarts: int}> none where nothing supervises */

@@ -8,7 +8,6 @@ use App\Contract\Disk;
 use App\Logbook\Entry;
 use App\Machines\Yard;
 use App\Upkeep\Backup\Kept;
-use App\Upkeep\Backup\SecondFolder;
 use App\Upkeep\Night\NightRun;
 use App\Upkeep\Night\NightWork;
 use App\Upkeep\Night\NightWorks;
@@ -53,7 +52,7 @@ final class Warnings
 
         return match (true) {
             $newest !== null && $newest->madeAt < CarbonImmutable::now()->subHours(self::HOURS_OF_A_BACKUP) => "The last good backup is of {$inYard($newest->madeAt)}.",
-            SecondFolder::path() !== null && ! SecondFolder::isThere() => 'The second folder for backups is not there. Is its stick in?',
+            Seen::now($yard)->secondFolder === 'missing' => 'The second folder for backups is not there. Is its stick in?',
             default => null,
         };
     }

@@ -17,7 +17,6 @@ final readonly class NightWorks
         BackUpTheYard::class,
         ProveTheBackup::class,
         ThrowAway::class,
-        RenewCertificates::class,
     ];
 
     /** What failed is tried again after so long; what was cut off too. */
