@@ -7,6 +7,7 @@ use App\Contract\KeepOnce;
 use App\Contract\Problem;
 use App\Contract\ReadableBody;
 use App\Contract\Refusal;
+use App\Contract\RefusalLog;
 use App\Contract\RoomToWrite;
 use App\Contract\SecurityHeaders;
 use App\Contract\TrustProxies;
@@ -23,6 +24,7 @@ use App\Upkeep\Commands\TellStatus;
 use App\Upkeep\Commands\UnpackBackup;
 use App\Upkeep\Computer\Seen;
 use App\Upkeep\Night\NightWorks;
+use App\Upkeep\Trouble\WriteTrouble;
 use App\Yard\Commands\RebuildYard;
 use Core\Form\BadInput;
 use Core\Reckoner\UnknownCalculator;
@@ -37,10 +39,11 @@ use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
 use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
+use Symfony\Component\HttpFoundation\Response;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
-    ->withCommands([RebuildYard::class, ResetKeeper::class, PrintKeeperCode::class, LoadDemo::class, DemoAccounts::class, DemoPasswords::class, MakeBackup::class, ListBackups::class, UnpackBackup::class, TellStatus::class, DoNightWorkNow::class])
+    ->withCommands([RebuildYard::class, ResetKeeper::class, PrintKeeperCode::class, LoadDemo::class, DemoAccounts::class, DemoPasswords::class, MakeBackup::class, ListBackups::class, UnpackBackup::class, TellStatus::class, WriteTrouble::class, DoNightWorkNow::class])
     ->withSchedule(function (Schedule $schedule): void {
         $schedule->call(new NightWorks)->name('night')->everyMinute()->withoutOverlapping(10);
         $schedule->call(fn () => Yard::query()->get()->each(fn (Yard $yard) => Seen::note($yard)))->name('seen')->everyMinute();
@@ -56,7 +59,15 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->report(fn (Throwable $fault) => Log::error(FaultReport::of($fault)))->stop();
         $exceptions->dontReport([Refusal::class, BadInput::class, UnknownCalculator::class]);
-        $exceptions->render(fn (Throwable $thrown, Request $request) => $request->is('api/*') ? (app(EndedAccess::class)->problem($thrown) ?? Problem::from($thrown))->toResponse($request) : null);
+        $exceptions->render(function (Throwable $thrown, Request $request): ?Response {
+            if (! $request->is('api/*')) {
+                return null;
+            }
+            $problem = app(EndedAccess::class)->problem($thrown) ?? Problem::from($thrown);
+            RefusalLog::note($request, $problem);
+
+            return $problem->toResponse($request);
+        });
     })
     ->create();
 

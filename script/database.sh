@@ -6,11 +6,16 @@ sql() { mariadb --no-defaults --socket="$STATE/run/db.sock" --user="$(id -un)" "
 make_database_files() {
     [ -d "$STATE/db" ] && return 0
     rm -rf "$STATE/db.new"
+    make_database_tmp
     step 'Making the database' 'See what it says above.' "$STATE/log/db-install.log" \
-        mariadb-install-db --no-defaults --datadir="$STATE/db.new" --user="$(id -un)" --skip-test-db \
+        mariadb-install-db --no-defaults --datadir="$STATE/db.new" --tmpdir="$STATE/db-tmp" --user="$(id -un)" --skip-test-db \
         --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)"
     mv "$STATE/db.new" "$STATE/db"
 }
+
+# A place of its own for what a query needs for a moment: a server that starts throws away what lies in its place, and where
+# several share one it is another's.
+make_database_tmp() { mkdir -p -m 700 "$STATE/db-tmp"; }
 
 # What a yard keeps is on the disk when it is answered, and what changes is logged, so that it can be written again up to a moment.
 #   describe_kept_database PORT
@@ -35,8 +40,9 @@ describe_database() {
     local port=$1
     shift
     make_database_files
+    make_database_tmp
     # shellcheck disable=SC2046
-    supervise database TERM "$(command -v env)" UMASK=0600 UMASK_DIR=0700 "$(find_program mariadbd)" --no-defaults --datadir="$STATE/db" --user="$(id -un)" --bind-address=127.0.0.1 --port="$port" \
+    supervise database TERM "$(command -v env)" UMASK=0600 UMASK_DIR=0700 "$(find_program mariadbd)" --no-defaults --datadir="$STATE/db" --tmpdir="$STATE/db-tmp" --user="$(id -un)" --bind-address=127.0.0.1 --port="$port" \
         --socket="$STATE/run/db.sock" --pid-file="$STATE/run/db.pid" \
         --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve $(database_memory) "$@"
 }

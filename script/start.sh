@@ -211,6 +211,17 @@ code_command() {
     artisan keeper:code
 }
 
+# What somebody needs to know who helps; whatever is broken, it is written all the same.
+trouble_command() {
+    local port=$DEFAULT_PORT file
+    [ "${1:-}" != --port ] || port=${2:-}
+    use_state "$ROOT/var/yard-$port"
+    [ -d "$STATE" ] || fail "There is no yard on port $port."
+    umask 077
+    file=$ROOT/var/trouble-$port-$(date +%Y%m%d-%H%M%S).txt
+    artisan computer:trouble "$file"
+}
+
 keeper_command() {
     [ "${1:-}" = --reset ] || fail 'Say ./jardinier keeper --reset to give a keeper a new password.'
     shift

@@ -12,8 +12,8 @@ test_command() {
             ensure_everything browser
             php -d memory_limit=1G vendor/bin/phpunit --testsuite faults "${@:2}"
             ;;
-        http | browser | all) on_throwaway_server "suite_$suite" "${@:2}" ;;
-        *) fail "There is no suite \"$suite\". There are core, http, browser and faults." ;;
+        http | browser | all | long) on_throwaway_server "suite_$suite" "${@:2}" ;;
+        *) fail "There is no suite \"$suite\". There are core, http, browser, long and faults." ;;
     esac
 }
 
@@ -28,7 +28,23 @@ run_suites() {
 
 suite_http() { run_suites http "$@"; }
 suite_browser() { run_suites browser "$@"; }
-suite_all() { run_suites core,http,browser "$@"; }
+suite_all() {
+    php script/pin_packages.php --check || fail 'Other packages are installed than are listed. Install what is listed, or list what is meant: php script/pin_packages.php'
+    local code=0
+    run_suites core,http,browser "$@" || code=$?
+    tell_known_holes
+    return $code
+}
+
+# What is drawn by seed is drawn ten times as often.
+suite_long() { JARDINIER_LONG=1 run_suites core,http --group long "$@"; }
+
+# Holes that the world has heard of since. They are told and fail nothing: what was green yesterday is green today.
+tell_known_holes() {
+    say 'Known holes in the packages:'
+    timeout 60 composer audit --no-interaction --format=plain 2>/dev/null || say '  Composer: some, or its registry cannot be asked here. composer audit tells more.'
+    timeout 60 npm audit --omit=dev 2>/dev/null | tail -n 3 | grep . || say '  npm: its registry cannot be asked here.'
+}
 shots() { php tests/Browser/shots.php; }
 bench() { php tests/Bench/bench.php "$@"; }
 
@@ -82,10 +98,16 @@ describe_passing_database() { describe_database "$1" --innodb-flush-log-at-trx-c
 
 end_throwaway_server() {
     end_supervision
+    tell_cpu
     # What the application itself has to say about a failure.
     [ "$1" -eq 0 ] || grep -h ERROR "$STATE"/log/fpm.log 2>/dev/null | tail -n 3 | cut -c1-400 >&2 || true
     keep_failures
     rm -rf "$STATE"
+}
+
+# All that this and its children took of the processors.
+tell_cpu() {
+    times | awk '{ for (i = 1; i <= 2; i++) { split($i, part, "[ms]"); sum += part[1] * 60 + part[2] } } END { printf "CPU: %d s, user and system.\n", sum }'
 }
 
 # Pictures and console logs of failed browser tests outlive the server.

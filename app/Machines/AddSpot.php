@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Contract\Refusal;
 use Core\Grease\EndSign;
 use Core\Machine\SpotKind;
 use Core\Machine\Subject;
@@ -14,9 +15,15 @@ final class AddSpot
 {
     private const LONGEST_KEY = 40;
 
+    /** Ten times what the largest starter has. */
+    private const MOST = 1000;
+
     /** @param  array<string, mixed>  $given  as {@see SpotRequest} validates it */
     public function __invoke(Machine $machine, array $given): Spot
     {
+        if ($machine->spots()->count() >= self::MOST) {
+            throw Refusal::conflict("{$machine->name} has ".self::MOST.' places: nobody looks after more. Take some out first.');
+        }
         $kind = SpotKind::from($given['kind']);
         $spot = Spot::query()->create([
             'subject' => $kind === SpotKind::GreasePoint ? Subject::Grease : Subject::Other,

@@ -5,13 +5,19 @@ declare(strict_types=1);
 namespace App\Notes;
 
 use App\Contract\Device;
+use App\Contract\Problem;
+use App\Contract\Refusal;
 use App\People\Person;
+use Illuminate\Cache\RateLimiter;
 use Illuminate\Http\JsonResponse;
 
 /** The one door through which everything is logged. */
 final readonly class NoteController
 {
-    public function __construct(private WriteNotes $writeNotes)
+    /** Notes of one person within a minute: more than a week's rounds of a large yard, kept on a phone. */
+    private const MOST_A_MINUTE = 3000;
+
+    public function __construct(private WriteNotes $writeNotes, private RateLimiter $limiter)
     {
     }
 
@@ -19,6 +25,7 @@ final readonly class NoteController
     {
         $person = $request->user();
         assert($person instanceof Person);
+        $this->count($person, count($request->input('notes')));
 
         return new JsonResponse(['results' => ($this->writeNotes)(
             $person,
@@ -26,6 +33,23 @@ final readonly class NoteController
             Device::of($request),
             new NoteClock($request->validated('sent_at')),
         )]);
+    }
+
+    /** @throws Refusal if it is more than anybody writes */
+    private function count(Person $person, int $notes): void
+    {
+        $who = "notes:{$person->id}";
+        if ($this->limiter->tooManyAttempts($who, self::MOST_A_MINUTE)) {
+            $wait = max(1, $this->limiter->availableIn($who));
+            throw new Refusal(new Problem(
+                429,
+                'too-often',
+                'Too many at once',
+                "More was sent within a minute than anybody writes. The rest is taken in {$wait} seconds.",
+                headers: ['Retry-After' => (string) $wait],
+            ));
+        }
+        $this->limiter->increment($who, amount: $notes);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Tests\ServedClock;
 
@@ -143,6 +144,7 @@ final class ServedTest extends PlainTestCase
     }
 
     /** Ten times as many in the long run. */
+    #[Group('long')]
     public function test_four_who_top_up_from_one_container_at_once_are_all_written_down(): void
     {
         $fluid = self::$keeper->ask('POST', '/supplies', ['kind' => 'fluid', 'name' => 'Served oil '.bin2hex(random_bytes(3)), 'label' => ['kind' => 'engine_oil', 'grade' => '10W-30'], 'sold_in' => [['size' => '205 L']]])['body']['id'];

@@ -170,6 +170,28 @@ final class UpkeepTest extends TestCase
         self::assertCount(5, SecondFolder::all($yard));
     }
 
+    public function test_the_file_for_somebody_who_helps_holds_no_names_no_words_and_no_secrets(): void
+    {
+        $machine = $this->machine(['name' => 'Wigeon']);
+        $this->tell($machine, 'remark', ['note' => 'Nell drinks'])->assertCreated();
+        $this->getJson('/api/machines/99999')->assertNotFound();
+        file_put_contents("{$this->folder}/.env", "APP_KEY=base64:c2VjcmV0c2VjcmV0c2VjcmV0\nDB_PASSWORD=\"hidden-in-the-settings\"\nTRUSTED_PROXIES=10.9.8.7\n");
+        file_put_contents("{$this->folder}/backup-passphrase", "nine swans on the pond\n");
+        mkdir("{$this->folder}/log");
+        file_put_contents("{$this->folder}/log/nginx.log", '2026/05/14 upstream timed out, client: 192.168.1.77, server: yard, request: "GET /api/machines?name=Wigeon HTTP/2.0", host: "yard.example:8470"'."\n");
+        file_put_contents("{$this->folder}/log/fpm.log", "ERROR: SQL 40001 at WriteNotes.php:12, password hidden-in-the-settings, by Keeper, nine swans on the pond\n");
+        $this->artisan('computer:trouble', ['file' => $file = "{$this->folder}/trouble.txt"])->assertSuccessful();
+
+        $text = (string) file_get_contents($file);
+        foreach (['== Versions ==', 'entries: some', '404 not-found GET api/machines/{machine}', 'SQL 40001 at WriteNotes.php:12', 'upstream timed out'] as $told) {
+            self::assertStringContainsString($told, $text);
+        }
+        foreach (['Wigeon', 'Nell', 'Keeper', 'Testing yard', 'hidden-in-the-settings', 'c2VjcmV0', 'nine swans', '192.168.1.77', 'yard.example', '99999'] as $hidden) {
+            self::assertStringNotContainsString($hidden, $text);
+        }
+        self::assertSame(0, fileperms($file) & 0077);
+    }
+
     public function test_a_sealed_file_opens_with_its_passphrase_alone_and_only_whole(): void
     {
         [$plain, $sealed, $opened] = ["{$this->folder}/plain", "{$this->folder}/sealed", "{$this->folder}/opened"];

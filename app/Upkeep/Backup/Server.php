@@ -29,7 +29,7 @@ final class Server
         $this->password = bin2hex(random_bytes(16));
         // Nothing that is written here counts before the server has ended well: it is flushed then.
         $this->process = Programs::process('mariadbd', [
-            '--no-defaults', "--datadir={$folder}", '--user='.Programs::me(), '--skip-networking', "--socket={$this->socket()}", "--pid-file={$this->sockets}/pid",
+            '--no-defaults', "--datadir={$folder}", "--tmpdir={$folder}-tmp", '--user='.Programs::me(), '--skip-networking', "--socket={$this->socket()}", "--pid-file={$this->sockets}/pid",
             '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--innodb-buffer-pool-size=64M', '--innodb-flush-log-at-trx-commit=0', '--max-allowed-packet=64M',
             // Statements that came from elsewhere neither write nor read a file.
             "--secure-file-priv={$this->sockets}/files", '--local-infile=0',
@@ -40,7 +40,9 @@ final class Server
     /** Makes a database in a folder that is not there yet, and serves it. */
     public static function in(string $folder): self
     {
-        Programs::run('mariadb-install-db', ['--no-defaults', "--datadir={$folder}", '--user='.Programs::me(), '--skip-test-db', '--auth-root-authentication-method=socket', '--auth-root-socket-user='.Programs::me()]);
+        // Servers that share a place for what a query needs for a moment throw each other's away.
+        mkdir("{$folder}-tmp", 0700);
+        Programs::run('mariadb-install-db', ['--no-defaults', "--datadir={$folder}", "--tmpdir={$folder}-tmp", '--user='.Programs::me(), '--skip-test-db', '--auth-root-authentication-method=socket', '--auth-root-socket-user='.Programs::me()]);
         $server = new self($folder);
         $server->awaitAnswer();
 
@@ -94,7 +96,7 @@ final class Server
     {
         $this->process->signal(SIGTERM);
         $this->process->wait();
-        File::deleteDirectory($this->sockets);
+        array_map(File::deleteDirectory(...), [$this->sockets, "{$this->folder}-tmp"]);
         if ($this->process->getExitCode() !== 0) {
             throw new Unusable("The database in {$this->folder} did not end well: ".mb_substr($this->process->getErrorOutput(), -300));
         }

@@ -6,6 +6,7 @@ namespace Tests\Core\Machine;
 
 use Core\Machine\SafetyWord;
 use Core\Machine\SafetyWords;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -20,6 +21,7 @@ final class SafetyWordsTest extends TestCase
 
     private const EVENTS = 6;
 
+    #[Group('long')]
     public function test_in_every_order_a_machine_is_down_whenever_an_unlifted_word_says_so(): void
     {
         $chance = new Randomizer(new Mt19937(1201));
