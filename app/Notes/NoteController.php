@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 final readonly class NoteController
 {
     /** Notes of one person within a minute: more than a week's rounds of a large yard, kept on a phone. */
-    private const MOST_A_MINUTE = 3000;
+    private const MOST_A_MINUTE = 6000;
 
     public function __construct(private WriteNotes $writeNotes, private RateLimiter $limiter)
     {

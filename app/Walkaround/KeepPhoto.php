@@ -9,6 +9,7 @@ use App\Logbook\Acts\Act;
 use App\Logbook\Photo;
 use App\Machines\Machine;
 use App\People\Person;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Gate;
 
 /** Keeps a picture of what was said, drawn anew already: by whoever said it, or who may service. */
@@ -73,9 +74,20 @@ final class KeepPhoto
         if (! is_dir(dirname($photo->path()))) {
             mkdir(dirname($photo->path()), 0700, true);
         }
-        rename($drawn, $photo->path());
+        self::place($drawn, $photo->path());
         $photo->save();
 
         return $photo;
+    }
+
+    /** What is there under its name is whole. */
+    private static function place(string $drawn, string $path): void
+    {
+        $part = "{$path}.part";
+        if (! @copy($drawn, $part) || filesize($part) !== filesize($drawn)) {
+            File::delete($part);
+            throw PhotoRequest::noRoom();
+        }
+        rename($part, $path);
     }
 }

@@ -16,13 +16,18 @@ final class PhotoRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         if (Disk::takesNoPhotos()) {
-            throw new Refusal(new Problem(
-                507,
-                'no-room',
-                'No room for photographs',
-                'The disk of the yard\'s computer is nearly full: photographs wait so that readings still go in. Tell whoever looks after it.',
-            ));
+            throw self::noRoom();
         }
+    }
+
+    public static function noRoom(): Refusal
+    {
+        return new Refusal(new Problem(
+            507,
+            'no-room',
+            'No room for photographs',
+            'The disk of the yard\'s computer is nearly full: photographs wait so that readings still go in. Tell whoever looks after it.',
+        ));
     }
 
     /** @return array<string, array<mixed>> */

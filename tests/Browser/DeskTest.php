@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Illuminate\Support\Str;
+use Tests\ServedClock;
+
 /** The flows at a desk, 1280x800. */
 final class DeskTest extends BrowserTestCase
 {
@@ -220,10 +223,49 @@ final class DeskTest extends BrowserTestCase
         $this->browser->open('/');
         $this->find($machine['name']);
         $this->browser->press('Look and lift');
-        $this->browser->see('Stood down because: Brake drags');
+        $this->browser->see('Bram Fenwick, today: Brake drags');
+        $this->browser->press('Leave it');
+        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->press('Something else keeps it down');
+        $this->browser->type('What is wrong with it', 'Guard off');
+        $this->browser->press('Stand it down');
+        $this->browser->see('Guard off');
+
+        // What is ticked is lifted, and nothing else.
+        $this->browser->press('Lift');
+        $this->browser->press('Tamsin Oakhill, today: Guard off');
+        $this->browser->type('Why it may be used again', 'Guard on');
+        $this->browser->press('Lift what is ticked');
+        $this->browser->see('still stands down: Brake drags');
+        $this->browser->press('Lift');
+        $this->browser->see('Bram Fenwick, today: Brake drags');
         $this->browser->type('Why it may be used again', 'Cable freed');
         $this->browser->press('Lift it, fit for use');
         $this->browser->see('is lifted.');
+    }
+
+    public function test_a_slip_is_undone_and_what_others_go_by_is_not(): void
+    {
+        $machine = $this->machine();
+        $this->signIn('bram');
+        $down = function () use ($machine): void {
+            $this->browser->open("/machines/{$machine['id']}");
+            $this->browser->press('Stand down');
+            $this->browser->type('What is wrong with it', 'Brake drags');
+            $this->browser->press('Stand it down');
+            $this->browser->see('is stood down.');
+        };
+        $down();
+        $this->browser->press('Undo');
+        $this->browser->see('Taken back.');
+        self::assertNull($this->walk($machine['id'])['stood_down']);
+
+        $down();
+        $this->keeper()->ask('POST', '/notes', ['notes' => [['id' => (string) Str::uuid(), 'kind' => 'stand_down', 'at' => ServedClock::now()->format(DATE_ATOM), 'machine_id' => $machine['id'], 'note' => 'Do not use']]]);
+        $this->browser->open("/machines/{$machine['id']}/book");
+        $this->browser->see('Brake drags');
+        self::assertFalse($this->browser->offers('Correct: Stood down'), 'it is no slip any more');
+        self::assertCount(2, $this->walk($machine['id'])['stood_down']['words']);
     }
 
     public function test_what_a_role_may_not_do_is_not_offered(): void
@@ -350,14 +392,37 @@ final class DeskTest extends BrowserTestCase
         $this->browser->press('Add a person');
         $this->browser->type('Name', 'Pia Thorn');
         $this->browser->type('Sign-in name', $name);
-        $this->browser->type('Password', 'short');
-        $this->browser->press('Add the person');
-        $this->browser->see('At least 10 characters.');
-        $this->browser->type('Password', 'long enough now');
-        $this->browser->press('Add the person');
+        $this->browser->press('Add and invite');
+        $this->browser->see('Invite Pia Thorn');
+        $code = $this->browser->until(fn (): ?string => preg_match('/[2-9A-Z]{4}(-[2-9A-Z]{4}){2}/', $this->browser->text(), $found) === 1 ? $found[0] : null, 'the code');
+        self::assertSame([], $this->browser->barriers());
+        $this->browser->press('Done');
         $this->browser->see("signs in as {$name}");
 
+        $this->browser->startAfresh();
+        $this->browser->resize(Browser::PHONE);
+        $this->browser->visit(getenv('JARDINIER_URL')."/welcome#{$code}");
+        $this->browser->see('Choose a password of your own');
+        self::assertSame($code, $this->browser->value('The code that you were given'));
+        self::assertSame([], $this->browser->barriers());
+        $this->browser->type('Password, at least 10 characters', 'password12');
+        $this->browser->press('Come in');
+        $this->browser->see('Everybody tries that one first.');
+        $this->browser->type('Password, at least 10 characters', 'hens in the orchard');
+        $this->browser->press('Come in');
+        $this->browser->see('Walkaround');
+        $this->browser->startAfresh();
+        $this->browser->visit(getenv('JARDINIER_URL')."/welcome#{$code}");
+        $this->browser->type('Password, at least 10 characters', 'geese in the orchard');
+        $this->browser->press('Come in');
+        $this->browser->see('That invitation has been used, or has ended.');
+
+        $this->browser->startAfresh();
+        $this->browser->resize(Browser::DESK);
+        $this->signIn();
         $this->browser->open('/account');
+        $this->browser->see('Where you are signed in');
+        $this->browser->see('This device');
         $this->browser->type('What it is for', 'Office wall');
         $this->browser->press('Make a token');
         $this->browser->see('Copy it now; it is not shown again.');

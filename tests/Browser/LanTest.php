@@ -72,6 +72,28 @@ final class LanTest extends TestCase
         $this->assertWorksWithoutSignal();
     }
 
+    public function test_the_house_begins_empty_and_a_demo_in_it_has_passwords_that_nobody_knows(): void
+    {
+        $lan = ['--lan', '--host', '127.0.0.2', '--door-port', (string) $this->door];
+        $out = $this->yard->start(...$lan);
+        self::assertMatchesRegularExpression('/Code for the first keeper: [2-9A-Z]{4}-[2-9A-Z]{4}, for an hour/', $out);
+        self::assertSame('0', $this->yard->row('select count(*) from people')[0]);
+        [$code, $another] = $this->yard->jardinier('code', '--port', (string) $this->yard->port);
+        self::assertSame(0, $code, $another);
+        self::assertMatchesRegularExpression('/Code for the first keeper: [2-9A-Z]{4}-[2-9A-Z]{4}/', $another);
+        $this->yard->jardinier('stop', '--port', (string) $this->yard->port);
+
+        $out = $this->yard->start('--demo', ...$lan);
+        self::assertStringNotContainsString('coldbrook-', $out);
+        self::assertSame(1, preg_match('/rosa\s+(\w{14})\s/', $out, $password));
+        $signIn = fn (string $secret): int => (new Visitor($this->yard->address(), 'nobody', 'nothing'))->ask('POST', '/session', ['sign_in_name' => 'rosa', 'password' => $secret])['status'];
+        self::assertSame([422, 200], [$signIn('coldbrook-rosa'), $signIn($password[1])]);
+        $this->yard->jardinier('stop', '--port', (string) $this->yard->port);
+        self::assertStringNotContainsString($password[1], $this->yard->start(...$lan), 'shown once');
+        self::assertStringContainsString('--empty', $this->yard->jardinier('at-boot', '--print')[1]);
+        self::assertStringNotContainsString('--empty', $this->yard->jardinier('at-boot', '--print', '--demo')[1]);
+    }
+
     private function assertDoorLeadsOnAndGivesNoKey(): void
     {
         $get = function (string $path): array {

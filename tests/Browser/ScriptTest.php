@@ -175,7 +175,9 @@ final class ScriptTest extends TestCase
     private function assertNobodyElseReads(): void
     {
         foreach ([$this->yard->state(), ...array_filter(glob($this->yard->state().'/{.env,cache/*,run/*,log/*,storage/*}', GLOB_BRACE) ?: [], fn (string $path): bool => filetype($path) !== 'socket')] as $path) {
-            self::assertSame(0, fileperms($path) & 0077, $path);
+            // Where root starts it the web workers are a group of their own, for what they need.
+            $isWorkers = posix_geteuid() === 0 && preg_match('~/(cache/[^/]+|storage/[^/]+|run/seen\.json|yard-\d+)$~', $path) === 1;
+            self::assertSame(0, fileperms($path) & ($isWorkers ? 0007 : 0077), $path);
         }
         preg_match('/^DB_PASSWORD=(\S+)$/m', (string) file_get_contents($this->yard->state().'/.env'), $password);
         self::assertStringNotContainsString($password[1], (string) shell_exec('ps -eo args'));

@@ -172,6 +172,7 @@ final class UpkeepTest extends TestCase
 
     public function test_the_file_for_somebody_who_helps_holds_no_names_no_words_and_no_secrets(): void
     {
+        mkdir("{$this->folder}/storage/logs");
         $machine = $this->machine(['name' => 'Wigeon']);
         $this->tell($machine, 'remark', ['note' => 'Nell drinks'])->assertCreated();
         $this->getJson('/api/machines/99999')->assertNotFound();

@@ -48,7 +48,9 @@ export function StandDownDialog({ line, onClose }: Props) {
 /** Lifts what stands a machine down: what is named, and nothing else. */
 export function LiftDialog({ line, onClose }: Props) {
   const words = line.stood_down?.words ?? [];
-  const [chosen, setChosen] = useState(words.length === 1 ? words.map(({ id }) => id) : []);
+  const [ticked, setTicked] = useState<string[]>([]);
+  // What stands alone needs no tick; what somebody has lifted meanwhile is not there to be lifted.
+  const chosen = words.map(({ id }) => id).filter((id) => words.length === 1 || ticked.includes(id));
   const [note, setNote, clear] = useDraft(`lift.${line.id}`, NOTHING);
   const left = words.filter(({ id }) => !chosen.includes(id));
   const said =
@@ -67,7 +69,7 @@ export function LiftDialog({ line, onClose }: Props) {
         <Ticks
           label="What is over with? Any other keeps it down"
           value={chosen}
-          onChange={setChosen}
+          onChange={setTicked}
           options={words.map((word) => ({ value: word.id, label: wordLine(word, line) }))}
           error={write.fields.lifts}
         />

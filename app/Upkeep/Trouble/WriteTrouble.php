@@ -86,7 +86,7 @@ final class WriteTrouble extends Command
         return [
             ...$memory[0],
             'Load '.implode(' ', sys_getloadavg() ?: []),
-            'Disk '.json_encode(Disk::room()),
+            'Disk '.Disk::room()['free'].' bytes free, '.Disk::room()['percent'].' %',
             'Clock '.now()->toIso8601String(),
         ];
     }
