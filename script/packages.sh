@@ -78,15 +78,17 @@ ensure_web() {
         step 'Building the web application' 'See what it says above.' var/build.log npm run build
 }
 
-# What is installed and built may be read by others; only what a yard writes may not.
+# What is installed and built may be read by others; only what a yard writes may not. Several who start at once do it one
+# after another.
 ensure_everything() {
-    local before
-    before=$(umask)
-    umask 022
-    ensure_system_packages "${1:-}"
-    ensure_php_packages
-    ensure_web
-    # Some packages come without the right to be read.
-    chmod -R go+rX vendor public bootstrap/cache
-    umask "$before"
+    mkdir -p var
+    (
+        flock 8
+        umask 022
+        ensure_system_packages "${1:-}"
+        ensure_php_packages
+        ensure_web
+        # Some packages come without the right to be read.
+        chmod -R go+rX vendor public bootstrap/cache 2>/dev/null || true
+    ) 8>var/installing.lock || exit 1
 }

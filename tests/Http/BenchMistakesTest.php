@@ -46,6 +46,23 @@ final class BenchMistakesTest extends BenchTestCase
         );
     }
 
+    public function test_brakes_are_not_led_and_nothing_is_poured_on_what_cannot_come_out(): void
+    {
+        $this->machine = $this->machine(['name' => 'Moorhen', 'class' => 'utility_vehicle', 'rules' => [
+            ['task' => 'Brake fluid', 'kind' => 'replace', 'spots' => ['brake_fluid'], 'every' => ['months' => 24]],
+            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']],
+        ]]);
+        $this->make(['rules' => [$this->ruleId($this->machine, 0)]])->assertJsonPath(
+            'errors.rules.0',
+            'Brake fluid: brakes are bled by their own procedure, wheel by wheel; not led yet. Do it by the manual or have it done, then record the service.',
+        );
+        $this->sheetOf($this->machine, 'engine_oil', ['drain_way' => 'suction']);
+        $this->make(['rules' => [$this->ruleId($this->machine, 1)]])->assertJsonPath(
+            'errors.rules.0',
+            'Engine oil: nothing says how it is emptied. Give it a drain, a filter that is taken off, or the place where it is sucked out.',
+        );
+    }
+
     public function test_21_what_the_new_filter_drank_is_never_topped_up(): void
     {
         $this->makeOilChange();

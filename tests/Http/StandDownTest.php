@@ -152,6 +152,26 @@ final class StandDownTest extends WalkTestCase
         self::assertSame([], $this->words($machine));
     }
 
+    public function test_what_was_lifted_before_lifts_named_what_they_lift_is_lifted_still(): void
+    {
+        $machine = $this->machine();
+        $this->as(Role::Mechanic);
+        $look = $this->look($machine, 'seat_switch', self::FAILS);
+        $this->send([$look]);
+        $this->tell($machine, 'stand_down', ['note' => 'Guard off']);
+        $this->lift($machine, ['note' => 'Both seen to'])->assertCreated();
+        $this->travel(1)->hours();
+        $last = $this->tell($machine, 'stand_down', ['note' => 'Brakes gone'])->json('id');
+        // As it was written then.
+        Entry::query()->where('kind', 'lifted')->update(['detail' => null]);
+        Entry::query()->where('uuid', $look['id'])->update(['uuid' => (string) Str::uuid()]);
+        self::assertCount(3, $this->words($machine));
+
+        (require database_path('migrations/2026_12_01_000001_lifts_name_what_they_lift.php'))->up();
+        self::assertSame([$last], array_column($this->words($machine), 'id'));
+        self::assertSame('act', $this->getJson("/api/machines/{$machine}/walk")->json('findings.0.verdict'));
+    }
+
     /** Fifty sets of six events through the door: words, lifts, strikes, sent by two people in any order. */
     public function test_what_is_drawn_leaves_a_machine_down_whenever_an_unlifted_word_says_so(): void
     {

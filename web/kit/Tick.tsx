@@ -37,7 +37,7 @@ export function Tick({ checked, onChange, children, label, className }: TickProp
 
 const Frame = styled(CheckboxGroup)`display: flex; flex-direction: column; gap: 0;`;
 const Several = styled.div<{ $inLine: boolean }>`
-  display: flex; ${({ $inLine }) => ($inLine ? 'flex-wrap: wrap; gap: 0 22px;' : 'flex-direction: column;')}
+  display: flex; ${({ $inLine }) => ($inLine ? 'flex-wrap: wrap; gap: 0 22px;' : 'flex-direction: column; gap: 6px;')}
 `;
 
 type TicksProps<T extends string> = {

@@ -12,6 +12,7 @@ import { useTell } from '../kit/Undo';
 
 const Code = styled.div`
   display: flex; gap: 20px; align-items: center; flex-wrap: wrap; img { width: 150px; height: 150px; background: #FFFFFF; }
+  div { display: flex; flex-direction: column; gap: 4px; }
   strong { font-size: 25px; letter-spacing: 0.04em; font-variant-numeric: tabular-nums; }
 `;
 

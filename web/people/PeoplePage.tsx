@@ -33,7 +33,7 @@ const Name = styled.strong`
 export default function PeoplePage() {
   const people = useQuery(peopleQuery);
   const [open, setOpen] = useState<Schemas['Person'] | 'new' | null>(null);
-  const [invited, setInvited] = useState<Schemas['Person'] | null>(null);
+  const [invited, setInvited] = useState<{ person: Schemas['Person']; then?: () => void } | null>(null);
   if (!people.data) return <Reading title="People and the yard" error={people.error} />;
   return (
     <Page>
@@ -67,9 +67,21 @@ export default function PeoplePage() {
       </Sheet>
       <SeveritySheet />
       {open && (
-        <PersonDialog person={open === 'new' ? null : open} onClose={() => setOpen(null)} onInvite={setInvited} />
+        <PersonDialog
+          person={open === 'new' ? null : open}
+          onClose={() => setOpen(null)}
+          onInvite={(person, then) => setInvited({ person, then })}
+        />
       )}
-      {invited && <InvitationDialog person={invited} onClose={() => setInvited(null)} />}
+      {invited && (
+        <InvitationDialog
+          person={invited.person}
+          onClose={() => {
+            setInvited(null);
+            invited.then?.();
+          }}
+        />
+      )}
     </Page>
   );
 }
@@ -82,7 +94,8 @@ function mayWords({ role, may_use_all_machines, machine_ids }: Schemas['Person']
 type DialogProps = {
   person: Schemas['Person'] | null;
   onClose: () => void;
-  onInvite: (person: Schemas['Person']) => void;
+  /** @param then what is done when the invitation was given out */
+  onInvite: (person: Schemas['Person'], then?: () => void) => void;
 };
 
 function PersonDialog({ person, onClose, onInvite }: DialogProps) {
@@ -111,17 +124,19 @@ function PersonDialog({ person, onClose, onInvite }: DialogProps) {
     },
     async (saved) => {
       onClose();
-      if (!person) onInvite(saved);
       const undo = person ? pickAccount(person) : { active: false };
-      tell(`${saved.name} ${person ? 'changed' : 'added'}.`, async () => {
-        await answer(
-          api.PATCH('/people/{person}', {
-            params: { path: { person: saved.id }, header: { 'If-Match': `"${saved.version}"` } },
-            body: undo,
-          }),
-        );
-        await queries.invalidateQueries({ queryKey: peopleQuery.queryKey });
-      });
+      const told = () =>
+        tell(`${saved.name} ${person ? 'changed' : 'added'}.`, async () => {
+          await answer(
+            api.PATCH('/people/{person}', {
+              params: { path: { person: saved.id }, header: { 'If-Match': `"${saved.version}"` } },
+              body: undo,
+            }),
+          );
+          await queries.invalidateQueries({ queryKey: peopleQuery.queryKey });
+        });
+      if (person) told();
+      else onInvite(saved, told);
       await queries.invalidateQueries({ queryKey: peopleQuery.queryKey });
     },
   );

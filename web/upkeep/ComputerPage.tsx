@@ -56,10 +56,13 @@ export default function ComputerPage() {
           {backup && <Fact name="Kept">{manyOf(backup.kept, 'backup')}, of the last days, weeks and months</Fact>}
           <Fact name="A second place">
             {SECOND_FOLDER[computer.data.second_folder]}
-            {computer.data.second_folder === 'there' && `, with ${manyOf(computer.data.second_kept, 'backup')} of this yard`}
+            {computer.data.second_folder === 'there' &&
+              `, with ${manyOf(computer.data.second_kept, 'backup')} of this yard`}
           </Fact>
           <Fact name="Sealed">
-            {computer.data.is_sealed ? 'with a passphrase' : 'no: whoever has such a file can read it, and change it without a trace'}
+            {computer.data.is_sealed
+              ? 'with a passphrase'
+              : 'no: whoever has such a file can read it, and change it without a trace'}
           </Fact>
         </Facts>
       </Sheet>

@@ -18,6 +18,7 @@ final class SignInController
         $person = self::person($request);
 
         return new JsonResponse(['data' => $person->signIns()->orderByDesc('last_seen_at')->orderByDesc('id')->get()
+            ->sortByDesc(fn (SignIn $signIn): bool => $signIn->id === $person->signIn)->values()
             ->map(fn (SignIn $signIn): array => $signIn->toRecord($person->signIn))->all(), 'next_cursor' => null]);
     }
 
