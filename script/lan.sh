@@ -195,6 +195,12 @@ certificates_command() {
         esac
     done
     use_state "$ROOT/var/yard-$port"
+    # A start that its authority may not sign for asks for this.
+    if [ -n "$authority" ] && ! is_running; then
+        rm -f "$STATE"/tls/{authority,served}.*
+        say 'Taken off. The next start --lan makes another, which each phone of the house trusts anew.'
+        return
+    fi
     require_running "$port"
     known_lan
     [ -n "$LAN" ] || fail 'It is not served in the house: start it with --lan.'

@@ -65,6 +65,11 @@ final readonly class StandDowns
         return $found?->kind === EntryKind::StoodDown ? $found : null;
     }
 
+    public function stands(string $uuid): bool
+    {
+        return $this->find($uuid) !== null && $this->words->liftOf($uuid) === null;
+    }
+
     /** The entry that lifted a stand-down, null while it stands. */
     public function liftOf(string $uuid): ?Entry
     {

@@ -31,7 +31,9 @@ final readonly class FindingThread
 
     public function verdict(): Verdict
     {
-        return $this->lift() === null ? $this->seen() : Verdict::Act;
+        $keepsOff = $this->seen() !== Verdict::StandDown || $this->said?->stands($this->latest()->uuid) === true;
+
+        return $keepsOff ? $this->seen() : Verdict::Act;
     }
 
     /** What was said of it last, whether or not its word still keeps people off the machine. */

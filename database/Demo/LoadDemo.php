@@ -72,7 +72,7 @@ final class LoadDemo extends Command
         'machines',
         'shared_rulebooks',
         'supplies',
-        'idempotency_keys', 'personal_access_tokens', 'people', 'yard',
+        'idempotency_keys', 'personal_access_tokens', 'sign_ins', 'invitations', 'people', 'yard',
     ];
 
     protected $signature = 'demo:load {--if-empty : only into a database without people} {--reset : throw everything away first}';

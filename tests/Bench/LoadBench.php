@@ -247,7 +247,7 @@ final readonly class LoadBench
     {
         $secret = bin2hex(random_bytes(20));
         $this->sql(
-            "insert into personal_access_tokens (tokenable_type, tokenable_id, name, token, abilities) values ('App\\\\People\\\\Person', 1, 'bench', sha2('{$secret}', 256), '[\"*\"]')",
+            "insert into personal_access_tokens (tokenable_type, tokenable_id, name, token, abilities, epoch) values ('App\\\\People\\\\Person', 1, 'bench', sha2('{$secret}', 256), '[\"*\"]', 1)",
         );
 
         return trim($this->sql('select max(id) from personal_access_tokens'))."|{$secret}";

@@ -89,6 +89,9 @@ final class CertificateTest extends TestCase
         [$code, $out] = $this->yard->jardinier('start', '--detach', '--lan', '--host', 'shed.example', '--door-port', (string) $this->door, ...$port);
         self::assertSame(1, $code);
         self::assertStringContainsString('may not sign for all of', $out);
+        self::assertSame(0, $this->yard->jardinier('certificates', '--renew-authority', ...$port)[0]);
+        $this->yard->start('--lan', '--host', 'shed.example', '--door-port', (string) $this->door);
+        self::assertTrue($this->signed($tls, 'DNS:shed.example'));
     }
 
     public function test_other_names_and_old_ciphers_get_no_answer(): void

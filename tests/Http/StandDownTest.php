@@ -63,6 +63,18 @@ final class StandDownTest extends WalkTestCase
         self::assertSame([], $this->words($machine));
     }
 
+    public function test_a_look_and_the_word_that_comes_from_it_are_one_fact(): void
+    {
+        $machine = $this->machine();
+        $this->as(Role::Mechanic)->send([$this->look($machine, 'seat_switch', self::FAILS)]);
+        $verdict = fn (): ?string => $this->getJson("/api/machines/{$machine}/walk")->json('findings.0.verdict');
+        self::assertSame('stand_down', $verdict());
+        $word = Entry::query()->where(['machine_id' => $machine, 'kind' => 'stood_down'])->firstOrFail();
+        $this->tellOf($word->id, 'strike', ['because' => 'It works'])->assertCreated();
+
+        self::assertSame([[], 'act'], [$this->words($machine), $verdict()], 'its word has no force, and no row says it had');
+    }
+
     #[TestWith(['14 minutes', true])]
     #[TestWith(['16 minutes', false])]
     public function test_its_writer_takes_a_slip_back_within_a_quarter_of_an_hour(string $after, bool $isSlip): void
