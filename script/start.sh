@@ -60,6 +60,8 @@ start_command() {
     step 'Bringing the tables up to date' 'See what it says above.' "$STATE/log/migrate.log" artisan migrate --force
     [ -n "$empty" ] || artisan demo:load --if-empty
     step 'Reckoning the yard' 'See what it says above.' "$STATE/log/rebuild.log" artisan yard:rebuild
+    # What everybody knows of the demo opens it on the computer itself alone: it is changed before the house reaches it.
+    [ -z "$LAN" ] || artisan demo:passwords
     start_serving "$port"
     supervisor start clock night ${LAN:+renewal} >/dev/null || true
     {
@@ -67,8 +69,6 @@ start_command() {
         say "Jardinier is at $(setting APP_URL)"
         [ -z "$LAN" ] || say_lan
         artisan computer:status --warnings
-        # What everybody knows of the demo opens it on the computer itself alone.
-        [ -z "$LAN" ] || artisan demo:passwords
         artisan demo:accounts
         [ -z "$LAN" ] || artisan keeper:code --if-empty
     } >"$STATE/run/ready.new"

@@ -82,6 +82,8 @@ on_throwaway_server() {
         artisan yard:rebuild >/dev/null
     fi
     start_serving "$port"
+    # What the suites write in the yard's own folders its workers read.
+    [ -z "$WORKER" ] || umask 007
     JARDINIER_URL="http://127.0.0.1:$port" "$task" "$@"
 }
 

@@ -109,7 +109,13 @@ final class LoadDemo extends Command
             return self::SUCCESS;
         }
         $began = microtime(true);
-        DB::transaction($this->load(...));
+        DB::transaction(function (): void {
+            $this->load();
+            // Where the house reaches it, what everybody knows of it never opens it.
+            if (config('upkeep.lan.address') !== null) {
+                $this->call(DemoPasswords::class);
+            }
+        });
         YardLine::rebuild(Yard::query()->firstOrFail());
         $today = CarbonImmutable::now(Coldbrook::TIME_ZONE)->startOfDay();
         $this->shelf($today)->gather();

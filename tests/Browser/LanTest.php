@@ -88,6 +88,10 @@ final class LanTest extends TestCase
         self::assertSame(1, preg_match('/rosa\s+(\w{14})\s/', $out, $password));
         $signIn = fn (string $secret): int => (new Visitor($this->yard->address(), 'nobody', 'nothing'))->ask('POST', '/session', ['sign_in_name' => 'rosa', 'password' => $secret])['status'];
         self::assertSame([422, 200], [$signIn('coldbrook-rosa'), $signIn($password[1])]);
+        [$code, $again] = $this->yard->jardinier('demo', '--reset', '--port', (string) $this->yard->port);
+        self::assertSame(0, $code, $again);
+        self::assertMatchesRegularExpression('/rosa\s+\w{14}\s/', $again);
+        self::assertSame(422, $signIn('coldbrook-rosa'), 'put back, it is nobody\'s to guess either');
         $this->yard->jardinier('stop', '--port', (string) $this->yard->port);
         self::assertStringNotContainsString($password[1], $this->yard->start(...$lan), 'shown once');
         self::assertStringContainsString('--empty', $this->yard->jardinier('at-boot', '--print')[1]);
