@@ -133,7 +133,7 @@ finish_restore() {
 put_back_key() {
     local key
     key=$(cat "$STATE/restored/keys/app.key")
-    [[ $key =~ ^base64:[A-Za-z0-9+/]{43}=$ ]] || fail 'The key in the backup is none. Nothing of it was taken.'
+    [[ $key =~ ^base64:[A-Za-z0-9+/]{43}=$ ]] || fail 'The key in the backup is not a key. Nothing of it was taken.'
     { grep -av '^APP_KEY=' "$STATE/.env" || true; printf 'APP_KEY=%s\n' "$key"; } >"$STATE/.env.new"
     mv "$STATE/.env.new" "$STATE/.env"
 }

@@ -98,8 +98,8 @@ final class BackupTest extends TestCase
             exec("cd {$in} && {$command}");
         };
         foreach ([
-            'a key that is a program' => [fn (string $in) => file_put_contents("{$in}/keys/app.key", "x|;1e touch {$out}\n#"), 'The key in the backup is none.'],
-            'a key with a line more' => [fn (string $in) => file_put_contents("{$in}/keys/app.key", "\nDB_PASSWORD=x", FILE_APPEND), 'The key in the backup is none.'],
+            'a key that is a program' => [fn (string $in) => file_put_contents("{$in}/keys/app.key", "x|;1e touch {$out}\n#"), 'The key in the backup is not a key.'],
+            'a key with a line more' => [fn (string $in) => file_put_contents("{$in}/keys/app.key", "\nDB_PASSWORD=x", FILE_APPEND), 'The key in the backup is not a key.'],
             'half an authority' => [fn (string $in) => file_put_contents("{$in}/keys/authority.crt", 'x'), 'half of an authority'],
             'statements that write a file' => [$sql("select 'x' into outfile '{$out}'"), 'failed'],
             'statements that make an account' => [$sql('create user evil@localhost'), 'failed'],

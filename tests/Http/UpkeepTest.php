@@ -208,7 +208,7 @@ final class UpkeepTest extends TestCase
         $this->assertUnusable('The backup is damaged or cut off.', fn () => Seal::take($sealed, $opened, 'nine swans'));
         file_put_contents($sealed, 'not sealed');
         self::assertFalse(Seal::isOn($sealed));
-        $this->assertUnusable('That is no backup, or it is damaged or cut off.', fn () => BackupFile::unpack($sealed, "{$this->folder}/unpacked", null));
+        $this->assertUnusable('That is not a backup, or it is damaged or cut off.', fn () => BackupFile::unpack($sealed, "{$this->folder}/unpacked", null));
     }
 
     private function assertUnusable(string $says, \Closure $does): void

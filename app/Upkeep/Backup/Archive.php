@@ -47,7 +47,7 @@ final class Archive
     {
         [$name, $size] = $this->next() ?? throw self::damaged();
         if ($name !== Manifest::FILE || $size > self::LARGEST_MANIFEST) {
-            throw new Unusable('That is no backup of Jardinier.');
+            throw new Unusable('That is not a backup of Jardinier.');
         }
         $this->write($name, $size);
         $manifest = Manifest::read($this->folder);
@@ -150,6 +150,6 @@ final class Archive
 
     private static function damaged(): Unusable
     {
-        return new Unusable('That is no backup, or it is damaged or cut off.');
+        return new Unusable('That is not a backup, or it is damaged or cut off.');
     }
 }

@@ -34,7 +34,7 @@ final readonly class Manifest
     {
         $read = json_decode((string) @file_get_contents("{$folder}/".self::FILE), associative: true);
         if (! is_array($read) || ! isset($read['format'])) {
-            throw new Unusable('That is no backup of Jardinier.');
+            throw new Unusable('That is not a backup of Jardinier.');
         }
         if ($read['format'] !== self::FORMAT) {
             throw new Unusable($read['format'] < self::FORMAT

@@ -13,7 +13,7 @@ final class RestoredKeys
     public static function check(string $folder): void
     {
         if (preg_match(self::APP_KEY, (string) @file_get_contents("{$folder}/app.key")) !== 1) {
-            throw new Unusable('The key in the backup is none.');
+            throw new Unusable('The key in the backup is not a key.');
         }
         [$certificate, $key] = ["{$folder}/authority.crt", "{$folder}/authority.key"];
         if (is_file($certificate) !== is_file($key)) {
