@@ -34,7 +34,7 @@ set_passphrase() {
     first=$(ask_unseen 'Passphrase') && second=$(ask_unseen 'Once more') || fail 'Nothing was changed.'
     [ "$first" = "$second" ] || fail 'These were two. Nothing was changed.'
     [ "${#first}" -ge $LEAST_PASSPHRASE ] || fail "At least $LEAST_PASSPHRASE characters: four words that belong together only for you. Nothing was changed."
-    make_state
+    mkdir -p "$STATE"
     printf '%s\n' "$first" >"$STATE/backup-passphrase.new"
     mv "$STATE/backup-passphrase.new" "$STATE/backup-passphrase"
     say 'It is set. Make a backup now, so that there is one that is sealed.'

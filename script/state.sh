@@ -44,6 +44,7 @@ open_to_worker() {
     chmod 710 "$STATE" "$STATE/run"
     chgrp "$WORKER" "$STATE/backups"
     chmod 2750 "$STATE/cache" "$STATE/backups"
+    find "$STATE/cache" "$STATE/backups" -type f \( -name '*.php' -o -name '*.txt' -o -name '*.json' \) -exec chgrp "$WORKER" {} + -exec chmod g+r {} +
     [[ $STATE != "$ROOT"/var/* ]] || chmod go+x "$ROOT/var"
     chgrp -R "$WORKER" "$STATE/tmp" "$STATE/storage"
     chmod -R g+rwX "$STATE/tmp" "$STATE/storage"
