@@ -57,7 +57,7 @@ final class CertificateTest extends TestCase
     public function test_the_authority_signs_for_its_house_alone_and_no_worker_reads_its_key(): void
     {
         $port = ['--port', (string) $this->yard->port];
-        $this->yard->start('--lan', '--host', 'yard.example', '--door-port', (string) $this->door);
+        $this->yard->start('--lan', '--demo', '--host', 'yard.example', '--door-port', (string) $this->door);
         $tls = $this->yard->state().'/tls';
         foreach (['DNS:localhost', 'DNS:barn.local', 'DNS:yard.example', 'IP:192.168.4.7', 'IP:10.1.2.3', 'IP:fd12::7'] as $own) {
             self::assertTrue($this->signed($tls, $own), $own);
@@ -65,7 +65,8 @@ final class CertificateTest extends TestCase
         foreach (['DNS:bank.example', 'DNS:example', 'IP:203.0.113.5', 'IP:2001:db8::5', 'DNS:evil.localhost.example'] as $foreign) {
             self::assertFalse($this->signed($tls, $foreign), $foreign);
         }
-        $this->yard->jardinier('backup', $open = sys_get_temp_dir().'/open-'.bin2hex(random_bytes(4)), ...$port);
+        [$code, $out] = $this->yard->jardinier('backup', $open = sys_get_temp_dir().'/open-'.bin2hex(random_bytes(4)), ...$port);
+        self::assertSame(0, $code, $out);
         exec('tar -tzf '.escapeshellarg($open), $members);
         unlink($open);
         self::assertSame(['keys/app.key'], array_values(preg_grep('~^keys/.~', $members) ?: []), 'its key lies in no open backup');
