@@ -88,6 +88,8 @@ ensure_everything() {
         ensure_system_packages "${1:-}"
         ensure_php_packages
         ensure_web
+        # What the framework notes down of the packages and providers is noted now: whoever starts it next writes for fewer readers.
+        env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u APP_EVENTS_CACHE php artisan package:discover --quiet
         # Some packages come without the right to be read.
         chmod -R go+rX vendor public bootstrap/cache 2>/dev/null || true
     ) 8>var/installing.lock || exit 1

@@ -35,7 +35,7 @@ final readonly class FuzzBench
         );
         preg_match_all('/\{(\w+)\}/', implode(' ', $operations), $placeholders);
         $uuid = '00000000-0000-4000-8000-000000000001';
-        $known = [...array_fill_keys($placeholders[1], '1'), 'person' => '2', 'check' => 'leaks', 'token' => '999', 'photo' => $uuid, 'job' => $uuid];
+        $known = [...array_fill_keys([...$placeholders[1], 'task', 'entry'], '1'), 'person' => '2', 'check' => 'leaks', 'token' => '999', 'photo' => $uuid, 'job' => $uuid];
         $empty = $took = [];
         for ($number = 0; $number < self::REQUESTS; $number++) {
             $operation = $operations[$number % count($operations)];
