@@ -46,15 +46,18 @@ use Illuminate\Support\Str;
  * @property-read Collection<int, Reading> $readings
  * @property-read Collection<int, Act> $acts
  * @property-read Collection<int, Decision> $decisions
+ * @property-read Collection<int, Doubt> $doubts
  */
 final class Entry extends Model
 {
+    private const LONGEST_QUESTION = 500;
+
+    /** @var list<string> what was asked of it just now */
+    public array $askedNow = [];
+
     protected $table = 'entries';
 
     public $timestamps = false;
-
-    /** What there is to ask about it, where it was written just now. */
-    public ?string $doubt = null;
 
     protected $guarded = [];
 
@@ -110,6 +113,21 @@ final class Entry extends Model
     public function decisions(): HasMany
     {
         return $this->hasMany(Decision::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Doubt, $this> */
+    public function doubts(): HasMany
+    {
+        return $this->hasMany(Doubt::class)->orderBy('id');
+    }
+
+    /** There is something to ask of it, until somebody answers. */
+    public function doubt(string $asks, ?Act $of = null): void
+    {
+        $asks = mb_substr($asks, 0, self::LONGEST_QUESTION);
+        $this->doubts()->firstOrCreate(['asks' => $asks], ['act_id' => $of?->id]);
+        $this->askedNow = array_values(array_unique([...$this->askedNow, $asks]));
+        $this->unsetRelation('doubts');
     }
 
     /**

@@ -42,6 +42,8 @@ enum EntryKind: string
     case Collected = 'collected';
     /** Things were got together for a job. */
     case Gathered = 'gathered';
+    /** What was asked of an entry was answered: it is right as it stands. */
+    case Answered = 'answered';
     /** Something worth keeping that is none of the others. */
     case Remark = 'remark';
 

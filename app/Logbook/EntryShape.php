@@ -20,8 +20,10 @@ final class EntryShape
         'struckBy:id,name',
         'readings.meter',
         'acts.spot',
-        'acts.move.draws',
+        'acts.moved.source',
+        'acts.fitting',
         'decisions',
+        'doubts.answer.person:id,name',
     ];
 
     /** @return array<string, mixed> */
@@ -41,7 +43,7 @@ final class EntryShape
             'by' => $entry->person?->name,
             'device' => $entry->device,
             'note' => $entry->note,
-            'doubt' => $entry->doubt,
+            'doubts' => $entry->doubts->map(fn (Doubt $doubt): array => $doubt->toRecord())->all(),
             'readings' => $entry->readings->map(self::reading(...))->all(),
             'tasks' => self::tasks($entry),
             'confirmed_because' => $entry->confirmed_because,

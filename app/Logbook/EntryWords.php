@@ -9,6 +9,7 @@ use App\Logbook\Acts\ActWords;
 use App\Logbook\Readings\Reading;
 use Core\Inspect\RoundKind;
 use Core\Machine\ActKind;
+use Core\Machine\LookedBy;
 use Core\Machine\Outcome;
 use Core\Machine\Verdict;
 use Core\Measure\Plain;
@@ -41,6 +42,7 @@ final class EntryWords
                 ."{$entry->detail['shown']} {$entry->detail['unit']}",
             EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",
             EntryKind::Bought, EntryKind::Counted, EntryKind::Collected, EntryKind::Gathered => $entry->detail['words'],
+            EntryKind::Answered => "Right so: {$entry->detail['asks']}",
             EntryKind::Remark => 'Remark',
         };
     }
@@ -87,7 +89,7 @@ final class EntryWords
     {
         return match ($act->kind) {
             ActKind::Closed => $act->fitting === null || ! ($act->fitting->reused || $act->fitting->by_feel),
-            ActKind::Looked => str_starts_with($act->check_key, 'own-') && $act->outcome === Outcome::Done,
+            ActKind::Looked => $act->looked_by === LookedBy::Chance && $act->outcome === Outcome::Done,
             default => false,
         };
     }
@@ -114,13 +116,19 @@ final class EntryWords
 
         return implode(', ', array_filter([
             Plain::within($act->title).' '.$word,
-            $acts->map(fn (Act $one): string => ActWords::moved($one->move))->filter()->implode(', '),
-            $strokes === 0
+            $acts->map(fn (Act $one): string => ActWords::moved($one))->filter()->implode(', '),
+            $act->kind !== ActKind::Lubricated
                 || $act->task_id === null
                 ? ''
-                : Plain::count($acts->count() - $missed, 'point').', '.Plain::count($strokes, 'stroke'),
+                : self::points($acts->count() - $missed, $strokes),
             $missed === 0 ? '' : "{$missed} not done",
         ]));
+    }
+
+    /** `12 points greased, 37 strokes`; what nobody counted is not told */
+    private static function points(int $points, int $strokes, string $greased = ''): string
+    {
+        return Plain::count($points, 'point').$greased.($strokes === 0 ? '' : ', '.Plain::count($strokes, 'stroke'));
     }
 
     /** `Morning round: 14 looked at, all fit` */
@@ -142,10 +150,7 @@ final class EntryWords
         $parts[] = self::named('not looked at', $looks->where('outcome', Outcome::NotDone));
         $parts[] = $greased->isEmpty()
             ? ''
-            : Plain::count(
-                $greased->unique('spot_id')->count(),
-                'point',
-            ).' greased, '.Plain::count((int) $greased->sum('strokes'), 'stroke');
+            : self::points($greased->unique('spot_id')->count(), (int) $greased->sum('strokes'), ' greased');
         $parts[] = self::named(
             'did not go in',
             $acts->where('kind', ActKind::Lubricated)->where('outcome', Outcome::NotDone),

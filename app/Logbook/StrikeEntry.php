@@ -11,8 +11,7 @@ use App\Logbook\Readings\Reading;
 use App\Logbook\Readings\ReadingChanged;
 use App\Logbook\Readings\WeeklyReadings;
 use App\Logbook\Stock\Container;
-use App\Logbook\Stock\StockKind;
-use App\Logbook\Stock\StockMove;
+use App\Logbook\Stock\Move;
 use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Yard;
@@ -77,11 +76,8 @@ final readonly class StrikeEntry
     /** @throws Refusal */
     private static function refuseUsed(Entry $entry): void
     {
-        $used = StockMove::query()
-            ->where('kind', StockKind::Out)
-            ->whereIn('container_id', Container::query()->select('id')->where('entry_id', $entry->id))
-            ->whereHas('entry', fn ($entries) => $entries->whereNull('struck_at'))
-            ->whereDoesntHave('act', fn ($acts) => $acts->whereNotNull('struck_at'));
+        $used = Move::query()->standing()
+            ->whereIn('from_container_id', Container::query()->select('id')->where('entry_id', $entry->id));
         if ($used->exists()) {
             throw Refusal::conflict('It was poured from since. Strike that first, or count what is there.');
         }

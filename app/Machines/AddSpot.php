@@ -33,7 +33,12 @@ final class AddSpot
             'key' => self::key($machine, $given['name']),
         ]);
         if ($kind === SpotKind::GreasePoint) {
-            $spot->grease()->create([...['strokes' => 2, 'end_sign' => EndSign::Shows], ...$given['grease'] ?? []]);
+            $spot->grease()->create([
+                'strokes' => 2,
+                'end_sign' => EndSign::Shows,
+                'about' => ! isset($given['grease']['strokes']),
+                ...$given['grease'] ?? [],
+            ]);
         }
         if (isset($given['sheet'])) {
             Sheets::write($spot, $given['sheet']);

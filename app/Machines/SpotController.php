@@ -109,7 +109,7 @@ final class SpotController
     private static function changeGrease(Spot $spot, array $given): void
     {
         $point = $spot->grease()->firstOrNew([], ['strokes' => 2, 'end_sign' => 'shows']);
-        $point->fill($given);
+        $point->fill(isset($given['strokes']) ? [...$given, 'about' => false] : $given);
         if ($point->most !== null && $point->most < $point->strokes) {
             throw Refusal::field('grease.most', 'It cannot take fewer strokes at most than it usually gets.');
         }

@@ -38,6 +38,7 @@ final class UsualSpots
             'spot_id' => $known[$spot->spot->key],
             'grease' => $spot->grease?->grease,
             'strokes' => $spot->grease?->strokes,
+            'about' => true,
             'most' => $spot->grease?->most,
             'end_sign' => $spot->grease?->endSign->value,
         ], $points)));

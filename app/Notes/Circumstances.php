@@ -13,6 +13,10 @@ use Illuminate\Http\Request;
 /** Who writes something down, from which device, when it happened, and what they say about it. */
 final readonly class Circumstances
 {
+    /**
+     * @param  bool  $isAttended  whether somebody waits for what becomes of it, and can be asked
+     * @param  Person|null  $sender  who sends it now, where that is somebody who must be allowed to
+     */
     public function __construct(
         public ?Person $by,
         public When $when,
@@ -20,7 +24,15 @@ final readonly class Circumstances
         public ?string $note = null,
         public ?string $confirmedBecause = null,
         private ?CarbonImmutable $toldAt = null,
+        public bool $isAttended = true,
+        public ?Person $sender = null,
     ) {
+    }
+
+    /** Whether somebody said why what can hardly be right is so. */
+    public function isSure(): bool
+    {
+        return trim((string) $this->confirmedBecause) !== '';
     }
 
     /** When it was told: by the device's clock where that could be put right, else by ours. */
@@ -40,7 +52,16 @@ final readonly class Circumstances
             device: Device::of($request),
             note: $request->input('note'),
             confirmedBecause: $request->input('confirmed_because'),
+            sender: $person,
         );
+    }
+
+    /**
+     * The same, told of another time.
+     */
+    public function at(When $when, ?string $note = null): self
+    {
+        return new self(...['when' => $when, 'note' => $note ?? $this->note] + get_object_vars($this));
     }
 
     public function saying(string $note): self

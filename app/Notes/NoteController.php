@@ -27,11 +27,16 @@ final readonly class NoteController
         assert($person instanceof Person);
         $this->count($person, count($request->input('notes')));
 
-        return new JsonResponse(['results' => ($this->writeNotes)(
+        $sending = new Sending(
             $person,
-            array_map(self::lowerIds(...), array_values($request->input('notes'))),
             Device::of($request),
             new NoteClock($request->validated('sent_at')),
+            $request->has('attended') ? array_map(strtolower(...), $request->validated('attended')) : null,
+        );
+
+        return new JsonResponse(['results' => ($this->writeNotes)(
+            $sending,
+            array_map(self::lowerIds(...), array_values($request->input('notes'))),
         )]);
     }
 

@@ -20,6 +20,8 @@ final class NotesRequest extends FormRequest
     {
         return [
             'sent_at' => ['sometimes', 'date'],
+            'attended' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
+            'attended.*' => ['required', 'uuid'],
             'notes' => ['required', 'array', 'list', 'min:1', 'max:'.self::MOST],
             'notes.*' => ['required', 'array'],
             'notes.*.id' => ['required', 'uuid'],

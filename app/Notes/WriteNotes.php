@@ -58,20 +58,20 @@ final readonly class WriteNotes
      * @param  list<array<string, mixed>>  $notes  as the contract's `Note`
      * @return list<array{id: string, status: string, problem?: array<string, mixed>}>
      */
-    public function __invoke(Person $by, array $notes, ?string $device, NoteClock $clock): array
+    public function __invoke(Sending $sending, array $notes): array
     {
         // All machines at once and in one order, so that two devices never wait for each other.
         $ids = array_unique(array_filter(array_column($notes, 'machine_id')));
         $machines = Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
         $sent = DB::table('sent_notes')->whereIn('uuid', array_column($notes, 'id'))->get()->keyBy('uuid')->all();
-        $whens = $clock->read(array_column($notes, 'at'), $this->yard);
+        $whens = $sending->clock->read(array_column($notes, 'at'), $this->yard);
         $results = $changed = $read = [];
         foreach ($notes as $index => $note) {
-            $fingerprint = hash('sha256', "{$by->id} ".json_encode($note, JSON_THROW_ON_ERROR));
+            $fingerprint = hash('sha256', "{$sending->by->id} ".json_encode($note, JSON_THROW_ON_ERROR));
             $machine = $machines[$note['machine_id'] ?? 0] ?? null;
             $result = isset($sent[$note['id']])
                 ? $this->again($sent[$note['id']], $fingerprint)
-                : $this->write($by, $note, $machine, $device, $whens[$index], $clock->toldAt($whens[$index]), $fingerprint);
+                : $this->write($sending, $note, $machine, $whens[$index], $fingerprint);
             if ($result['status'] === 'written') {
                 $sent[$note['id']] = (object) ['fingerprint' => $fingerprint, 'result' => '{}'];
                 if ($note['kind'] === self::READING) {
@@ -116,22 +116,20 @@ final readonly class WriteNotes
      * @return array<string, mixed>
      */
     private function write(
-        Person $by,
+        Sending $sending,
         array $note,
         ?Machine $machine,
-        ?string $device,
         When $when,
-        CarbonImmutable $toldAt,
         string $fingerprint,
     ): array {
         try {
-            $result = DB::transaction(function () use ($by, $note, $machine, $device, $when, $toldAt, $fingerprint): array {
+            $result = DB::transaction(function () use ($sending, $note, $machine, $when, $fingerprint): array {
                 $kind = $this->kinds->named($note['kind'])
                     ?? throw Refusal::field('kind', 'There is no such kind of note.');
-                $this->admit($by, $kind, $note, $machine);
-                $result = $kind->write($this->read($by, $kind, $note, $machine, $device, $when, $toldAt))->toRecord();
+                $this->admit($sending->by, $kind, $note, $machine);
+                $result = $kind->write($this->read($sending, $kind, $note, $machine, $when))->toRecord();
                 DB::table('sent_notes')->insert([
-                    'uuid' => $note['id'], 'person_id' => $by->id, 'fingerprint' => $fingerprint,
+                    'uuid' => $note['id'], 'person_id' => $sending->by->id, 'fingerprint' => $fingerprint,
                     'result' => json_encode(
                         (object) array_intersect_key($result, ['entry_id' => true]),
                         JSON_THROW_ON_ERROR,
@@ -172,7 +170,7 @@ final readonly class WriteNotes
     }
 
     /** @param  array<string, mixed>  $note */
-    private function read(Person $by, NoteKind $kind, array $note, ?Machine $machine, ?string $device, When $when, CarbonImmutable $toldAt): Note
+    private function read(Sending $sending, NoteKind $kind, array $note, ?Machine $machine, When $when): Note
     {
         Validator::make($note, [
             'on' => ['sometimes', 'nullable', When::rule()],
@@ -194,7 +192,7 @@ final readonly class WriteNotes
         return new Note(
             $note['id'],
             $machine,
-            new Circumstances($by, $happened, $device, $words, $note['confirmed_because'] ?? null, $toldAt),
+            $sending->circumstances($note, $when, $happened, $words),
             array_diff_key($note, array_flip(self::ENVELOPE)),
             isset($note['round']) ? RoundKind::from($note['round']['kind']) : null,
             isset($note['round']) ? self::roundBegan($note, $when) : null,

@@ -13,6 +13,7 @@ use App\Logbook\Acts\GreaseIntervals;
 use App\Logbook\Acts\WhatMeets;
 use App\Logbook\Entry;
 use App\Logbook\EntryPolicy;
+use App\Logbook\Kinds\AnswerNote;
 use App\Logbook\Kinds\FluidNote;
 use App\Logbook\Kinds\LiftNote;
 use App\Logbook\Kinds\LineNote;
@@ -96,6 +97,7 @@ final class AppServiceProvider extends ServiceProvider
         'lift' => LiftNote::class,
         'reminder' => ReminderNote::class,
         'remark' => RemarkNote::class,
+        'answer' => AnswerNote::class,
         'top_up' => TopUpNote::class,
         'fluid' => FluidNote::class,
         'strike' => StrikeNote::class,

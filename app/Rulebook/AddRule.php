@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Rulebook;
 
 use App\Contract\Refusal;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
+use App\Logbook\Told\WriteTold;
 use App\Machines\History;
 use App\Machines\Machine;
 use App\Machines\Yard;
@@ -26,7 +26,7 @@ final readonly class AddRule
         private RulebookCheck $check,
         private RecordService $recordService,
         private LogReading $logReading,
-        private WriteActs $writeActs,
+        private WriteTold $writeTold,
         private Yard $yard,
     ) {
     }
@@ -74,14 +74,8 @@ final readonly class AddRule
     ): void {
         $day = $lastDone['date']
             ?? throw Refusal::field("{$path}last_done.date", 'Say on which day, at least roughly.');
-        $then = new Circumstances(
-            $told->by,
-            When::read($day, $this->yard, "{$path}last_done.date"),
-            $told->device,
-            self::TAKEN_OVER,
-            $told->confirmedBecause,
-        );
-        $acts = $this->recordService->acts($machine, ['tasks' => [$task->id]], $then);
+        $then = $told->at(When::read($day, $this->yard, "{$path}last_done.date"), self::TAKEN_OVER);
+        $done = $this->recordService->told($machine, ['tasks' => [$task->id]]);
         $entry = Entry::write($machine, EntryKind::Service, $then);
         foreach (GivenReading::each($lastDone) as $reading) {
             ($this->logReading)(
@@ -92,6 +86,6 @@ final readonly class AddRule
                 "{$path}last_done.".($reading->distance ? 'distance' : 'hours'),
             );
         }
-        ($this->writeActs)($machine, $entry, $acts, $then);
+        ($this->writeTold)($machine, $entry, $done, $then);
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Rulebook;
 
 use App\Contract\Input\TypedNumber;
-use App\Logbook\Fluids\GivenFluid;
 use App\Logbook\Readings\MeterKind;
+use App\Logbook\Told\DoneAt;
+use App\Logbook\Told\Greased;
 use App\Machines\Machine;
 use App\Machines\Meter;
-use Core\Machine\ActKind;
 use Core\Schedule\Anchor;
 use Illuminate\Validation\Rule;
 
@@ -26,26 +26,12 @@ final class ServiceFields
             'tasks' => ['required_without_all:other,puts_right', 'array', 'max:200'],
             'tasks.*' => ['integer', 'distinct'],
             'other' => ['sometimes', 'array', 'list', 'max:100'],
-            'other.*' => [
-                'array:spot,act,words,amount,fluid,container,seen,first_service,strokes,number,found,seal,reused,torque,by_feel',
-            ],
-            'other.*.spot' => ['required', 'string', 'max:40'],
-            'other.*.act' => ['required', Rule::enum(ActKind::class)],
-            'other.*.words' => ['sometimes', 'nullable', 'string', 'max:200'],
-            ...GivenFluid::rules('other.*.'),
-            'other.*.strokes' => ['sometimes', 'nullable', 'integer', 'between:1,500'],
-            'other.*.number' => ['sometimes', 'nullable', 'string', 'max:80'],
-            'other.*.found' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'other.*.seal' => ['sometimes', 'nullable', 'string', 'max:80'],
-            'other.*.reused' => ['sometimes', 'boolean'],
-            'other.*.torque' => ['sometimes', 'nullable', 'string', 'max:40'],
-            'other.*.by_feel' => ['sometimes', 'boolean'],
+            'other.*' => ['array:'.self::names(DoneAt::rules('other.*.'), 'other.*.')],
+            ...DoneAt::rules('other.*.'),
             'greased' => ['sometimes', 'array', 'list', 'max:100'],
-            'greased.*' => ['array:spot,strokes,did_not_go_in,sign_seen'],
+            'greased.*' => ['array:spot,'.self::names(Greased::rules('greased.*.'), 'greased.*.')],
             'greased.*.spot' => ['required', 'string', 'max:40'],
-            'greased.*.strokes' => ['sometimes', 'nullable', 'integer', 'between:1,500'],
-            'greased.*.did_not_go_in' => ['sometimes', 'boolean'],
-            'greased.*.sign_seen' => ['sometimes', 'boolean'],
+            ...Greased::rules('greased.*.'),
             'puts_right' => ['sometimes', 'array', 'max:100'],
             'puts_right.*' => ['string', 'distinct', 'max:40'],
             'anchors' => ['sometimes', 'array', 'max:200'],
@@ -56,11 +42,24 @@ final class ServiceFields
         ];
     }
 
+    /**
+     * @param  array<string, array<mixed>>  $rules
+     * @return string the names of the fields that they are of
+     */
+    private static function names(array $rules, string $path): string
+    {
+        $names = array_map(fn (string $name): string => explode('.', substr($name, strlen($path)))[0], array_keys($rules));
+
+        return implode(',', array_unique($names));
+    }
+
     /** @return array<string, string> */
     public static function messages(): array
     {
         return [
             'tasks.required_without_all' => 'Choose what was done.',
+            ...Greased::messages('other.*.'),
+            ...Greased::messages('greased.*.'),
             'other.*.spot.required' => 'Say where.',
             'other.*.act.required' => 'Say what was done there.',
         ];

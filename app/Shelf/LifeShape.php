@@ -117,7 +117,7 @@ final readonly class LifeShape
             ->leftJoin('moves', 'moves.act_id', '=', 'acts.id')
             ->whereIn('acts.spot_id', $places)->whereIn('acts.kind', self::FLUID_ACTS)
             ->get(
-                ['acts.id', 'kind', 'meets', 'happened_at', 'hours', 'acts.entry_id', 'litres', 'moves.typed', 'fluid'],
+                ['acts.id', 'acts.kind', 'meets', 'acts.happened_at', 'hours', 'acts.entry_id', 'amount as litres', 'moves.typed', 'fluid'],
             )
             ->all();
         $since = $moved === [] ? null : $moved[count($moved) - 1]->happened_at;
@@ -195,7 +195,7 @@ final readonly class LifeShape
     public function lately(): array
     {
         $acts = Act::query()->whereKey($this->lately)->whereIn('kind', self::FLUID_ACTS)
-            ->with('person:id,name', 'move', 'fitting')
+            ->with('person:id,name', 'moved.source', 'fitting')
             ->latest('happened_at')->latest('id')->get();
 
         return array_values($acts->map(fn (Act $act): array => [

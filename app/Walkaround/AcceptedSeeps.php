@@ -29,13 +29,13 @@ final class AcceptedSeeps
             ->join('moves', 'moves.act_id', '=', 'acts.id')
             ->where(['spots.machine_id' => $accepted->machine_id, 'spots.key' => $of, 'acts.kind' => ActKind::ToppedUp])
             ->whereNull('acts.struck_at')
-            ->whereNotNull('moves.litres');
-        $before = $topUps->clone()->where('happened_at', '<=', $accepted->happened_at)->max('happened_at');
-        $since = $topUps->where('happened_at', '>', $accepted->happened_at)->orderBy('happened_at')
-            ->get(['happened_at', 'litres'])
+            ->whereNotNull('moves.amount');
+        $before = $topUps->clone()->where('acts.happened_at', '<=', $accepted->happened_at)->max('acts.happened_at');
+        $since = $topUps->where('acts.happened_at', '>', $accepted->happened_at)->orderBy('acts.happened_at')
+            ->get(['acts.happened_at', 'amount'])
             ->map(fn (object $row): array => [
                 new \DateTimeImmutable($row->happened_at),
-                Quantity::of($row->litres, Unit::Litre),
+                Quantity::of($row->amount, Unit::Litre),
             ])->all();
         $loss = AcceptedLoss::of(
             Quantity::parse($aYear),

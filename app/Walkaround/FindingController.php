@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Logbook\Acts\Act;
-use App\Logbook\Acts\PutRight;
+use App\Logbook\Told\WhatWasFound;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Yard;
@@ -14,7 +14,7 @@ use Illuminate\Http\JsonResponse;
 /** What was found on a machine, and how what wears goes on. */
 final readonly class FindingController
 {
-    public function __construct(private Yard $yard, private CheckLists $checkLists, private PutRight $putRight)
+    public function __construct(private Yard $yard, private CheckLists $checkLists, private WhatWasFound $found)
     {
     }
 
@@ -22,7 +22,7 @@ final readonly class FindingController
     public function show(Machine $machine, string $check): JsonResponse
     {
         $looks = Findings::looks($machine->id, $check);
-        $lookedAt = $this->putRight->lookedAt($machine, $check);
+        $lookedAt = $this->found->find($machine, $check);
         abort_if($lookedAt === null, 404);
         [$spot, $title] = $lookedAt;
 

@@ -200,7 +200,7 @@ final class TrendShape
             ->standing()
             ->where(['machine_id' => $this->machine->id, 'kind' => ActKind::ToppedUp])
             ->when($this->at, fn ($acts, Spot $at) => $acts->where('spot_id', $at->id))
-            ->whereNotNull('hours')->whereHas('move', fn ($moves) => $moves->whereNotNull('litres'))->with('move', 'spot')->orderBy('happened_at')->orderBy('id')
+            ->whereNotNull('hours')->whereHas('moved', fn ($moves) => $moves->whereNotNull('amount'))->with('moved', 'spot')->orderBy('happened_at')->orderBy('id')
             ->get()
             ->toBase();
 
@@ -230,10 +230,7 @@ final class TrendShape
             fn (Act $act): bool => $anew === null || $act->happened_at->format('Y-m-d H:i:s') > $anew,
         )->map(fn (Act $act): array => [
             'at' => $act->happened_at->toAtomString(), 'hours' => $act->run(distance: false)
-                ?? BigDecimal::zero(), 'amount' => Quantity::parse(
-                    $act->move->typed ?? '',
-                    Unit::Litre,
-                ), 'title' => $act->title,
+                ?? BigDecimal::zero(), 'amount' => $act->poured() ?? Quantity::of(0, Unit::Litre), 'title' => $act->title,
         ])->values()->all();
         if ($counted === [] || $from === null || $to === null || $to->isLessThanOrEqualTo($from)) {
             return null;

@@ -6,8 +6,13 @@ namespace App\Walkaround;
 
 use App\Contract\Cursor;
 use App\Logbook\Acts\Act;
+use App\Logbook\Doubt;
+use App\Logbook\EntryShape;
+use App\Logbook\EntryWords;
 use App\Logbook\Round;
 use App\Logbook\StandDowns;
+use App\Logbook\Told\Poured;
+use App\Logbook\Told\WriteTold;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Meter;
@@ -27,7 +32,8 @@ use Core\Machine\ActKind;
 use Core\Machine\MachineClass;
 use Core\Machine\Spot as CoreSpot;
 use Core\Machine\Verdict;
-use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as Rows;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
@@ -39,7 +45,7 @@ final readonly class WalkController
     /** What the morning tells by name; the rest is counted. */
     private const TOLD = 12;
 
-    public function __construct(private Yard $yard, private CheckLists $checkLists)
+    public function __construct(private Yard $yard, private CheckLists $checkLists, private WriteTold $writeTold)
     {
     }
 
@@ -66,7 +72,7 @@ final readonly class WalkController
     }
 
     /** Who has walked what today, what was found, what stands down, and what nobody has looked at for long. */
-    public function morning(): JsonResponse
+    public function morning(Request $request): JsonResponse
     {
         WalkLine::bringUpToDate($this->yard, $this->checkLists);
         $today = $this->yard->today()->format('Y-m-d');
@@ -102,6 +108,8 @@ final readonly class WalkController
         )
             ->orderByRaw('looked_at is not null')->orderBy('looked_at')->orderBy('machines.name');
 
+        $questions = $this->questions($this->person($request));
+
         return new JsonResponse([
             'today' => $today,
             'walked' => $walked->map(
@@ -120,6 +128,18 @@ final readonly class WalkController
                     ...(array) StandDowns::shape($said, $this->yard),
                 ],
             )->values()->all(),
+            'questions' => $questions->clone()->latest('id')->limit(self::TOLD)
+                ->with(array_map(fn (string $with): string => "entry.{$with}", EntryShape::WITH))->get()
+                ->map(fn (Doubt $doubt): array => [
+                    'id' => $doubt->id,
+                    'asks' => $doubt->asks,
+                    'machine_id' => (int) $doubt->entry->machine_id,
+                    'machine' => (string) $doubt->entry->machine?->name,
+                    'entry_id' => $doubt->entry_id,
+                    'in_words' => EntryWords::of($doubt->entry),
+                    'by' => $doubt->entry->person?->name,
+                ])->all(),
+            'open_questions' => $questions->count(),
             'unlooked' => $unlooked->clone()
                 ->limit(self::TOLD)
                 ->get()
@@ -133,6 +153,14 @@ final readonly class WalkController
                 ->all(),
             'unlooked_count' => $unlooked->count(),
         ]);
+    }
+
+    /** @return Builder<Doubt> what nobody has answered: of everybody's entries for whoever may service, else of one's own */
+    private function questions(Person $person): Builder
+    {
+        return Doubt::query()->open()->whereHas('entry', fn ($entries) => $entries
+            ->whereHas('machine', fn ($machines) => $machines->where('retired', false))
+            ->when(! $person->role->mayService(), fn ($own) => $own->where('person_id', $person->id)));
     }
 
     /** Everything that a walk round one machine needs, with or without signal. */
@@ -190,10 +218,23 @@ final readonly class WalkController
                 'do' => $judged->do,
                 'limit' => $measured->limits === [] ? '' : $measured->limitSource->inWords(),
                 'sources' => $judged->sources,
+                'asks' => $this->asksOf($machine, $measured, $given['values']),
             ],
             'missing' => (object) [...$missing, ...$measured->leftUndone($given['values'])],
             'wrong' => (object) $wrong,
         ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $values  as its instrument could read them
+     * @return list<string> what there is to ask of what was poured in with it
+     */
+    private function asksOf(Machine $machine, Check $check, array $values): array
+    {
+        $topUp = (string) ($values['topped_up'] ?? '');
+        $spot = $topUp === '' ? null : $machine->spots->firstWhere('key', $check->spot);
+
+        return $spot === null ? [] : $this->writeTold->questions($machine, Poured::asLevelWasRead($spot, $check, $topUp));
     }
 
     /** @return list<array<string, mixed>> what was looked at today, on whichever phone */
@@ -205,7 +246,7 @@ final readonly class WalkController
         $looks = Act::query()->standing()
             ->whereIn('kind', [ActKind::Looked, ActKind::Measured])
             ->whereHas('entry', fn ($entries) => $entries->whereIn('round_id', $rounds->keys()))
-            ->with('entry:id,round_id', 'person:id,name', 'photos', 'spot')->orderBy('happened_at')->get();
+            ->with('entry:id,round_id', 'person:id,name', 'photos', 'spot', 'doubts')->orderBy('happened_at')->get();
 
         return array_values(
             $looks->map(
@@ -238,8 +279,8 @@ final readonly class WalkController
         ];
     }
 
-    /** @return Builder machines in the yard, with what is kept of their last round */
-    private function machines(): Builder
+    /** @return Rows machines in the yard, with what is kept of their last round */
+    private function machines(): Rows
     {
         return DB::table('machines')->where('machines.retired', false)->leftJoin(
             'walk_lines',

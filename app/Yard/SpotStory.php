@@ -85,7 +85,7 @@ final class SpotStory
     {
         $acts = Act::query()->standing()
             ->whereIn('spot_id', [$spot->id, ...$children->where('kind', SpotKind::Opening)->modelKeys()])
-            ->with('spot', 'person:id,name', 'photos', 'move', 'fitting')
+            ->with('spot', 'person:id,name', 'photos', 'moved.source', 'fitting', 'doubts')
             ->latest('happened_at')->latest('id');
         $told = fn ($acts) => $acts
             ->where('kind', '!=', ActKind::Looked)

@@ -10,9 +10,12 @@ use Core\Machine\Point;
 /** One time that a point got grease. */
 final readonly class Greased
 {
-    /** @param  bool  $signSeen  clean grease showed, or it resisted */
+    /**
+     * @param  int|null  $strokes  null where nobody counted them: it got what the point takes
+     * @param  bool  $signSeen  clean grease showed, or it resisted
+     */
     public function __construct(
-        public int $strokes,
+        public ?int $strokes,
         public \DateTimeImmutable $at,
         public Point $point,
         public bool $signSeen = false,

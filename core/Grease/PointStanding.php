@@ -78,6 +78,6 @@ final readonly class PointStanding
             ? ''
             : ', '.Plain::number($now->hours->minus($last->hours())).' h since';
 
-        return Plain::count($last->strokes, 'stroke')."{$ago}{$run}; ".($rule === null ? 'no rule says how often.' : ($rule->inWords() ?: 'with another task').'.');
+        return ($last->strokes === null ? 'Greased, strokes not counted,' : Plain::count($last->strokes, 'stroke'))."{$ago}{$run}; ".($rule === null ? 'no rule says how often.' : ($rule->inWords() ?: 'with another task').'.');
     }
 }

@@ -39,7 +39,7 @@ final readonly class Strokes
         foreach ($this->greased as $one) {
             $strokes += $one === $greased
                 || ($one->at <= $greased->at && $this->isShortlyBefore($one, $greased))
-                ? $one->strokes
+                ? $one->strokes ?? $this->point->strokes
                 : 0;
         }
 

@@ -6,6 +6,7 @@ namespace Core\Meter;
 
 use Brick\Math\BigDecimal;
 use Core\Measure\Plain;
+use Core\Measure\TooMuch;
 
 /**
  * Whether a reading can be right, given the one before it. A machine cannot gain more hours than there were, and a
@@ -180,9 +181,8 @@ final readonly class Judgement
         $lastDigit = BigDecimal::one()->withPointMovedLeft(
             max(1, $previous->value->getScale(), $reading->value->getScale()),
         );
-        $most = BigDecimal::of(sprintf('%.6F', $days * $mostPerDay));
 
-        return $gained->isGreaterThanOrEqualTo($most->plus($lastDigit));
+        return TooMuch::ran($gained, $days, $mostPerDay, $lastDigit);
     }
 
     /** What was gained if the meter ran over the end of its digits; null where it stood far from there. */

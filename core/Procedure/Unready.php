@@ -16,7 +16,7 @@ final class Unready extends \DomainException
     {
         return new self(
             $compartment->key,
-            ucfirst($compartment->name).": nothing says how it is emptied. Give it a drain, a filter that is taken off, or the place where it is sucked out.",
+            ucfirst($compartment->name).': nothing says how it is emptied. Give it a drain, a filter that is taken off, or the place where it is sucked out.',
         );
     }
 
@@ -25,12 +25,12 @@ final class Unready extends \DomainException
     {
         return new self(
             $compartment->key,
-            ucfirst($compartment->name).": brakes are bled by their own procedure, wheel by wheel; not led yet. Do it by the manual or have it done, then record the service.",
+            ucfirst($compartment->name).': brakes are bled by their own procedure, wheel by wheel; not led yet. Do it by the manual or have it done, then record the service.',
         );
     }
 
     public static function noWayIn(Compartment $compartment): self
     {
-        return new self($compartment->key, ucfirst($compartment->name).": nothing says where it is filled. Give it a filler.");
+        return new self($compartment->key, ucfirst($compartment->name).': nothing says where it is filled. Give it a filler.');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Logbook\EntryKind;
+use App\Logbook\Stock\MoveKind;
 use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Meter;
@@ -12,6 +13,7 @@ use App\Machines\Spot;
 use Carbon\CarbonImmutable;
 use Core\Inspect\RoundKind;
 use Core\Machine\ActKind;
+use Core\Machine\LookedBy;
 use Core\Machine\Outcome;
 use Core\Meter\Reading;
 use Core\Meter\RunBetween;
@@ -132,6 +134,7 @@ final class DemoBook
             'spot_id' => $spot->id,
             'kind' => $kind->value,
             'check_key' => '',
+            'looked_by' => LookedBy::Check->value,
             'outcome' => Outcome::Done->value,
             'meets' => true,
             'verdict' => null,
@@ -153,9 +156,11 @@ final class DemoBook
         $this->rows['moves'][] = [
             'entry_id' => $entry,
             'act_id' => $act,
-            'from_id' => $fluid === null ? $spot->id : null,
-            'to_id' => $fluid === null ? null : $spot->id,
-            'litres' => $litres,
+            'kind' => ($fluid === null ? MoveKind::Drained : MoveKind::Poured)->value,
+            'from_spot_id' => $fluid === null ? $spot->id : null,
+            'to_spot_id' => $fluid === null ? null : $spot->id,
+            'amount' => $litres,
+            'happened_at' => $this->rows['acts'][$act - 1]['happened_at'],
             'typed' => $typed,
             'supply_id' => $fluid?->id,
             'fluid' => $fluid?->name,

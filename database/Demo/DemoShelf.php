@@ -6,7 +6,7 @@ namespace Database\Demo;
 
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
-use App\Logbook\Stock\StockKind;
+use App\Logbook\Stock\MoveKind;
 use App\Logbook\Stock\Supply;
 use App\Machines\Yard;
 use App\Notes\Circumstances;
@@ -184,10 +184,10 @@ final readonly class DemoShelf
         $entry = Entry::write(null, EntryKind::Counted, $this->circumstances(70, 'bram'), [
             'detail' => ['words' => Plain::count(count($counted), 'part').' counted'],
         ]);
-        DB::table('stock_moves')->insert(array_map(fn (int $supply, int $count): array => [
+        DB::table('moves')->insert(array_map(fn (int $supply, int $count): array => [
             'entry_id' => $entry->id,
             'supply_id' => $supply,
-            'kind' => StockKind::Counted,
+            'kind' => MoveKind::Counted,
             'amount' => $count,
             'happened_at' => $entry->happened_at,
         ], array_keys($counted), array_values($counted)));

@@ -17,6 +17,7 @@ use Carbon\CarbonImmutable;
 use Core\Inspect\Check;
 use Core\Inspect\RoundKind;
 use Core\Machine\ActKind;
+use Core\Machine\LookedBy;
 use Core\Machine\SpotKind;
 use Core\Machine\Verdict;
 use Illuminate\Support\Collection;
@@ -323,7 +324,7 @@ final class DemoWalks
                     $point->name,
                     $at,
                     'piet',
-                    ['check_key' => "nipple-{$point->id}", 'verdict' => Verdict::Fit->value, 'strokes' => $strokes],
+                    ['check_key' => LookedBy::Greasing->key((string) $point->id), 'looked_by' => LookedBy::Greasing->value, 'verdict' => Verdict::Fit->value, 'strokes' => $strokes],
                 );
             }
         }

@@ -22,6 +22,7 @@ use App\Rulebook\Written\WrittenInterval;
 use App\Yard\YardLine;
 use Carbon\CarbonImmutable;
 use Core\Machine\ActKind;
+use Core\Machine\LookedBy;
 use Core\Machine\Meets;
 use Core\Machine\TaskKind;
 use Core\Schedule\Interval;
@@ -41,7 +42,7 @@ final class LoadDemo extends Command
         'wanted_things',
         'counter_links',
         'gathering_lists',
-        'stock_moves',
+        'doubts',
         'containers',
         'moves',
         'machine_dues',
@@ -267,9 +268,10 @@ final class LoadDemo extends Command
                     : '';
                 $grease = $kind === ActKind::Lubricated
                     ? [
-                        'check_key' => "nipple-{$spot->id}",
+                        'check_key' => LookedBy::Greasing->key((string) $spot->id),
+                        'looked_by' => LookedBy::Greasing->value,
                         'verdict' => 'fit',
-                        'strokes' => $spot->greasePoint()->strokes,
+                        'strokes' => $spot->greasePoint()->isAbout ? null : $spot->greasePoint()->strokes,
                     ]
                     : [];
                 $act = $this->book->act(

@@ -132,8 +132,8 @@ final readonly class LoadBench
                 select e.uuid, e.id, 1, 2, if(n.seq % 26 = 0, 'changed', if(n.seq % 3 = 0, 'topped_up', 'measured')), 'done', 1, 'Engine oil', e.happened_at, 1,
                     greatest(0, 1000 - n.seq * 0.9), if(n.seq % 26 = 0 or n.seq % 3 = 0, null, '{"observed": "full"}')
                 from entries e join seq_1_to_1040 n on e.uuid = concat('life-', n.seq);
-            insert into moves (entry_id, act_id, to_id, litres, typed, fluid)
-                select entry_id, id, 2, if(kind = 'changed', 6.435200, 0.283906), if(kind = 'changed', '6.8 qt', '0.3 qt'), 'Orchard 10W-30'
+            insert into moves (kind, entry_id, act_id, to_spot_id, amount, typed, fluid, happened_at)
+                select 'poured', entry_id, id, 2, if(kind = 'changed', 6.435200, 0.283906), if(kind = 'changed', '6.8 qt', '0.3 qt'), 'Orchard 10W-30', happened_at
                 from acts where machine_id = 1 and spot_id = 2 and uuid like 'life-%' and kind in ('changed', 'topped_up');
             SQL);
     }
@@ -157,12 +157,12 @@ final readonly class LoadBench
                 select concat('stock-', id), 'bought', now() - interval 90 day, now(), 1, 'stock', '{"words": "x"}' from supplies;
             insert into containers (supply_id, entry_id, size, litres)
                 select s.id, e.id, '20 L', 20 from supplies s join entries e on e.uuid = concat('stock-', s.id) join seq_1_to_3 where s.kind = 'fluid';
-            insert into stock_moves (entry_id, supply_id, container_id, kind, amount, happened_at)
-                select entry_id, supply_id, id, 'in', litres, now() - interval 90 day from containers;
-            insert into stock_moves (entry_id, supply_id, kind, amount, happened_at)
-                select e.id, s.id, 'in', 5, e.happened_at from supplies s join entries e on e.uuid = concat('stock-', s.id) where s.kind = 'part';
-            insert into stock_moves (entry_id, supply_id, container_id, kind, amount, happened_at)
-                select entry_id, supply_id, id, 'out', 0.01, now() - interval seq hour from containers join seq_1_to_100;
+            insert into moves (entry_id, supply_id, to_container_id, kind, amount, happened_at)
+                select entry_id, supply_id, id, 'came', litres, now() - interval 90 day from containers;
+            insert into moves (entry_id, supply_id, kind, amount, happened_at)
+                select e.id, s.id, 'came', 5, e.happened_at from supplies s join entries e on e.uuid = concat('stock-', s.id) where s.kind = 'part';
+            insert into moves (entry_id, supply_id, from_container_id, kind, amount, happened_at)
+                select entry_id, supply_id, id, 'poured', 0.01, now() - interval seq hour from containers join seq_1_to_100;
             SQL);
     }
 

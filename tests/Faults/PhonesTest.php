@@ -151,11 +151,11 @@ final class PhonesTest extends TestCase
         self::assertCount(self::PHONES * 200, $poured);
         self::assertSame(
             [(string) count($poured), sprintf('%.6F', array_sum(array_map(floatval(...), array_column($poured, 'amount'))) / 1000)],
-            $this->yard->row("select count(*), sum(amount) from stock_moves where kind = 'out' and container_id = {$drum}"),
+            $this->yard->row("select count(*), sum(amount) from moves where kind = 'poured' and from_container_id = {$drum}"),
             'each pour was taken from the drum once',
         );
         $left = $keeper->ask('GET', "/supplies/{$oil}")['body']['left']['value'];
-        self::assertSame($this->yard->row("select trim(trailing '.' from trim(trailing '0' from 200 - sum(amount))) from stock_moves where kind = 'out'")[0], $left);
+        self::assertSame($this->yard->row("select trim(trailing '.' from trim(trailing '0' from 200 - sum(amount))) from moves where kind = 'poured'")[0], $left);
         $expected = array_count_values(array_map(
             fn (array $note): string => "{$note['machine_id']} {$note['check']}",
             array_filter($sent, fn (array $note): bool => $note['kind'] === 'look'),

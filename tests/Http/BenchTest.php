@@ -137,7 +137,7 @@ final class BenchTest extends BenchTestCase
         $this->step('pour:engine_oil', 'poured', ['ml' => 500, 'container' => $container])->assertConflict()
             ->assertJsonPath('errors.container.0', fn (string $why): bool => str_starts_with($why, 'Rook will not do for Engine oil.'));
         $this->step('pour:engine_oil', 'poured', ['ml' => 2500])->assertConflict()
-            ->assertJsonPath('errors.ml.0', 'That makes 2500 mL, and it holds 1800 mL at most.');
+            ->assertJsonPath('errors.ml.0', '2500 mL (84.5 fl oz) is well over the 1800 mL (60.9 fl oz) that the engine oil holds.');
         $this->step('pour:engine_oil', 'poured', ['ml' => 1900, 'confirmed_because' => 'It was quite dry'])->assertCreated();
         self::assertCount(1, array_filter($this->job()['told'], fn (array $told): bool => $told['did'] === 'poured' && $told['step'] === 'pour:engine_oil'));
     }
@@ -159,12 +159,12 @@ final class BenchTest extends BenchTestCase
 
     public function test_an_interrupted_and_handed_over_job_writes_the_same_record(): void
     {
-        $acts = fn (): array => Act::query()->where('machine_id', $this->machine)->with('spot', 'move', 'fitting')->get()
+        $acts = fn (): array => Act::query()->where('machine_id', $this->machine)->with('spot', 'moved', 'fitting')->get()
             ->map(fn (Act $act): string => implode(' ', [
                 $act->spot->key,
                 $act->kind->value,
                 $act->meets ? 'meets' : '',
-                $act->move?->litres,
+                $act->poured()?->inWords(),
                 $act->fitting?->seal,
             ]))->sort()->values()->all();
         $this->make(['rules' => $this->rules('Engine oil')]);
@@ -293,7 +293,7 @@ final class BenchTest extends BenchTestCase
         $this->tell(null, 'counted', ['supply' => $filter, 'pieces' => 0, 'because' => 'Teal had it'])->assertCreated();
         self::assertSame([['step' => 'fit:engine_oil_filter', 'number' => 'WD 15']], $this->job()['lacking']);
         $this->walk();
-        self::assertStringContainsString('By the book there was no Filter left', $this->signOff(['hours' => '126'])->json('entry.doubt'));
+        self::assertStringContainsString('By the book there was no Filter left', $this->signOff(['hours' => '126'])->json('entry.doubts.0.asks'));
     }
 
     public function test_what_the_oil_looks_like_speaks_at_once_and_stays_open(): void

@@ -214,6 +214,7 @@ final class DoorsTest extends TestCase
         'reading' => self::WRITE,
         'line' => self::WRITE,
         'stand_down' => self::WRITE,
+        'answer' => self::WRITE,
         'remark' => self::WRITE,
         'top_up' => self::WRITE,
         'strike' => self::WRITE,

@@ -54,7 +54,7 @@ final class LogLineTest extends WalkTestCase
         $this->enter('shelf +2 x 5 L 10W-30');
         $this->says($line, "Teal's engine oil topped up with 0.3 qt (0.28 L), from no container: none that is open will do.");
         $supply = collect($this->getJson('/api/shelf')->json('supplies'))->firstWhere('name', 'Orchard 10W-30');
-        $this->tell($this->machines['Teal'], 'top_up', ['spot' => 'engine_oil', 'amount' => '1 L', 'fluid' => $supply['id']])->assertCreated();
+        $this->tell($this->machines['Teal'], 'top_up', ['spot' => 'engine_oil', 'amount' => '1 L', 'container' => $supply['containers'][0]['id']])->assertCreated();
         $this->says($line, "Teal's engine oil topped up with 0.3 qt (0.28 L), out of the open 5 L Orchard 10W-30.");
         $this->enter($line)->assertJsonPath(
             'entry.in_words',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Logbook\Acts\Act;
+use App\Logbook\Doubt;
+use App\Logbook\Entry;
 use App\Notes\NoteKinds;
 use App\People\Role;
 use Illuminate\Support\Str;
@@ -266,7 +268,7 @@ final class OneFactTest extends WalkTestCase
         ])->assertCreated()->json('entry');
 
         self::assertSame(
-            'At 60 h: grease all points greased, '.count($points).' points, '.array_sum($points).' strokes, engine oil topped up, 0.3 qt, bed cleaned',
+            'At 60 h: grease all points greased, '.count($points).' points, engine oil topped up, 0.3 qt, bed cleaned',
             $service['in_words'],
         );
         self::assertSame(110, $this->row($machine, 'Grease all points')['standing']['due']['hours']);
@@ -352,7 +354,7 @@ final class OneFactTest extends WalkTestCase
                     ['said' => 'not_fine', 'verdict' => 'watch', ...$at('2026-03-01', '08:00')],
                 ),
                 $this->look($machine, 'leaks', $at('2026-04-01', '08:00')),
-                $this->note($machine, 'grease', ['spot' => $point, 'strokes' => 9, ...$at('2026-04-10', '08:00')]),
+                $this->note($machine, 'grease', ['spot' => $point, 'strokes' => 8, ...$at('2026-04-10', '08:00')]),
                 $this->note(
                     $machine,
                     'service',
@@ -435,6 +437,7 @@ final class OneFactTest extends WalkTestCase
             '{task}' => $this->taskId($machine),
             '{supply}' => $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Ring', 'number' => 'WD 38'])->json('id'),
             '{list}' => $this->postJson('/api/lists', ['name' => 'Thursday', 'rules' => [$this->ruleId($machine)]])->json('id'),
+            '{doubt}' => $kind === 'answer' ? $this->doubtOn($machine) : 'null',
             '{job}' => '"'.$this->jobToldTo($machine, isOver: $kind === 'sign_off').'"',
         ];
         $given = json_decode(
@@ -466,6 +469,14 @@ final class OneFactTest extends WalkTestCase
         );
     }
 
+    private function doubtOn(int $machine): int
+    {
+        $told = $this->tell($machine, 'top_up', ['spot' => 'engine_oil', 'amount' => '0.2 qt', 'container' => null])->assertCreated();
+        Entry::query()->findOrFail($told->json('entry.id'))->doubt('Is that so?');
+
+        return Doubt::query()->latest('id')->firstOrFail()->id;
+    }
+
     /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function everyKind(): iterable
     {
@@ -476,6 +487,7 @@ final class OneFactTest extends WalkTestCase
         yield 'stand_down' => ['stand_down', ['note' => 'Brakes']];
         yield 'lift' => ['lift', ['note' => 'Tried', 'lifts' => ['{stand_down}']]];
         yield 'reminder' => ['reminder', ['set' => '20']];
+        yield 'answer' => ['answer', ['doubt' => '{doubt}', 'note' => 'It ran all week']];
         yield 'remark' => ['remark', ['note' => 'Stands in the barn']];
         yield 'top_up' => ['top_up', ['spot' => 'engine_oil', 'amount' => '0.3 qt']];
         yield 'fluid' => [

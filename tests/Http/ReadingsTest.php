@@ -284,12 +284,12 @@ final class ReadingsTest extends TestCase
     {
         $machine = $this->machine();
         foreach (['2026-05-03' => '2', '2026-05-06' => '4', '2026-05-10' => '6'] as $day => $value) {
-            self::assertNull($this->log($machine, $value, ['at' => $day])->assertCreated()->json('entry.doubt'));
+            self::assertNull($this->log($machine, $value, ['at' => $day])->assertCreated()->json('entry.doubts.0.asks'));
         }
 
         self::assertSame(
             '60 is 54 h more than 6 on 10 May 2026, within 5 days: far above the 4.7 h a week that is usual. Is that so?',
-            $this->log($machine, '60')->assertCreated()->json('entry.doubt'),
+            $this->log($machine, '60')->assertCreated()->json('entry.doubts.0.asks'),
         );
     }
 

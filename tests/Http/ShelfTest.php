@@ -35,19 +35,28 @@ final class ShelfTest extends WalkTestCase
         $this->buy(['size' => '5 L', 'count' => 2])->assertCreated()
             ->assertJsonPath('entry.in_words', 'Came to the shelf: 2 × 5 L Orchard');
         self::assertSame([['5 L', null], ['5 L', null]], $this->containers());
-        $this->pour('0.5 L')->assertCreated()
+        [$first, $second] = array_column($this->shelf()['containers'], 'id');
+        $this->pour('0.5 L', more: ['container' => $first])->assertCreated()
             ->assertJsonPath('entry.in_words', 'Engine oil topped up, 0.5 L of Orchard out of the 5 L container');
-        self::assertSame([['4.5 L', '2026-05-14'], ['5 L', null]], $this->containers(), 'the oldest was opened');
-        $this->pour('5 L', 'fluid')->assertCreated()
-            ->assertJsonPath('entry.in_words', 'Engine oil filled, 5 L of Orchard out of 2 containers');
-        self::assertSame([['4.5 L', '2026-05-14']], $this->containers(), 'what is empty is not told of');
-        self::assertSame('4.5', $this->shelf()['left']['value']);
+        self::assertSame([['4.5 L', '2026-05-14'], ['5 L', null]], $this->containers(), 'the one that was named was opened');
+        foreach (['1 L', '1.5 L', '2 L'] as $amount) {
+            $this->pour($amount, 'fluid')->assertCreated()
+                ->assertJsonPath('entry.in_words', "Engine oil filled, {$amount} of Orchard out of the 5 L container");
+        }
+        self::assertSame([['5 L', null]], $this->containers(), 'what is empty is not told of');
+        $this->pour('1 L')->assertCreated()->assertJsonPath('entry.in_words', 'Engine oil topped up, 1 L of Orchard')->assertJsonPath(
+            'entry.doubts.0.asks',
+            'It was poured from no container that is open and will do by the book. Count what is there.',
+        );
+        self::assertSame(['5 L', '4'], [$this->containers()[0][0], $this->shelf()['left']['value']], 'nobody opens a new one by himself');
+        $this->pour('1 L', more: ['container' => $second])->assertCreated();
+        self::assertSame([['4 L', '2026-05-14']], $this->containers());
     }
 
     public function test_a_struck_act_puts_its_fluid_back(): void
     {
         $this->buy(['size' => '1 gal', 'count' => 1]);
-        $entry = $this->pour('1 qt')->json('entry.id');
+        $entry = $this->pour('1 qt', more: ['container' => $this->shelf()['containers'][0]['id']])->json('entry.id');
         self::assertSame([['0.75 gal (2.84 L)', '2026-05-14']], $this->containers('display'));
         $this->tellOf($entry, 'strike', ['because' => 'It was the other machine'])->assertCreated();
 
@@ -57,18 +66,20 @@ final class ShelfTest extends WalkTestCase
     public function test_less_than_nothing_is_written_down_said_and_asked_to_be_counted(): void
     {
         $this->buy(['size' => '1 L', 'count' => 1]);
-        $this->pour('1.4 L')->assertCreated()->assertJsonPath(
-            'entry.doubt',
-            '0.4 L (0.42 qt) of it came from no Orchard that is on the shelf by the book. Count it.',
-        );
+        $asks = 'There was less in the 1 L Orchard by the book than the 1.4 L (1.48 qt) poured out of it. Count what is left.';
+        $out = ['container' => $this->shelf()['containers'][0]['id']];
+        $this->pour('1.4 L', more: $out)->assertConflict()->assertJsonPath('errors.amount.0', $asks);
+        $this->pour('1.4 L', more: [...$out, 'confirmed_because' => 'It was a fuller can'])->assertCreated()
+            ->assertJsonPath('entry.doubts', []);
         $shelf = $this->shelf();
         self::assertTrue($shelf['left']['below_nothing']);
         self::assertSame('less than nothing by 0.4 L (0.42 qt)', $shelf['left']['in_words']);
         self::assertSame(['More was used than was there by the book. Count it.'], $shelf['says']);
-        $this->tell(null, 'counted', ['supply' => $this->oil, 'containers' => []])
+        $empty = ['supply' => $this->oil, 'containers' => [[...$out, 'left' => '0 L']]];
+        $this->tell(null, 'counted', $empty)
             ->assertUnprocessable()->assertJsonPath('errors.because.0', 'By the book there is less than nothing by '
                 .'0.4 L (0.42 qt). Say why there is 0 L (0 qt).');
-        $this->tell(null, 'counted', ['supply' => $this->oil, 'containers' => [], 'because' => 'A can that nobody wrote down'])
+        $this->tell(null, 'counted', [...$empty, 'because' => 'A can that nobody wrote down'])
             ->assertCreated();
 
         self::assertSame([false, '0'], [$this->shelf()['left']['below_nothing'], $this->shelf()['left']['value']]);
@@ -84,10 +95,11 @@ final class ShelfTest extends WalkTestCase
             'because' => 'Thrown away: water in it',
         ])->assertCreated();
         self::assertCount(1, $this->containers());
-        $this->pour('0.3 L', more: ['container' => $gone])->assertCreated()->assertJsonPath(
-            'entry.doubt',
-            'There was less in the 1 L Orchard by the book. Count what is left.',
+        $this->pour('0.3 L', more: ['container' => $gone])->assertConflict()->assertJsonPath(
+            'errors.amount.0',
+            'There was less in the 1 L Orchard by the book than the 0.3 L (0.32 qt) poured out of it. Count what is left.',
         );
+        $this->pour('0.3 L', more: ['container' => $gone, 'confirmed_because' => 'Out of the bin'])->assertCreated();
         self::assertSame([true, false], array_column($this->shelf()['containers'], 'below_nothing'));
         $this->pour('0.3 L', more: ['container' => 99_999])->assertUnprocessable()
             ->assertJsonPath('errors.container.0', 'There is no such container on the shelf.');
@@ -100,9 +112,9 @@ final class ShelfTest extends WalkTestCase
         $container = $this->shelf()['containers'][0]['id'];
         $count = ['supply' => $this->oil, 'containers' => [['container' => $container, 'left' => '3 L']], 'because' => 'Measured'];
         $this->tell(null, 'counted', [...$count, 'at' => '2026-05-13'])->assertCreated();
-        $this->pour('1 L', more: ['at' => '2026-05-12'])->assertCreated();
+        $this->pour('1 L', more: ['at' => '2026-05-12', 'container' => $container])->assertCreated();
         self::assertSame('3', $this->shelf()['left']['value']);
-        $this->pour('1 L')->assertCreated();
+        $this->pour('1 L')->assertCreated()->assertJsonPath('entry.doubts', []);
 
         self::assertSame('2', $this->shelf()['left']['value']);
     }
@@ -174,7 +186,7 @@ final class ShelfTest extends WalkTestCase
         $service(['spot' => 'engine_oil_filter', 'act' => 'replaced', 'number' => 'wyndle-9']);
         $last = $service(['spot' => 'engine_oil_filter', 'act' => 'replaced', 'reused' => true]);
         self::assertStringContainsString('filter replaced', $last->json('entry.in_words'), 'with its old seal, a new filter is a new filter');
-        self::assertSame('By the book there was no Filter left. Count it.', $last->json('entry.doubt'));
+        self::assertSame('By the book there was no Filter left. Count it.', $last->json('entry.doubts.0.asks'));
         self::assertSame('less than nothing by 1 piece', $this->shelf('Filter')['left']['in_words']);
         $this->tellOf($last->json('entry.id'), 'strike', ['because' => 'Not done'])->assertCreated();
         self::assertSame(['0', '1'], $left(), 'what is struck is put back');
@@ -184,7 +196,7 @@ final class ShelfTest extends WalkTestCase
     {
         $this->patchSupply($this->oil, ['keeps_months' => 12]);
         $this->buy(['size' => '5 L', 'count' => 1, 'at' => '2025-01-10']);
-        $this->pour('1 L', more: ['at' => '2025-02-01'])->assertCreated();
+        $this->pour('1 L', more: ['at' => '2025-02-01', 'container' => $this->shelf()['containers'][0]['id']])->assertCreated();
         $this->buy(['size' => '1 L', 'count' => 1, 'use_by' => '2026-04-30']);
         $this->buy(['size' => '5 L', 'count' => 1]);
         self::assertSame([
@@ -192,13 +204,13 @@ final class ShelfTest extends WalkTestCase
             'Past its time since 30 April: as printed on it.',
         ], $this->shelf()['says']);
         $this->pour('0.5 L')->assertCreated();
-        self::assertSame(['4 L', '1 L', '4.5 L'], array_column($this->containers(), 0));
+        self::assertSame(['4 L', '1 L', '5 L'], array_column($this->containers(), 0));
     }
 
     public function test_what_was_poured_from_is_not_taken_back(): void
     {
         $entry = $this->buy(['size' => '5 L', 'count' => 1])->json('entry.id');
-        $poured = $this->pour('1 L')->json('entry.id');
+        $poured = $this->pour('1 L', more: ['container' => $this->shelf()['containers'][0]['id']])->json('entry.id');
         $this->tellOf($entry, 'strike', ['because' => 'Sent back'])->assertConflict();
         $this->tellOf($poured, 'strike', ['because' => 'Not done'])->assertCreated();
         $this->tellOf($entry, 'strike', ['because' => 'Sent back'])->assertCreated();

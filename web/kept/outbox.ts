@@ -3,9 +3,12 @@ import { now } from '../kit/clock';
 import { type KeptNote, keptInPageOnly, withStore } from './store';
 
 export type Sent = { note: Schemas['Note']; act?: Schemas['Act'] };
+/** What the yard has to ask of a note beside which nobody waited for the answer. */
+export type Asked = { id: string; label: string; asks: string[] };
 export type Outbox = {
   waiting: number;
   refused: KeptNote[];
+  asked: Asked[];
   /** Everything that is kept, those that came back too. */
   notes: KeptNote[];
   /** All of it is lost with this page, because the browser keeps nothing. */
@@ -21,7 +24,7 @@ const PATIENCE = 8_000;
 let person: number | null = null;
 let again: ReturnType<typeof setTimeout> | undefined;
 let sending = false;
-let state: Outbox = { waiting: 0, refused: [], inPageOnly: false, notes: [] };
+let state: Outbox = { waiting: 0, refused: [], asked: [], inPageOnly: false, notes: [] };
 const watchers = new Set<() => void>();
 const receivers = new Set<(sent: Sent[]) => void>();
 /** Those who wait beside their form, by the id of their note. */
@@ -118,6 +121,7 @@ async function tellWatchers(): Promise<void> {
   state = {
     waiting: all.filter((kept) => !kept.refused).length,
     refused: all.filter((kept) => kept.refused),
+    asked: state.asked,
     notes: all,
     inPageOnly: keptInPageOnly(),
   };
@@ -194,7 +198,13 @@ async function comeBack(kept: KeptNote, problem: Problem): Promise<void> {
 
 async function sendTogether(notes: KeptNote[]): Promise<void> {
   const { results } = await answer(
-    api.POST('/notes', { body: { sent_at: now().toISOString(), notes: notes.map(({ note }) => note) } }),
+    api.POST('/notes', {
+      body: {
+        sent_at: now().toISOString(),
+        attended: notes.flatMap(({ note }) => (waitingFor.has(note.id) ? note.id : [])),
+        notes: notes.map(({ note }) => note),
+      },
+    }),
   );
   const sent: Sent[] = [];
   for (const [index, result] of results.entries()) {
@@ -206,10 +216,23 @@ async function sendTogether(notes: KeptNote[]): Promise<void> {
     }
     kept.written = true;
     sent.push({ note: kept.note, act: result.act });
+    if (!waitingFor.has(kept.note.id)) remember(kept, result);
     await putOrForget(kept, kept.photos.length === 0);
     waitingFor.get(kept.note.id)?.(result);
   }
   for (const receiver of receivers) receiver(sent);
+}
+
+/** Until it is read: it stays with the entry too, and in the morning of whoever wrote it. */
+function remember({ note, label }: KeptNote, { entry, others, asks = [] }: Schemas['NoteResult']): void {
+  const ofEntries = [entry ?? [], others ?? []].flat().flatMap(({ doubts }) => doubts.map((doubt) => doubt.asks));
+  const all = [...asks, ...ofEntries];
+  if (all.length > 0) state = { ...state, asked: [...state.asked, { id: note.id, label, asks: all }] };
+}
+
+export async function forgetAsked(id: string): Promise<void> {
+  state = { ...state, asked: state.asked.filter((asked) => asked.id !== id) };
+  await tellWatchers();
 }
 
 async function sendPhotos(kept: KeptNote): Promise<void> {

@@ -35,7 +35,7 @@ export function useNote(words: Words, after?: () => unknown): Telling {
         await toldWith(`${label}: kept on this device until it can be sent.`, () => dropNote(note.id));
       } else {
         const entries = [result.entry ?? [], result.others ?? []].flat();
-        const doubts = entries.flatMap(({ doubt }) => doubt ?? []);
+        const doubts = entries.flatMap((entry) => entry.doubts.map(({ asks }) => asks));
         await sayTold([words(result.entry, result.others), ...doubts].join(' '), ...entries);
       }
     } catch (thrown) {

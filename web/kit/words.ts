@@ -39,6 +39,7 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   mended: 'Put right',
   accepted: 'Accepted',
   meter_doubted: 'Meter',
+  answered: 'Answered',
   bought: 'Shelf',
   counted: 'Counted',
   collected: 'Collected',

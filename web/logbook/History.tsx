@@ -10,6 +10,7 @@ import { ReadingInSheet } from '../kit/Reading';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { ENTRY_WORDS } from '../kit/words';
+import { AnswerDialog, type Asked } from './AnswerDialog';
 import { CorrectDialog } from './CorrectDialog';
 import { foldedByWeek, weekInWords } from './weeks';
 
@@ -30,6 +31,7 @@ type Props = { machine: number | null };
 export function History({ machine }: Props) {
   const entries = useInfiniteQuery(entriesQuery(machine));
   const [correcting, setCorrecting] = useState<Schemas['Entry'] | null>(null);
+  const [answering, setAnswering] = useState<{ asked: Asked; entry: Schemas['Entry'] } | null>(null);
   if (!entries.data) return <ReadingInSheet error={entries.error} />;
   const list = entries.data.pages.flatMap((page) => page.data);
   if (list.length === 0) return <Empty>Nothing is written down yet.</Empty>;
@@ -43,9 +45,15 @@ export function History({ machine }: Props) {
             entry={line.entry}
             named={machine === null}
             onCorrect={() => setCorrecting(line.entry)}
+            onAnswer={(asked) => setAnswering({ asked, entry: line.entry })}
           />
         ) : (
-          <WeekRow key={line.week} {...line} onCorrect={setCorrecting} />
+          <WeekRow
+            key={line.week}
+            {...line}
+            onCorrect={setCorrecting}
+            onAnswer={(asked, entry) => setAnswering({ asked, entry })}
+          />
         ),
       )}
       {entries.hasNextPage && (
@@ -56,13 +64,27 @@ export function History({ machine }: Props) {
         </Empty>
       )}
       {correcting && <CorrectDialog entry={correcting} onClose={() => setCorrecting(null)} />}
+      {answering && (
+        <AnswerDialog
+          asked={answering.asked}
+          onClose={() => setAnswering(null)}
+          onCorrect={
+            answering.entry.may_strike
+              ? () => {
+                  setCorrecting(answering.entry);
+                  setAnswering(null);
+                }
+              : undefined
+          }
+        />
+      )}
     </>
   );
 }
 
-type RowProps = { entry: Schemas['Entry']; named: boolean; onCorrect: () => void };
+type RowProps = { entry: Schemas['Entry']; named: boolean; onCorrect: () => void; onAnswer: (asked: Asked) => void };
 
-function EntryRow({ entry, named, onCorrect }: RowProps) {
+function EntryRow({ entry, named, onCorrect, onAnswer }: RowProps) {
   return (
     <Ruled>
       <Line>
@@ -92,6 +114,22 @@ function EntryRow({ entry, named, onCorrect }: RowProps) {
         </Signed>
         {entry.kind === 'service' && entry.note && <p>{entry.note}</p>}
         {entry.confirmed_because && <p>Confirmed: {entry.confirmed_because}</p>}
+        {entry.struck === null &&
+          entry.doubts.map((doubt) => (
+            <Doubt
+              key={doubt.id}
+              doubt={doubt}
+              onAnswer={() =>
+                onAnswer({
+                  ...doubt,
+                  machine_id: entry.machine_id ?? 0,
+                  machine: entry.machine ?? 'The yard',
+                  in_words: entry.in_words,
+                  by: entry.by,
+                })
+              }
+            />
+          ))}
         {entry.corrects_id && <p>Stands for a struck entry.</p>}
         {entry.struck && (
           <p>
@@ -103,10 +141,30 @@ function EntryRow({ entry, named, onCorrect }: RowProps) {
   );
 }
 
-type WeekProps = { week: string; readings: Schemas['Entry'][]; onCorrect: (entry: Schemas['Entry']) => void };
+const Ask = styled.p`border-left: 5px solid var(--straw); padding-left: 10px;`;
+
+/** What there is to ask of an entry, until somebody has answered. */
+function Doubt({ doubt, onAnswer }: { doubt: Schemas['Doubt']; onAnswer: () => void }) {
+  return doubt.answer === null ? (
+    <Ask>
+      {doubt.asks} <QuietButton onPress={onAnswer}>Answer</QuietButton>
+    </Ask>
+  ) : (
+    <p>
+      {doubt.asks} Right so, says {doubt.answer.by ?? 'nobody named'}: {doubt.answer.because}
+    </p>
+  );
+}
+
+type WeekProps = {
+  week: string;
+  readings: Schemas['Entry'][];
+  onCorrect: (entry: Schemas['Entry']) => void;
+  onAnswer: (asked: Asked, entry: Schemas['Entry']) => void;
+};
 
 /** The readings of one week as one line, each of them where somebody asks. */
-function WeekRow({ week, readings, onCorrect }: WeekProps) {
+function WeekRow({ week, readings, onCorrect, onAnswer }: WeekProps) {
   const [open, setOpen] = useState(false);
   const people = [...new Set(readings.map(({ by }) => by ?? 'nobody named'))];
   return (
@@ -134,7 +192,13 @@ function WeekRow({ week, readings, onCorrect }: WeekProps) {
       </Ruled>
       {open &&
         readings.map((entry) => (
-          <EntryRow key={entry.id} entry={entry} named={false} onCorrect={() => onCorrect(entry)} />
+          <EntryRow
+            key={entry.id}
+            entry={entry}
+            named={false}
+            onCorrect={() => onCorrect(entry)}
+            onAnswer={(asked) => onAnswer(asked, entry)}
+          />
         ))}
     </>
   );

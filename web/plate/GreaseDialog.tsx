@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
+import { asksWhy, type Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Count } from '../kit/Count';
 import { Dialog } from '../kit/Dialog';
+import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
@@ -13,10 +14,11 @@ type Props = { story: Schemas['SpotStory']; grease: Schemas['GreasePoint']; onCl
 /** Notes the grease that one point got, or that it did not go in. */
 export function GreaseDialog({ story, grease, onClose }: Props) {
   const [strokes, setStrokes] = useState<number | null>(grease.strokes);
+  const [because, setBecause] = useState('');
   const write = useNote(() => `${story.machine}: ${within(story.name)} told.`, onClose);
   const tell = (given: { strokes: number | null } | { did_not_go_in: true }, words: string) =>
     write.tell(
-      { kind: 'grease', machine_id: story.machine_id, spot: story.key, ...given },
+      { kind: 'grease', machine_id: story.machine_id, spot: story.key, ...given, confirmed_because: because || null },
       `${story.machine}: ${within(story.name)}, ${words}`,
     );
   return (
@@ -30,6 +32,7 @@ export function GreaseDialog({ story, grease, onClose }: Props) {
         help={grease.most === null ? undefined : `${grease.most} at most: more does harm here.`}
         autoFocus
       />
+      {asksWhy(write.refused?.problem) && <Field label="Why so many" value={because} onChange={setBecause} />}
       <Refusal refused={write.refused} besides={['strokes']} />
       <Actions>
         <MainButton isDisabled={write.busy} onPress={() => tell({ strokes }, `${strokes} strokes`)}>

@@ -76,6 +76,7 @@ export function SpotStory({ story, onChange }: Props) {
           <Row name="Takes">
             <span>
               <strong>
+                {story.grease.about && 'about '}
                 {story.grease.strokes} {story.grease.strokes === 1 ? 'stroke' : 'strokes'}
               </strong>
               , {story.grease.end_in_words}

@@ -2,13 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { Input } from 'react-aria-components';
 import styled from 'styled-components';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, asksWhy, type Schemas } from '../api/client';
 import { useNote } from '../kept/useNote';
 import { QuietButton } from '../kit/Button';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../kit/useDraft';
 import { useSettled } from '../kit/useSettled';
-import { AskAgain, asksAgain } from '../yard/AskAgain';
+import { AskAgain } from '../yard/AskAgain';
 import { LOG_LINE_KEY } from './keys';
 import { useKeys } from './useKeys';
 
@@ -74,7 +74,7 @@ export function LogLine() {
     log.forget();
     box.current?.focus();
   };
-  const asked = asksAgain(log.refused);
+  const asked = asksWhy(log.refused?.problem);
   return (
     <Frame onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && !asked && setOpen(false)}>
       <Box

@@ -2,6 +2,7 @@ import { type RefObject, useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import type { Answered, KeptNote } from '../kept/store';
+import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
@@ -102,15 +103,18 @@ function Measure({
 }) {
   const [values, setValues] = useState<Entered>(before ?? {});
   const [photos, setPhotos] = useState<KeptNote['photos']>([]);
+  const [because, setBecause] = useState('');
   const { judged, outOfReach, missing, wrong, settled } = useVerdict(machine, check, values);
   const entered = Object.keys(given(values)).length > 0;
   const limitMissing = Object.entries(missing).filter(([name]) => name.startsWith('limits.'));
   // What measuring undoes is put back and ticked before it is written down.
   const undone = check.asks.filter(({ kind, optional, name }) => kind === 'flag' && !optional && values[name] !== true);
-  const mayWrite = entered && (judged !== null || outOfReach) && undone.length === 0;
+  const asks = judged?.asks ?? [];
+  const isAnswered = asks.length === 0 || because.trim() !== '';
+  const mayWrite = entered && (judged !== null || outOfReach) && undone.length === 0 && isAnswered;
   const write = () =>
     onSay(
-      { said: 'measured', values: given(values) },
+      { said: 'measured', values: given(values), confirmed_because: asks.length > 0 ? because : null },
       judged?.verdict ?? null,
       judged ? judged.why : 'the verdict comes with the signal',
       photos,
@@ -129,6 +133,9 @@ function Measure({
         <AskFields asks={check.asks} values={values} onChange={setValues} errors={wrong} />
         <div aria-live="polite">
           {judged && <VerdictTold judged={judged} />}
+          {asks.map((question) => (
+            <Caution key={question}>{question}</Caution>
+          ))}
           {outOfReach && (
             <Soft>
               {judged
@@ -140,6 +147,7 @@ function Measure({
             <Soft key={name}>{message}</Soft>
           ))}
         </div>
+        {asks.length > 0 && <Field label="Why it is right" value={because} onChange={setBecause} />}
         <PhotosTaken photos={photos} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </Question>
@@ -147,7 +155,11 @@ function Measure({
         <MainPress isDisabled={!mayWrite} onPress={write}>
           {entered && undone[0]
             ? `First: ${within(undone[0].label)}`
-            : [judged && !judged.usable ? 'Not a reading: note it' : 'Write it down', then].filter(Boolean).join(', ')}
+            : !isAnswered
+              ? 'First: why it is right'
+              : [judged && !judged.usable ? 'Not a reading: note it' : 'Write it down', then]
+                  .filter(Boolean)
+                  .join(', ')}
         </MainPress>
         <PressRow>
           <PhotoPick onAdd={(photo) => setPhotos((taken) => [...taken, photo])} />

@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Count } from '../kit/Count';
+import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { HandsHead, HandsPage, MainPress, Press, Presses, PressRow, Question, StoodDownPlate } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
@@ -82,7 +83,7 @@ export default function GreaseRoundPage() {
           point={here}
           number={points.indexOf(here) + 1}
           said={told(here)?.words}
-          onGrease={(strokes) => round.grease(here, strokes).then(() => next(here))}
+          onGrease={(strokes, because) => round.grease(here, strokes, because).then(() => next(here))}
           onDidNotGoIn={() => round.didNotGoIn(here).then(() => next(here))}
           onPass={() => Promise.resolve(round.passOver(keyOf(here))).then(() => next(here))}
         />
@@ -123,7 +124,7 @@ type StepProps = {
   point: Point;
   number: number;
   said?: string;
-  onGrease: (strokes: number) => void;
+  onGrease: (strokes: number, because: string | null) => void;
   onDidNotGoIn: () => void;
   onPass: () => void;
 };
@@ -132,7 +133,10 @@ function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPas
   const [count, setCount] = useState<number | null>(Number(said) || (point.grease?.strokes ?? 1));
   const wrong =
     count === null || !Number.isInteger(count) || count < 1 || count > 500 ? 'From 1 to 500 strokes.' : undefined;
-  const grease = () => count !== null && !wrong && onGrease(count);
+  const isAsked = count !== null && point.grease !== null && count > point.grease.asks_over;
+  const [because, setBecause] = useState('');
+  const mayGrease = wrong === undefined && (!isAsked || because.trim() !== '');
+  const grease = () => count !== null && mayGrease && onGrease(count, isAsked ? because : null);
   useDigits(grease, onDidNotGoIn, onPass);
   return (
     <>
@@ -146,13 +150,20 @@ function PointStep({ heading, point, number, said, onGrease, onDidNotGoIn, onPas
         {point.with && <Caution>Laid open by: {within(point.with)}. Engine off, key out, nothing turning.</Caution>}
         {point.trick && <Soft>{point.trick}</Soft>}
         <Count label={`Strokes, ${point.grease?.end_in_words}`} value={count} onChange={setCount} error={wrong} />
+        {point.grease?.about && <p>About {point.grease.strokes}: nobody has counted here yet.</p>}
+        {isAsked && (
+          <>
+            <Caution>More than twice what it takes. Is that so?</Caution>
+            <Field label="Why so many" value={because} onChange={setBecause} placeholder="It was dry" />
+          </>
+        )}
         {typeof point.grease?.most === 'number' && <p>{point.grease.most} at most: more does harm here.</p>}
         <Soft>
           {point.why} {point.grease?.grease}. Wipe the nipple first.
         </Soft>
       </Question>
       <Presses>
-        <MainPress isDisabled={wrong !== undefined} onPress={grease}>
+        <MainPress isDisabled={!mayGrease} onPress={grease}>
           {count === 1 ? 'One stroke given, next' : `${count ?? 'No'} strokes given, next`}
           <sup aria-hidden="true">1</sup>
         </MainPress>

@@ -1,18 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { morningQuery } from '../api/queries';
+import { QuietButton } from '../kit/Button';
 import { listed, sinceDay, within } from '../kit/format';
 import { Sheet, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import { AnswerDialog, type Asked } from '../logbook/AnswerDialog';
 
 const Columns = styled.div`
   display: grid; grid-template-columns: repeat(3, minmax(0, 1fr));
   > div { padding: 12px 20px 14px; border-left: 1px solid var(--rule); }
   > div:first-child { border-left: 0; }
   ${PHONE} { grid-template-columns: minmax(0, 1fr); > div { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 14px; } > div:first-child { border-top: 0; } }
+`;
+const Questions = styled.div`
+  padding: 12px 20px 14px; border-top: 1px solid var(--rule); border-left: 5px solid var(--straw);
+  ${PHONE} { padding: 10px 14px; }
 `;
 const Heading = styled.h2`font-size: 17px; margin-bottom: 6px; font-family: var(--body); font-weight: 650;`;
 const Lines = styled.ul`
@@ -28,7 +35,10 @@ const SHOWN = 4;
 /** The keeper's morning: who has walked what, what was found, what nobody has looked at. */
 export function Morning() {
   const { data } = useQuery(morningQuery);
-  if (!data || (data.walked.length === 0 && data.open_findings === 0 && data.unlooked_count === 0)) return null;
+  const [answering, setAnswering] = useState<Asked | null>(null);
+  if (!data) return null;
+  const isQuiet = data.walked.length === 0 && data.open_findings === 0 && data.unlooked_count === 0;
+  if (isQuiet && data.open_questions === 0) return null;
   return (
     <Sheet aria-label="This morning" style={{ marginBottom: 22 }}>
       <Columns>
@@ -92,6 +102,28 @@ export function Morning() {
           </Lines>
         </div>
       </Columns>
+      {data.open_questions > 0 && (
+        <Questions>
+          <Heading>{data.open_questions === 1 ? 'One question open' : `${data.open_questions} questions open`}</Heading>
+          <Lines>
+            {data.questions.slice(0, SHOWN).map((asked) => (
+              <li key={asked.id}>
+                <Link to={`/machines/${asked.machine_id}`}>{asked.machine}</Link>: {asked.asks}{' '}
+                <Soft>Told by {asked.by ?? 'nobody named'}.</Soft>{' '}
+                <QuietButton aria-label={`Answer: ${asked.asks}`} onPress={() => setAnswering(asked)}>
+                  Answer
+                </QuietButton>
+              </li>
+            ))}
+            {data.open_questions > SHOWN && (
+              <li>
+                <Link to="/logbook">and {data.open_questions - SHOWN} more in the logbook</Link>
+              </li>
+            )}
+          </Lines>
+        </Questions>
+      )}
+      {answering && <AnswerDialog asked={answering} onClose={() => setAnswering(null)} />}
     </Sheet>
   );
 }

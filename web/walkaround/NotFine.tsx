@@ -8,7 +8,7 @@ import { PhotoPick, PhotosTaken } from './PhotoPick';
 import { useDigits } from './useDigits';
 
 /** What is said of one look. */
-export type Saying = Pick<Schemas['LookNote'], 'said' | 'verdict' | 'words' | 'values' | 'note'>;
+export type Saying = Pick<Schemas['LookNote'], 'said' | 'verdict' | 'words' | 'values' | 'note' | 'confirmed_because'>;
 
 export type OnSay = (
   saying: Saying,

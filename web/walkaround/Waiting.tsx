@@ -10,8 +10,8 @@ const Strip = styled.div<{ $refused: boolean }>`
 
 /** How much waits on this device to be sent, always in sight. */
 export function Waiting() {
-  const { waiting, refused, inPageOnly } = useOutbox();
-  if (waiting === 0 && refused.length === 0) return null;
+  const { waiting, refused, asked, inPageOnly } = useOutbox();
+  if (waiting === 0 && refused.length === 0 && asked.length === 0) return null;
   return (
     <Strip $refused={refused.length > 0} role="status">
       {waiting > 0 && (
@@ -23,6 +23,11 @@ export function Waiting() {
       {refused.length > 0 && (
         <Link to="/walkaround/waiting">
           {refused.length === 1 ? 'One note came back' : `${refused.length} notes came back`}
+        </Link>
+      )}
+      {asked.length > 0 && (
+        <Link to="/walkaround/waiting">
+          {asked.length === 1 ? 'One note is asked about' : `${asked.length} notes are asked about`}
         </Link>
       )}
     </Strip>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { asksWhy, type Schemas } from '../api/client';
-import { dropNote, sendAgain } from '../kept/outbox';
+import { type Asked, dropNote, forgetAsked, sendAgain } from '../kept/outbox';
 import type { KeptNote } from '../kept/store';
 import { newId } from '../kept/store';
 import { useOutbox } from '../kept/useOutbox';
@@ -19,14 +19,31 @@ const Note = styled.article`
 
 /** What the yard refused comes back to whoever typed it, with what they typed. */
 export default function WaitingPage() {
-  const { waiting, refused } = useOutbox();
+  const { waiting, refused, asked } = useOutbox();
   return (
     <FormSheet title="Notes that came back" lead={waiting > 0 ? `${waiting} more wait to be sent.` : undefined}>
-      {refused.length === 0 && <p>None. Everything else is sent as soon as there is signal.</p>}
+      {asked.map((one) => (
+        <AskedAbout key={one.id} asked={one} />
+      ))}
+      {refused.length === 0 && asked.length === 0 && <p>None. Everything else is sent as soon as there is signal.</p>}
       {refused.map((kept) => (
         <Refused key={kept.seq} kept={kept} />
       ))}
     </FormSheet>
+  );
+}
+
+/** It is written down, and there is something to ask of it. */
+function AskedAbout({ asked }: { asked: Asked }) {
+  return (
+    <Note aria-label={asked.label}>
+      <h2>{asked.label}</h2>
+      <p>{asked.asks.join(' ')}</p>
+      <Soft>It is in the logbook, and the question with it. Answer it there, or correct what is wrong.</Soft>
+      <Actions>
+        <PlainButton onPress={() => forgetAsked(asked.id)}>I have read it</PlainButton>
+      </Actions>
+    </Note>
   );
 }
 

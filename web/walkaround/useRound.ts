@@ -59,7 +59,10 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     });
     if (reading) await keepNote(reading, `${walk?.name}: ${value} ${meter.unit}`);
   };
-  const tellOfPoint = async (point: Point, got: { strokes: number } | { did_not_go_in: true }) => {
+  const tellOfPoint = async (
+    point: Point,
+    got: { strokes: number; confirmed_because: string | null } | { did_not_go_in: true },
+  ) => {
     const before = progress?.answers[`point-${point.key}`];
     const wentIn = 'strokes' in got;
     const words = wentIn ? String(got.strokes) : 'did not go in';
@@ -74,7 +77,8 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     await answered(`point-${point.key}`, { note: grease.id, said: 'greased', verdict: wentIn ? 'fit' : null, words });
     await keepNote(grease, `${walk?.name}: ${point.name}, ${wentIn ? `${words} strokes` : words}`);
   };
-  const grease = (point: Point, strokes: number) => tellOfPoint(point, { strokes });
+  const grease = (point: Point, strokes: number, because: string | null) =>
+    tellOfPoint(point, { strokes, confirmed_because: because });
   const didNotGoIn = (point: Point) => tellOfPoint(point, { did_not_go_in: true });
   const passOver = (key: string) =>
     answered(key, { note: '', said: 'not_looked', verdict: null, words: 'not reached' });

@@ -4,7 +4,15 @@ import { useSettled } from '../kit/useSettled';
 import { type Entered, given } from './AskFields';
 import { judgeQuickly } from './quickLimit';
 
-export type Judged = { verdict: Schemas['Verdict'] | null; usable: boolean; why: string; do: string; limit: string };
+export type Judged = {
+  verdict: Schemas['Verdict'] | null;
+  usable: boolean;
+  why: string;
+  do: string;
+  limit: string;
+  /** What there is to ask before it is written down. */
+  asks: string[];
+};
 
 const inWords = (messages: Schemas['Messages'] = {}): Record<string, string> =>
   Object.fromEntries(Object.entries(messages).map(([field, all]) => [field, all.join(' ')]));
@@ -30,7 +38,7 @@ export function useVerdict(machine: number, check: Schemas['Check'], values: Ent
   const nothing = Object.keys(given(values)).length === 0;
   const quick = outOfReach ? judgeQuickly(check.quick, entered) : null;
   const judged: Judged | null = quick
-    ? { verdict: quick.verdict, usable: true, why: quick.words, do: '', limit: '' }
+    ? { verdict: quick.verdict, usable: true, why: quick.words, do: '', limit: '', asks: [] }
     : (asked.data?.answer ?? null);
   return {
     judged: nothing ? null : judged,

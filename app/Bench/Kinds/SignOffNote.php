@@ -13,7 +13,6 @@ use App\Bench\Record\StandDownInPieces;
 use App\Bench\StepTold;
 use App\Contract\Input\TypedNumber;
 use App\Contract\Refusal;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\DecisionKind;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
@@ -21,6 +20,7 @@ use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
 use App\Logbook\Readings\MeterKind;
+use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Notes\Note;
@@ -33,7 +33,7 @@ final readonly class SignOffNote implements NoteKind
 {
     public function __construct(
         private JobActs $jobActs,
-        private WriteActs $writeActs,
+        private WriteTold $writeTold,
         private LogReading $logReading,
         private StandDownInPieces $standDown,
     ) {
@@ -77,8 +77,8 @@ final readonly class SignOffNote implements NoteKind
         foreach (GivenReading::each($note->given) as $reading) {
             ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->distance ? 'distance' : 'hours');
         }
-        foreach ($this->jobActs->of($job, $progress) as [$acts, $circumstances]) {
-            ($this->writeActs)($machine, $entry, $acts, $circumstances);
+        foreach ($this->jobActs->of($job, $progress, $note->by()) as [$told, $circumstances]) {
+            ($this->writeTold)($machine, $entry, $told, $circumstances);
         }
         self::putOff($job, $entry);
         $this->standDown->lift($job, $note->circumstances);

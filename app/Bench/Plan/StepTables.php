@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Bench\Plan;
 
-use App\Logbook\Fluids\OpenContainers;
+use App\Logbook\Fluids\Sources;
 use App\Machines\Yard;
 use App\Shelf\Fitted;
 
 /** Makes ready what stands at the steps of a job. */
 final readonly class StepTables
 {
-    public function __construct(private Yard $yard, private OpenContainers $open)
+    public function __construct(private Yard $yard, private Sources $open)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Plan;
 
-use App\Logbook\Fluids\OpenContainers;
+use App\Logbook\Fluids\Sources;
 use App\Logbook\Stock\Container;
 use App\Logbook\Stock\StockLevels;
 use App\Machines\Sheets;
@@ -44,7 +44,7 @@ final readonly class StepsShown
         private array $works,
         private Fitted $fitted,
         private Wrenches $wrenches,
-        private OpenContainers $open,
+        private Sources $open,
         private LearnedBands $bands,
     ) {
     }
@@ -197,7 +197,7 @@ final readonly class StepsShown
     /** @return array<string, mixed> out of what it can be poured */
     private function fluids(Compartment $compartment): array
     {
-        $open = $this->open->thatWillDo($this->bench->machine, $this->spotOf($compartment));
+        $open = $this->open->open($this->bench->machine, $this->spotOf($compartment));
         $levels = StockLevels::of(array_map(fn (Container $one): int => $one->supply_id, $open) ?: [0]);
 
         return [

@@ -7,9 +7,13 @@ namespace App\Bench\Record;
 use App\Bench\Did;
 use App\Bench\Job;
 use App\Bench\JobProgress;
+use App\Bench\Plan\PlannedStep;
 use App\Bench\StepTold;
-use App\Logbook\Acts\GivenAct;
 use App\Logbook\Stock\Container;
+use App\Logbook\Told\Measured;
+use App\Logbook\Told\Poured;
+use App\Logbook\Told\Telling;
+use App\Logbook\Told\Told;
 use App\Machines\CheckLists;
 use App\Machines\Spot;
 use Brick\Math\BigRational;
@@ -36,7 +40,7 @@ final readonly class FluidIn
 
     /**
      * @param  Collection<string, Spot>  $spots  by key
-     * @return list<array{list<GivenAct>, StepTold}> with what was told last of each
+     * @return list<array{list<Told>, StepTold}> with what was told last of each
      */
     public function into(Job $job, JobProgress $progress, Collection $spots): array
     {
@@ -45,12 +49,12 @@ final readonly class FluidIn
             $spot = $spots[$compartment];
             $isNew = $this->wasDrained($progress, $compartment);
             $marks = $this->marks($job, $compartment);
-            $acts = [];
+            $poursTold = [];
             foreach ($pours->groupBy(fn (StepTold $told): int => (int) ($told->said['container'] ?? 0)) as $container => $same) {
-                $acts[] = $this->act($job, $spot, $isNew, $same, $container === 0 ? null : Container::query()->with('supply')->find($container), $marks);
+                $poursTold[] = $this->pour($job, $spot, $isNew, $same, $container === 0 ? null : Container::query()->with('supply')->find($container), $marks);
                 $marks = [];
             }
-            $all[] = [$acts, $pours->last()];
+            $all[] = [$poursTold, $pours->last()];
         }
         foreach ($spots as $spot) {
             $level = $this->level($job, $spot);
@@ -68,11 +72,9 @@ final readonly class FluidIn
     {
         $poured = [];
         foreach ($job->told->where('did', Did::Poured) as $told) {
-            $at = substr((string) strstr($told->step, ':'), 1);
-            $spot = $spots[$at] ?? null;
-            $own = $spot?->compartment === null ? $spot?->parent : $spot;
-            $compartment = $own->holder->key ?? $own->key ?? null;
-            if ($compartment !== null) {
+            $spot = $spots[PlannedStep::named($job->plan, $told->step)->at ?? ''] ?? null;
+            if ($spot !== null) {
+                $compartment = Poured::compartment($spot)->key;
                 $poured[$compartment] ??= new Collection;
                 $poured[$compartment]->push($told);
             }
@@ -92,22 +94,19 @@ final readonly class FluidIn
      * @param  Collection<int, StepTold>  $pours  out of one container
      * @param  list<array{level: int, poured_ml: int, ran: bool}>  $marks
      */
-    private function act(Job $job, Spot $spot, bool $isNew, Collection $pours, ?Container $container, array $marks): GivenAct
+    private function pour(Job $job, Spot $spot, bool $isNew, Collection $pours, ?Container $container, array $marks): Poured
     {
         $amount = Quantity::of((int) $pours->sum(fn (StepTold $told): int => (int) $told->said['ml']), Unit::Millilitre);
         $task = $this->task($job, $spot);
 
-        return new GivenAct(
+        return new Poured(
             $spot,
             $isNew ? ActKind::Filled : ActKind::ToppedUp,
-            $task['name'] ?? $spot->name,
-            taskId: $task['task_id'] ?? null,
-            typed: $marks === [] ? null : ['marks' => $marks],
-            poured: $amount,
-            pouredTyped: "{$amount->to(Unit::Litre)->rounded(3)->stripTrailingZeros()} L",
-            fluid: $container?->supply,
+            $amount,
+            "{$amount->to(Unit::Litre)->rounded(3)->stripTrailingZeros()} L",
             container: $container,
-            uuid: $pours->last()?->uuid,
+            marks: $marks,
+            telling: new Telling($task['name'] ?? null, $task['task_id'] ?? null, uuid: $pours->last()?->uuid),
         );
     }
 
@@ -129,7 +128,7 @@ final readonly class FluidIn
         return count($marks) < 2 ? [] : $marks;
     }
 
-    /** @return array{list<GivenAct>, StepTold}|null the last reading of a compartment's level */
+    /** @return array{list<Told>, StepTold}|null the last reading of a compartment's level */
     private function level(Job $job, Spot $spot): ?array
     {
         $told = $job->told->filter(fn (StepTold $one): bool => $one->did === Did::Done
@@ -141,24 +140,16 @@ final readonly class FluidIn
         $check = $this->checkLists->levelCheck($job->machine, $spot->key);
         $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
         $protocol = $check === null ? new LevelProtocol : Level::protocol(new Fields($check->limits), $method);
-        $judged = Level::of(
-            $method,
-            LevelMark::at(BigRational::nd((int) $told->said['level'], LevelTable::PARTS)),
-            $protocol,
-            new LevelProtocol($protocol->engine, $protocol->warmth, $protocol->waitMinutes, $protocol->held, $protocol->latestMinutes),
-            false,
-        );
+        $mark = LevelMark::at(BigRational::nd((int) $told->said['level'], LevelTable::PARTS));
+        $answers = $told->said['answers'] ?? [];
+        $asItIsRead = new LevelProtocol($protocol->engine, $protocol->warmth, $protocol->waitMinutes, $protocol->held, $protocol->latestMinutes);
 
-        return [[new GivenAct(
+        return [[new Measured(
             $spot,
-            ActKind::Measured,
-            $spot->name,
-            check: $check->key ?? Meets::LEVEL,
-            verdict: $judged->verdict,
-            words: $judged->why,
-            advice: $judged->do,
-            typed: ['level' => $told->said['level'], 'answers' => $told->said['answers'] ?? []],
-            uuid: $told->uuid,
+            $check->key ?? Meets::LEVEL,
+            Level::of($method, $mark, $protocol, $asItIsRead, false),
+            ['observed' => $mark->value, 'level' => $told->said['level'], ...$answers, 'slope' => ($answers['slope'] ?? '') === 'slope'],
+            telling: new Telling(uuid: $told->uuid),
         )], $told];
     }
 

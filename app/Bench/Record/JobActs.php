@@ -9,21 +9,27 @@ use App\Bench\Job;
 use App\Bench\JobProgress;
 use App\Bench\Plan\PlannedStep;
 use App\Bench\StepTold;
-use App\Logbook\Acts\GivenAct;
-use App\Logbook\Acts\Greasing;
-use App\Logbook\Acts\PutRight;
-use App\Logbook\Fluids\FluidActs;
 use App\Logbook\Fluids\GivenFluid;
+use App\Logbook\Told\Closed;
+use App\Logbook\Told\Drained;
+use App\Logbook\Told\Fastening;
+use App\Logbook\Told\Greased;
+use App\Logbook\Told\Looked;
+use App\Logbook\Told\Measured;
+use App\Logbook\Told\Replaced;
+use App\Logbook\Told\Serviced;
+use App\Logbook\Told\Telling;
+use App\Logbook\Told\Told;
+use App\Logbook\Told\WhatWasFound;
 use App\Machines\CheckLists;
 use App\Machines\Spot;
 use App\Machines\Yard;
 use App\Notes\Circumstances;
 use App\Notes\When;
-use Core\Inspect\Check;
+use App\People\Person;
 use Core\Inspect\Occasion;
 use Core\Machine\ActKind;
 use Core\Machine\OpeningRole;
-use Core\Machine\Outcome;
 use Core\Machine\TaskKind;
 use Core\Machine\Verdict;
 use Core\Procedure\Step;
@@ -31,29 +37,34 @@ use Core\Procedure\StepAct;
 use Core\Procedure\StepState;
 use Core\Procedure\Work;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Str;
 
 /** The acts that a job comes to, from what was told of its steps: each at its own moment, by whoever did it. */
 final class JobActs
 {
     private Job $job;
 
+    private Person $sender;
+
+    /** @var array<string, StepTold> by spot, how it was tightened */
+    private array $tightened;
+
     /** @var Collection<string, Spot> by key */
     private Collection $spots;
 
     public function __construct(
-        private readonly FluidActs $fluidActs,
-        private readonly PutRight $putRight,
+        private readonly WhatWasFound $found,
         private readonly CheckLists $checkLists,
         private readonly FluidIn $fluidIn,
         private readonly Yard $yard,
     ) {
     }
 
-    /** @return list<array{list<GivenAct>, Circumstances}> in the order in which it happened */
-    public function of(Job $job, JobProgress $progress): array
+    /** @return list<array{list<Told>, Circumstances}> in the order in which it happened */
+    public function of(Job $job, JobProgress $progress, Person $sender): array
     {
         $this->job = $job;
+        $this->sender = $sender;
+        $this->tightened = self::tightening($progress);
         $this->spots = $job->machine->spots()->with('sheet', 'parent.sheet', 'parent.holder.sheet', 'holder.sheet', 'grease')
             ->get()->toBase()->keyBy('key');
         $told = [];
@@ -75,7 +86,7 @@ final class JobActs
         ));
     }
 
-    /** @return list<GivenAct> */
+    /** @return list<Told> */
     private function acts(Step $step, StepTold $told, bool $isDone): array
     {
         $spot = $this->spots[$step->at] ?? null;
@@ -90,7 +101,7 @@ final class JobActs
         return match (true) {
             ($kept['asks']['kind'] ?? '') === 'ran_out' => $this->ranOut($spot, $told),
             ($kept['asks']['kind'] ?? '') === 'measured' => [$this->measured($spot, $kept['asks']['check']['key'], $told)],
-            ($kept['asks']['kind'] ?? '') === 'judged' => [$this->judged($step, $spot, $told)],
+            ($kept['asks']['kind'] ?? '') === 'judged' => [$this->judged($spot, $told)],
             $step->act === StepAct::Close && $step->verb() !== 'shut_off' => $this->closed($spot, $told),
             $step->act === StepAct::Torque => $this->tightened($spot, $told),
             $step->act === StepAct::Fit => [$this->fitted($spot, $told), ...$this->wasFitted($spot)],
@@ -103,7 +114,7 @@ final class JobActs
         };
     }
 
-    private function cannot(Step $step, Spot $spot, StepTold $told): GivenAct
+    private function cannot(Step $step, Spot $spot, StepTold $told): Told
     {
         $opens = in_array($step->act, [StepAct::Loosen, StepAct::Open, StepAct::Remove], true);
 
@@ -116,96 +127,91 @@ final class JobActs
         );
     }
 
-    /** @return list<GivenAct> */
+    /** @return list<Told> */
     private function ranOut(Spot $spot, StepTold $told): array
     {
         // What ran out otherwise than through a drain plug ran out of the compartment.
         $at = $spot->role === OpeningRole::Drain ? $spot : $spot->parent ?? $spot;
+        $given = GivenFluid::of(array_intersect_key($told->said ?? [], array_flip(['amount', 'seen'])));
 
-        return $this->fluidActs->of(
-            $this->job->machine,
-            $at,
-            ActKind::Drained,
-            GivenFluid::of(array_intersect_key($told->said ?? [], array_flip(['amount', 'seen']))),
-            $this->circumstances($told, isSure: true),
-            $told->uuid,
-        );
-    }
-
-    private function measured(Spot $spot, string $key, StepTold $told): GivenAct
-    {
-        $check = $this->checkLists->find($this->job->machine, $key);
-        $judged = $check?->judge(
-            $told->said['values'] ?? [],
-            new Occasion($this->yard->dayOf($told->happened_at), $this->yard->coldestNight()),
-        );
-        [$task, $title] = $this->task($spot, TaskKind::Inspect, TaskKind::Adjust);
-
-        return new GivenAct(
-            $spot,
-            ActKind::Measured,
-            $title ?? $spot->name,
-            $judged?->isUsable() === false ? Outcome::Unusable : Outcome::Done,
-            $key,
-            $judged?->verdict,
-            $task,
-            $judged?->why,
-            $judged?->do,
-            $check instanceof Check && $check->limits !== [] ? $check->limitSource : null,
-            $told->said['values'] ?? null,
-            $judged?->worn,
+        return [Drained::of($at, ActKind::Drained, $given, new Telling(
+            ($at->parent ?? $at)->name,
+            note: $told->said['note'] ?? null,
             uuid: $told->uuid,
-        );
+        ))];
     }
 
-    private function judged(Step $step, Spot $spot, StepTold $told): GivenAct
+    private function measured(Spot $spot, string $key, StepTold $told): Told
+    {
+        [$task, $title] = $this->task($spot, TaskKind::Inspect, TaskKind::Adjust);
+        $telling = new Telling($title, $task, uuid: $told->uuid);
+        $check = $this->checkLists->find($this->job->machine, $key);
+        $values = $told->said['values'] ?? [];
+
+        return $check === null
+            ? new Measured($spot, $key, null, $values, telling: $telling)
+            : Measured::by($check, $spot, $values, new Occasion($this->yard->dayOf($told->happened_at), $this->yard->coldestNight()), $telling);
+    }
+
+    private function judged(Spot $spot, StepTold $told): Told
     {
         $verdict = Verdict::from($told->said['verdict']);
         [$task, $title] = $this->task($spot, TaskKind::Inspect);
+        $telling = new Telling($title, $task, uuid: $told->uuid);
+        $words = $told->said['words'] ?? null;
 
-        return new GivenAct(
-            $spot,
-            ActKind::Looked,
-            $title ?? $spot->name,
-            check: $verdict === Verdict::Fit ? '' : 'own-'.substr(str_replace('-', '', $told->uuid), 0, 32),
-            verdict: $verdict,
-            taskId: $task,
-            words: $told->said['words'] ?? null,
-            uuid: $told->uuid,
-        );
+        return $verdict === Verdict::Fit
+            ? new Looked($spot, $verdict, words: $words, telling: $telling)
+            : Looked::found($spot, $verdict, $words, null, $telling);
     }
 
-    /** @return list<GivenAct> */
+    /** @return list<Told> */
     private function closed(Spot $spot, StepTold $told): array
     {
-        return $spot->role === null ? [] : [new GivenAct(
-            $spot,
-            ActKind::Closed,
-            $spot->name,
-            fitting: $this->renewed($told),
-            uuid: $told->uuid,
-        )];
+        return $spot->role === null ? [] : [new Closed($spot, $this->fastening($spot, $told), telling: new Telling(uuid: $told->uuid))];
     }
 
     /**
-     * How it was tightened; what was tightened by feel is looked at again.
+     * What was tightened by feel is looked at again. To what torque, and by which wrench, is told with what was closed
+     * or fitted.
      *
-     * @return list<GivenAct>
+     * @return list<Told>
      */
     private function tightened(Spot $spot, StepTold $told): array
     {
-        $target = PlannedStep::kept($this->job->plan, $told->step)['torque']['target'] ?? null;
-        $byFeel = $target === null || ($told->said['by_feel'] ?? false);
-
-        return $byFeel
+        return $this->isByFeel($told)
             ? [self::noticed($spot, $told, Verdict::Watch, 'Tightened by feel.', 'Look at it again after about 2 h of use: tight and dry.')]
             : [];
+    }
+
+    /** @return array<string, StepTold> by spot */
+    private static function tightening(JobProgress $progress): array
+    {
+        $tightened = [];
+        foreach ($progress->progress->steps as $step) {
+            $told = $progress->settledBy($step->key);
+            if ($step->act === StepAct::Torque && $told?->did === Did::Done) {
+                $tightened[$step->at] = $told;
+            }
+        }
+
+        return $tightened;
+    }
+
+    private function isByFeel(StepTold $told): bool
+    {
+        return $this->target($told) === null || ($told->said['by_feel'] ?? false);
+    }
+
+    private function target(StepTold $told): ?string
+    {
+        return PlannedStep::kept($this->job->plan, $told->step)['torque']['target'] ?? null;
     }
 
     /**
      * What was wrong with the part that came off may have harmed what it sat on.
      *
-     * @return list<GivenAct>
+     * @return list<Told>
      */
     private function wasFitted(Spot $spot): array
     {
@@ -220,68 +226,53 @@ final class JobActs
         )];
     }
 
-    private static function noticed(Spot $spot, StepTold $told, Verdict $verdict, string $words, ?string $advice): GivenAct
+    private static function noticed(Spot $spot, StepTold $told, Verdict $verdict, string $words, ?string $advice): Told
     {
-        return new GivenAct(
-            $spot,
-            ActKind::Looked,
-            $spot->name,
-            check: 'own-'.substr(str_replace('-', '', $told->uuid), 0, 32),
-            verdict: $verdict,
-            words: $words,
-            advice: $advice,
-            uuid: $told->uuid,
-        );
+        return Looked::found($spot, $verdict, $words, $advice, new Telling(uuid: $told->uuid));
     }
 
-    private function fitted(Spot $spot, StepTold $told): GivenAct
+    private function fitted(Spot $spot, StepTold $told): Told
     {
         $isNew = $this->task($spot, TaskKind::Replace)[0] !== null || $this->task($spot, TaskKind::Clean)[1] === null;
         [$task, $title] = $this->task($spot, $isNew ? TaskKind::Replace : TaskKind::Clean);
+        $telling = new Telling($title, $task, uuid: $told->uuid);
 
-        return new GivenAct(
-            $spot,
-            $isNew ? ActKind::Replaced : ActKind::Cleaned,
-            $title ?? $spot->name,
-            taskId: $task,
-            fitting: $isNew ? array_filter([
-                'number' => $told->said['number'] ?? null,
-                'found' => $this->foundAt($spot)->said['found'] ?? null,
-                ...$this->renewed($told),
-            ]) : [],
-            uuid: $told->uuid,
+        return $isNew
+            ? new Replaced($spot, $this->fastening($spot, $told), telling: $telling)
+            : new Serviced($spot, ActKind::Cleaned, telling: $telling);
+    }
+
+    /** What went on, its seal, whether the old one was used again, and how it was tightened. */
+    private function fastening(Spot $spot, StepTold $told): Fastening
+    {
+        $renewed = PlannedStep::kept($this->job->plan, $told->step)['renewed'] ?? [];
+        $tight = $this->tightened[$spot->key] ?? null;
+        $byFeel = $tight !== null && $this->isByFeel($tight);
+
+        return new Fastening(
+            $told->said['number'] ?? null,
+            $this->foundAt($spot)->said['found'] ?? null,
+            ($renewed['what'] ?? '') === 'seal' ? $renewed['number'] : null,
+            $told->said['reused'] ?? false,
+            $tight === null || $byFeel ? null : $this->target($tight),
+            $byFeel ? null : $tight->said['wrench'] ?? null,
+            $byFeel,
         );
     }
 
-    /** @return array{seal?: string, reused?: true} its seal, and whether the old one was used again */
-    private function renewed(StepTold $told): array
-    {
-        $renewed = PlannedStep::kept($this->job->plan, $told->step)['renewed'] ?? [];
-
-        return array_filter([
-            'seal' => ($renewed['what'] ?? '') === 'seal' ? $renewed['number'] : null,
-            'reused' => $told->said['reused'] ?? false,
-        ]);
-    }
-
-    private function greased(Spot $spot, StepTold $told): GivenAct
+    private function greased(Spot $spot, StepTold $told): Told
     {
         $wentIn = ($told->said['went_in'] ?? true) !== false;
-        $strokes = $told->said['strokes'] ?? null;
-        if ($spot->compartment === null || ! $wentIn) {
-            return Greasing::act($spot, $wentIn, $strokes, false, ...$this->task($spot, TaskKind::Lubricate));
-        }
-        // New grease pushes out what was in there, as a change of oil would.
-        [$task, $title] = $this->task($spot, TaskKind::Replace, TaskKind::CheckLevel);
+        $isHousing = $spot->compartment !== null;
+        [$task, $title] = $isHousing
+            ? $this->task($spot, TaskKind::Replace, TaskKind::CheckLevel)
+            : $this->task($spot, TaskKind::Lubricate);
 
-        return new GivenAct(
+        return new Greased(
             $spot,
-            ActKind::Changed,
-            $title ?? $spot->name,
-            taskId: $task,
-            words: 'Greased instead.',
-            strokes: $strokes ?? Work::PIVOT_STROKES,
-            uuid: $told->uuid,
+            $wentIn,
+            $told->said['strokes'] ?? ($isHousing ? Work::PIVOT_STROKES : null),
+            telling: new Telling($title, $task, uuid: $isHousing ? $told->uuid : null),
         );
     }
 
@@ -293,19 +284,19 @@ final class JobActs
         return trim($told->said['found'] ?? '') === '' ? null : $told;
     }
 
-    /** @return list<GivenAct> */
+    /** @return list<Told> */
     private function adjusted(Spot $spot): array
     {
         foreach ($this->job->plan['tasks'] as $task) {
             if ($task['finding'] !== null && in_array($spot->key, $task['spots'], true)) {
-                return [$this->putRight->act($this->job->machine, $task['finding'], uuid: (string) Str::uuid())];
+                return [$this->found->putRight($this->job->machine, $task['finding'])];
             }
         }
 
         return $this->task($spot, TaskKind::Adjust)[1] === null ? [] : [$this->done($spot, ActKind::Adjusted, TaskKind::Adjust)];
     }
 
-    /** @return list<GivenAct> what comes off is told of when it is on again */
+    /** @return list<Told> what comes off is told of when it is on again */
     private function cleaned(Spot $spot): array
     {
         return PlannedStep::kept($this->job->plan, "fit:{$spot->key}") === null
@@ -313,11 +304,12 @@ final class JobActs
             : [];
     }
 
-    private function done(Spot $spot, ActKind $kind, TaskKind $of): GivenAct
+    private function done(Spot $spot, ActKind $kind, TaskKind $of): Told
     {
         [$task, $title] = $this->task($spot, $of);
+        $telling = new Telling($title, $task);
 
-        return new GivenAct($spot, $kind, $title ?? $spot->name, taskId: $task);
+        return $kind === ActKind::Sampled ? new Drained($spot, $kind, telling: $telling) : new Serviced($spot, $kind, telling: $telling);
     }
 
     /** @return array{int|null, string|null} the task that is done at a spot, and its name */
@@ -332,14 +324,17 @@ final class JobActs
         return [null, null];
     }
 
-    private function circumstances(StepTold $told, bool $isSure = false): Circumstances
+    /** Whoever told the step is gone: what there is to ask stays with the line. */
+    private function circumstances(StepTold $told): Circumstances
     {
         return new Circumstances(
             $told->person,
             When::read($told->happened_at->format('Y-m-d\TH:i:sP'), $this->yard),
             $told->device,
             $told->said['note'] ?? null,
-            $told->said['confirmed_because'] ?? ($isSure ? 'Told at its step.' : null),
+            $told->said['confirmed_because'] ?? null,
+            isAttended: false,
+            sender: $this->sender,
         );
     }
 }

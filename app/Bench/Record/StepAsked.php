@@ -22,6 +22,9 @@ use Core\Fluid\Seen;
 use Core\Form\BadInput;
 use Core\Inspect\Occasion;
 use Core\Machine\Verdict;
+use Core\Measure\Quantity;
+use Core\Measure\TooMuch;
+use Core\Measure\Unit;
 use Core\Procedure\Caution;
 use Core\Procedure\Step;
 use Illuminate\Validation\Rule;
@@ -29,9 +32,6 @@ use Illuminate\Validation\Rule;
 /** What a step asks of whoever does it, and whether it was said. */
 final readonly class StepAsked
 {
-    /** Over what a compartment holds at most, in hundredths: so much is asked about. Common practice, no source. */
-    private const WELL_OVER = 110;
-
     private const MOST_MILLILITRES = 400_000;
 
     public function __construct(private CheckLists $checkLists, private FluidFit $fit, private Yard $yard)
@@ -99,13 +99,13 @@ final readonly class StepAsked
         if (! isset($note->given['ml'])) {
             throw Refusal::field('ml', 'Say how much went in.');
         }
-        $isSure = trim((string) $note->circumstances->confirmedBecause) !== '';
+        $isAsked = $note->circumstances->isAttended && ! $note->circumstances->isSure();
         $container = isset($note->given['container'])
             ? Container::query()->standing()->with('supply')->find($note->given['container'])
                 ?? throw Refusal::field('container', 'There is no such container on the shelf.')
             : null;
         $compartment = Spot::query()->where(['machine_id' => $job->machine_id, 'key' => $this->compartment($job, $step)])->with('sheet')->first();
-        if ($compartment !== null && $container !== null && ! $isSure) {
+        if ($compartment !== null && $container !== null && $isAsked) {
             $judged = $this->fit->judge($container->supply->bottle(), $job->machine, $compartment);
             if ($judged->answer === Answer::No) {
                 throw self::unlikely('container', "{$container->supply->name} will not do for {$compartment->name}. {$judged->reasons[0]->why}");
@@ -113,8 +113,13 @@ final readonly class StepAsked
         }
         $holds = $asks['holds_ml'] ?? null;
         $sum = self::sum($job, $step) + (int) $note->given['ml'];
-        if ($holds !== null && ! $isSure && $sum * 100 > $holds * self::WELL_OVER) {
-            throw self::unlikely('ml', "That makes {$sum} mL, and it holds {$holds} mL at most.");
+        $tooMuch = $holds === null ? null : TooMuch::poured(
+            Quantity::of($sum, Unit::Millilitre),
+            $compartment->name ?? 'compartment',
+            Quantity::of($holds, Unit::Millilitre),
+        );
+        if ($isAsked && $tooMuch !== null) {
+            throw self::unlikely('ml', $tooMuch);
         }
     }
 

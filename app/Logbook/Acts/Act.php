@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Logbook\Acts;
 
+use App\Logbook\Doubt;
 use App\Logbook\Entry;
 use App\Logbook\Photo;
+use App\Logbook\Stock\Move;
+use App\Logbook\Stock\MoveKind;
 use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\People\Person;
@@ -15,9 +18,12 @@ use Core\Inspect\LimitSource;
 use Core\Inspect\Sighting;
 use Core\Machine\ActDone;
 use Core\Machine\ActKind;
+use Core\Machine\LookedBy;
 use Core\Machine\Outcome;
 use Core\Machine\SpotKind;
 use Core\Machine\Verdict;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -34,6 +40,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $machine_id
  * @property int $spot_id
  * @property ActKind $kind
+ * @property LookedBy $looked_by
  * @property string $check_key the check, or a finding of its own; empty for neither
  * @property Outcome $outcome
  * @property bool $meets whether it stands for what tasks ask: not struck, done, usable and enough
@@ -59,9 +66,10 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Spot $spot
  * @property-read Person|null $person
  * @property-read Measure|null $measure
- * @property-read Move|null $move
+ * @property-read Collection<int, Move> $moved
  * @property-read Fitting|null $fitting
  * @property-read Collection<int, Photo> $photos
+ * @property-read Collection<int, Doubt> $doubts
  */
 final class Act extends Model
 {
@@ -71,12 +79,13 @@ final class Act extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['check_key' => '', 'outcome' => 'done', 'meets' => false, 'sign_seen' => false];
+    protected $attributes = ['looked_by' => 'check', 'check_key' => '', 'outcome' => 'done', 'meets' => false, 'sign_seen' => false];
 
     protected function casts(): array
     {
         return [
             'kind' => ActKind::class,
+            'looked_by' => LookedBy::class,
             'outcome' => Outcome::class,
             'verdict' => Verdict::class,
             'limit_source' => LimitSource::class,
@@ -112,10 +121,10 @@ final class Act extends Model
         return $this->hasOne(Measure::class);
     }
 
-    /** @return HasOne<Move, $this> the fluid that went in or out */
-    public function move(): HasOne
+    /** @return HasMany<Move, $this> the fluid that went in or out: as a rule one */
+    public function moved(): HasMany
     {
-        return $this->hasOne(Move::class);
+        return $this->hasMany(Move::class)->whereIn('moves.kind', [MoveKind::Poured, MoveKind::Drained])->orderBy('moves.id');
     }
 
     /** @return HasOne<Fitting, $this> the part that was fitted, or how an opening was closed */
@@ -128,6 +137,12 @@ final class Act extends Model
     public function photos(): HasMany
     {
         return $this->hasMany(Photo::class, 'act', 'uuid');
+    }
+
+    /** @return HasMany<Doubt, $this> what there is, or was, to ask of it */
+    public function doubts(): HasMany
+    {
+        return $this->hasMany(Doubt::class)->with('answer')->orderBy('id');
     }
 
     /** @param  Builder<self>  $query */
@@ -151,6 +166,21 @@ final class Act extends Model
             $this->verdict ?? Verdict::Fit,
             $this->putsRight(),
             $this->outcome === Outcome::Accepted && ! $isAcceptedNoMore,
+        );
+    }
+
+    /** The fluid that went in or out, in the unit in which it was written; null where nobody measured it. */
+    public function poured(): ?Quantity
+    {
+        $measured = $this->moved->whereNotNull('amount');
+        $typed = $measured->first()?->typed;
+        if ($measured->count() === 1 && $typed !== null) {
+            return Quantity::parse($typed, Unit::Litre);
+        }
+
+        return $measured->isEmpty() ? null : Quantity::of(
+            (string) BigDecimal::sum(...$measured->map(fn (Move $move): BigDecimal => BigDecimal::of((string) $move->amount))->all()),
+            Unit::Litre,
         );
     }
 
@@ -186,6 +216,7 @@ final class Act extends Model
             'at' => $this->happened_at->toAtomString(),
             'by' => $this->person?->name,
             'photos' => $this->photos->pluck('uuid')->all(),
+            'asks' => $this->doubts->filter->isOpen()->pluck('asks')->values()->all(),
         ];
     }
 

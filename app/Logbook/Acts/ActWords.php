@@ -15,22 +15,23 @@ final class ActWords
     {
         return implode(', ', array_filter([
             self::done($act),
-            self::moved($act->move),
+            self::moved($act),
             $act->strokes === null ? null : Plain::count($act->strokes, 'stroke'),
             ...self::fitted($act),
         ]));
     }
 
     /** `0.3 qt of 10W-30 out of the 20 L container` */
-    public static function moved(?Move $move): string
+    public static function moved(Act $act): string
     {
-        $amount = implode(' of ', array_filter([$move?->typed, $move?->fluid]));
-        $container = $move?->onlyContainer();
+        $moves = $act->moved;
+        $amount = $moves->count() > 1 ? $act->poured()?->display() : $moves->first()?->typed;
+        $containers = $moves->pluck('source')->filter();
 
-        return $amount.match (true) {
-            $container !== null => " out of the {$container->size} container",
-            $move !== null && $move->draws->isNotEmpty() => " out of {$move->draws->count()} containers",
-            default => '',
+        return implode(' of ', array_filter([$amount, $moves->first()?->fluid])).match ($containers->count()) {
+            0 => '',
+            1 => " out of the {$containers->firstOrFail()->size} container",
+            default => " out of {$containers->count()} containers",
         };
     }
 
@@ -56,7 +57,7 @@ final class ActWords
             $fitting->number === null ? null : "number {$fitting->number}",
             $fitting->found === null ? null : "the old one {$fitting->found}",
             $fitting->reused ? ($act->isOldAgain() ? 'the old one' : $fitting->seal ?? 'the old seal').' used again' : $fitting->seal,
-            $fitting->torque,
+            implode(' by the ', array_filter([$fitting->torque, $fitting->wrench])) ?: null,
             $fitting->by_feel ? 'tightened by feel' : null,
         ];
     }

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $reused whether the old seal was used again
  * @property string|null $torque as typed
  * @property bool $by_feel
+ * @property string|null $wrench what it was tightened with
  */
 final class Fitting extends Model
 {

@@ -101,7 +101,7 @@ final readonly class WhatMeets
     public static function greased(Act $act, Yard $yard): Greased
     {
         return new Greased(
-            (int) $act->strokes,
+            $act->strokes,
             $act->happened_at,
             new Point($act->run(distance: false), $act->run(distance: true), $yard->dayOf($act->happened_at)),
             $act->sign_seen,

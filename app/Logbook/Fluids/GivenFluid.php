@@ -5,7 +5,13 @@ declare(strict_types=1);
 namespace App\Logbook\Fluids;
 
 use App\Contract\Input\TypedVolume;
+use App\Contract\Refusal;
+use App\Logbook\Stock\Container;
+use App\Logbook\Stock\Supply;
 use Core\Fluid\Seen;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
+use Core\Supply\SupplyKind;
 use Illuminate\Validation\Rule;
 
 /** What is told of a fluid that went in or out: how much, which, out of which container, and what it looked like. */
@@ -31,6 +37,35 @@ final readonly class GivenFluid
             array_map(Seen::from(...), $given['seen'] ?? []),
             $given['first_service'] ?? false,
         );
+    }
+
+    public function quantity(): ?Quantity
+    {
+        return $this->amount === null ? null : Quantity::parse($this->amount, Unit::Litre);
+    }
+
+    /** @throws Refusal if there is no such fluid */
+    public function supplyNamed(string $field): ?Supply
+    {
+        return $this->supply === null
+            ? null
+            : Supply::query()->where('kind', SupplyKind::Fluid)->find($this->supply)
+            ?? throw Refusal::field($field, 'Nobody has written down such a fluid.');
+    }
+
+    /** @throws Refusal if there is no such container, or another fluid is in it */
+    public function containerNamed(string $field): ?Container
+    {
+        if ($this->container === null) {
+            return null;
+        }
+        $container = Container::query()->standing()->with('supply')->find($this->container)
+            ?? throw Refusal::field($field, 'There is no such container on the shelf.');
+        if ($this->supply !== null && $this->supply !== $container->supply_id) {
+            throw Refusal::field($field, "That container holds {$container->supply->name}.");
+        }
+
+        return $container;
     }
 
     /**

@@ -85,12 +85,6 @@ final readonly class LineNote implements NoteKind
 
     private function circumstances(Circumstances $told, LogLine $line): Circumstances
     {
-        return $line->day === null ? $told : new Circumstances(
-            $told->by,
-            When::read($line->day->format('Y-m-d'), $this->yard, 'text'),
-            $told->device,
-            $told->note,
-            $told->confirmedBecause,
-        );
+        return $line->day === null ? $told : $told->at(When::read($line->day->format('Y-m-d'), $this->yard, 'text'));
     }
 }

@@ -7,7 +7,6 @@ namespace App\Logbook\Kinds;
 use App\Contract\Input\TypedVolume;
 use App\Logbook\EntryKind;
 use App\Logbook\Fluids\GivenFluid;
-use App\Logbook\Fluids\RecordFluid;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
@@ -17,7 +16,7 @@ use Core\Machine\ActKind;
 /** Fluid was added to a compartment, by the way or in a round. */
 final readonly class TopUpNote implements NoteKind
 {
-    public function __construct(private RecordFluid $record)
+    public function __construct(private FluidNote $fluid)
     {
     }
 
@@ -42,6 +41,6 @@ final readonly class TopUpNote implements NoteKind
 
     public function write(Note $note): Written
     {
-        return ($this->record)($note, ActKind::ToppedUp, EntryKind::ToppedUp);
+        return $this->fluid->record($note, FluidNote::told($note, ActKind::ToppedUp), EntryKind::ToppedUp);
     }
 }

@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace App\Logbook\Line;
 
 use App\Logbook\EntryKind;
-use App\Logbook\Fluids\OpenContainers;
-use App\Logbook\Fluids\RecordFluid;
-use App\Logbook\Stock\Container;
+use App\Logbook\Fluids\GivenFluid;
+use App\Logbook\Fluids\Sources;
+use App\Logbook\Kinds\FluidNote;
+use App\Logbook\Told\Drained;
+use App\Logbook\Told\Poured;
+use App\Logbook\Told\Telling;
+use App\Logbook\Told\Told;
+use App\Logbook\Told\WriteTold;
 use App\Machines\FactsChanged;
 use App\Machines\Machine;
 use App\Machines\Spot;
@@ -29,7 +34,7 @@ final readonly class PourLine implements SaidLine
     /** Of several compartments, how many are offered. */
     private const MOST_ASKED = 6;
 
-    public function __construct(private RecordFluid $recordFluid, private OpenContainers $openContainers)
+    public function __construct(private FluidNote $fluid, private Sources $sources, private WriteTold $writeTold)
     {
     }
 
@@ -47,10 +52,17 @@ final readonly class PourLine implements SaidLine
         $day = $line->day === null ? '' : ' on '.Plain::day($line->day);
         $amount = $pour->amount->display();
 
+        $asked = $this->writeTold->questions($machine, self::told($pour, $compartment));
+
         return new LinePreview(
-            $pour->isOut
-                ? "{$amount} drained from {$machine->name}'s {$name}{$day}."
-                : "{$machine->name}'s {$name} topped up with {$amount}{$day}".$this->fromWhere($machine, $compartment),
+            implode(' ', [
+                $pour->isOut
+                    ? "{$amount} drained from {$machine->name}'s {$name}{$day}."
+                    : "{$machine->name}'s {$name} topped up with {$amount}{$day}"
+                        .$this->sources->of($machine, $compartment)->inWords(),
+                ...$asked,
+            ]),
+            asks: $asked !== [],
         );
     }
 
@@ -59,14 +71,10 @@ final readonly class PourLine implements SaidLine
         $pour = self::pourOf($line);
         $machine = $note->machine();
         $compartment = $this->compartment($line, $pour, $machine);
-        $container = $pour->isOut ? null : $this->container($machine, $compartment);
-        $written = ($this->recordFluid)(
-            $note->with([
-                'spot' => $compartment->key,
-                'amount' => $pour->typed,
-                'container' => $container?->id,
-            ]),
-            $pour->isOut ? ActKind::Drained : ActKind::ToppedUp,
+        $kind = self::kind($pour);
+        $written = $this->fluid->record(
+            $note,
+            FluidNote::told($note->with(['spot' => $compartment->key, 'amount' => $pour->typed]), $kind),
             $pour->isOut ? EntryKind::Fluid : EntryKind::ToppedUp,
         );
         event(new FactsChanged([$machine->id]));
@@ -74,26 +82,18 @@ final readonly class PourLine implements SaidLine
         return $written;
     }
 
-    /** The one open container that will do, else none. */
-    private function container(Machine $machine, Spot $compartment): ?Container
+    private static function kind(LoggedPour $pour): ActKind
     {
-        $open = $this->openContainers->thatWillDo($machine, $compartment);
-
-        return count($open) === 1 ? $open[0] : null;
+        return $pour->isOut ? ActKind::Drained : ActKind::ToppedUp;
     }
 
-    private function fromWhere(Machine $machine, Spot $compartment): string
+    private static function told(LoggedPour $pour, Spot $compartment): Told
     {
-        $open = $this->openContainers->thatWillDo($machine, $compartment);
+        $given = new GivenFluid($pour->typed);
 
-        return match (count($open)) {
-            0 => $this->openContainers->isShelfKept() ? ', from no container: none that is open will do.' : '.',
-            1 => ", out of the open {$open[0]->size} {$open[0]->supply->name}.",
-            default => ', from no container: '.Plain::either(array_map(
-                fn (Container $one): string => "the {$one->size} {$one->supply->name}",
-                $open,
-            )).' would do. Choose on its page which.',
-        };
+        return $pour->isOut
+            ? Drained::of($compartment, self::kind($pour), $given, new Telling)
+            : Poured::of($compartment, self::kind($pour), $given, new Telling);
     }
 
     /**

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Logbook\Line;
 
-use App\Logbook\Acts\GivenAct;
-use App\Logbook\Acts\Greasing;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\OccasionOf;
+use App\Logbook\Told\DoneAt;
+use App\Logbook\Told\Told;
+use App\Logbook\Told\WriteTold;
 use App\Machines\FactsChanged;
 use App\Machines\Machine;
 use App\Machines\Sheets;
@@ -33,7 +33,7 @@ final readonly class WorkLine implements SaidLine
 {
     private const MOST_ASKED = 6;
 
-    public function __construct(private OccasionOf $occasion, private WriteActs $writeActs)
+    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold)
     {
     }
 
@@ -68,10 +68,8 @@ final readonly class WorkLine implements SaidLine
         $entry = $work->kind === TaskKind::Lubricate
             ? $this->occasion->entry($note, EntryKind::Round, RoundKind::Grease)
             : Entry::write($machine, EntryKind::Service, $note->circumstances, ['uuid' => $note->id]);
-        ($this->writeActs)($machine, $entry, array_values($spots->map(
-            fn (Spot $spot): GivenAct => $work->kind === TaskKind::Lubricate
-                ? Greasing::act($spot, true)
-                : new GivenAct($spot, $work->kind->actAt($spot->kind), $spot->name, fitting: self::fitting($work, $spot)),
+        ($this->writeTold)($machine, $entry, array_values($spots->map(
+            fn (Spot $spot): Told => DoneAt::told($spot, $work->kind->actAt($spot->kind), self::part($work, $spot)),
         )->all()), $note->circumstances);
         event(new FactsChanged([$machine->id]));
 
@@ -123,7 +121,7 @@ final readonly class WorkLine implements SaidLine
     }
 
     /** @return array<string, mixed> the part that belongs there */
-    private static function fitting(LoggedWork $work, Spot $spot): array
+    private static function part(LoggedWork $work, Spot $spot): array
     {
         $number = $work->kind === TaskKind::Replace && $spot->kind === SpotKind::Part ? Sheets::part($spot)->toBuy() : '';
 
@@ -132,7 +130,7 @@ final readonly class WorkLine implements SaidLine
 
     private static function withPart(LoggedWork $work, Spot $spot): string
     {
-        $number = self::fitting($work, $spot)['number'] ?? null;
+        $number = self::part($work, $spot)['number'] ?? null;
 
         return $number === null ? '' : " with {$number}";
     }

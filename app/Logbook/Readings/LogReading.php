@@ -49,7 +49,7 @@ final readonly class LogReading
                 "{$machine->name} has no ".($given->distance ? 'odometer' : 'hour meter').'.',
             );
         $judgement = $this->judge($meter, $given->value, $when, $given->typed);
-        if (! $judgement->isPlausible() && trim((string) $circumstances->confirmedBecause) === '') {
+        if (! $judgement->isPlausible() && ! $circumstances->isSure()) {
             throw new Refusal(new Problem(409, 'implausible-reading', 'Can this be right?', $this->question($judgement, $given), [$field => [$judgement->why]], [
                 'kind' => $judgement->kind->value,
                 'typed' => $given->typed,
@@ -67,7 +67,9 @@ final readonly class LogReading
         if (! $judgement->isPlausible()) {
             $entry->update(['confirmed_because' => $circumstances->confirmedBecause]);
         }
-        $entry->doubt ??= $judgement->isFarAboveUsual ? $judgement->why : null;
+        if ($judgement->isFarAboveUsual) {
+            $entry->doubt($judgement->why);
+        }
         WeeklyReadings::add($reading, $this->yard);
         Placing::anew($machine, $reading->happened_at, $given->distance);
         event(new ReadingChanged($machine, $reading));

@@ -39,17 +39,17 @@ final readonly class PutOnShelf
         ]);
         $litres = $size === null ? null : (string) Quantity::parse($size)->to(Unit::Litre)->rounded();
         foreach (range(1, $litres === null ? 1 : $count) as $ignored) {
-            StockMove::query()->create([
+            Move::query()->create([
                 'entry_id' => $entry->id,
                 'supply_id' => $supply->id,
-                'container_id' => $litres === null ? null : Container::query()->create([
+                'to_container_id' => $litres === null ? null : Container::query()->create([
                     'supply_id' => $supply->id,
                     'entry_id' => $entry->id,
                     'size' => $size,
                     'litres' => $litres,
                     'use_by' => $useBy,
                 ])->id,
-                'kind' => StockKind::In,
+                'kind' => MoveKind::Came,
                 'amount' => $litres ?? (string) $count,
                 'typed' => $size,
                 'happened_at' => $entry->happened_at,

@@ -20,30 +20,28 @@ final readonly class StockLevels
     /** @param  list<int>|null  $supplies  null for all */
     public static function of(?array $supplies = null): self
     {
-        $moves = DB::table('stock_moves as moves')
+        $moves = DB::table('moves')
             ->join('entries', 'entries.id', '=', 'moves.entry_id')
             ->leftJoin('acts', 'acts.id', '=', 'moves.act_id')
-            ->leftJoin('containers', 'containers.id', '=', 'moves.container_id')
+            ->leftJoin('containers', 'containers.id', '=', DB::raw('coalesce(from_container_id, to_container_id)'))
             ->whereNull('entries.struck_at')
             ->whereNull('acts.struck_at')
-            ->when($supplies, fn ($moves, array $ids) => $moves->whereIn('moves.supply_id', $ids))
+            ->where('moves.kind', '!=', MoveKind::Drained)
+            ->when($supplies, fn ($moves, array $ids) => $moves->whereIn('moves.supply_id', $ids), fn ($moves) => $moves->whereNotNull('moves.supply_id'))
             ->selectRaw(
-                'moves.*, containers.litres as holds, sum(moves.kind = ?) over (partition by moves.supply_id, moves.container_id'
+                'moves.supply_id, moves.kind, moves.amount, moves.happened_at, coalesce(from_container_id, to_container_id) as container_id, containers.litres as holds,'
+                    .' moves.kind in (?, ?) as uses, min(if(moves.kind in (?, ?), moves.happened_at, null)) over (partition by moves.supply_id) as kept_since,'
+                    .' sum(moves.kind = ?) over (partition by moves.supply_id, coalesce(from_container_id, to_container_id)'
                     .' order by moves.happened_at desc, moves.id desc rows unbounded preceding) as counts',
-                [StockKind::Counted->value],
+                [...MoveKind::USES, ...MoveKind::KEEPS, MoveKind::Counted],
             );
         $sums = [];
-        foreach (DB::query()->fromSub($moves, 'moves')->groupBy('supply_id', 'container_id')->selectRaw(
+        // What was used before anybody kept book of it came from what the book never knew.
+        foreach (DB::query()->fromSub($moves, 'moves')->where('happened_at', '>=', DB::raw('kept_since'))->groupBy('supply_id', 'container_id')->selectRaw(
             'supply_id, container_id, max(if(counts = 1 and kind = ?, amount, null)) as counted,'
-                .' sum(if(counts = 0 and kind = ?, amount, 0)) as came, sum(if(counts = 0 and kind = ?, amount, 0)) as went,'
-                .' min(if(kind = ? or (kind = ? and amount < holds), happened_at, null)) as opened',
-            [
-                StockKind::Counted->value,
-                StockKind::In->value,
-                StockKind::Out->value,
-                StockKind::Out->value,
-                StockKind::Counted->value,
-            ],
+                .' sum(if(counts = 0 and kind = ?, amount, 0)) as came, sum(if(counts = 0 and uses, coalesce(amount, 0), 0)) as went,'
+                .' min(if(uses or (kind = ? and amount < holds), happened_at, null)) as opened',
+            [MoveKind::Counted, MoveKind::Came, MoveKind::Counted],
         )->get() as $row) {
             $sums[(int) $row->supply_id][(int) $row->container_id] = $row;
         }

@@ -7,8 +7,6 @@ namespace App\Rulebook\Kinds;
 use App\Contract\Input\TypedNumber;
 use App\Contract\Refusal;
 use App\Logbook\Acts\Act;
-use App\Logbook\Acts\GivenAct;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
@@ -19,6 +17,9 @@ use App\Logbook\Readings\MeterKind;
 use App\Logbook\Readings\Reading;
 use App\Logbook\StandDowns;
 use App\Logbook\StrikeEntry;
+use App\Logbook\Told\Told;
+use App\Logbook\Told\ToldAgain;
+use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Machines\Yard;
 use App\Notes\Circumstances;
@@ -30,8 +31,6 @@ use App\Rulebook\CountFromNowOn;
 use App\Rulebook\RecordService;
 use App\Rulebook\ServiceFields;
 use Core\Machine\Verdict;
-use Core\Measure\Quantity;
-use Core\Measure\Unit;
 use Illuminate\Support\Facades\Gate;
 
 /**
@@ -44,7 +43,7 @@ final readonly class CorrectionNote implements NoteKind
         private StrikeEntry $strikeEntry,
         private LogReading $logReading,
         private RecordService $recordService,
-        private WriteActs $writeActs,
+        private WriteTold $writeTold,
         private CountFromNowOn $countFromNowOn,
         private Yard $yard,
     ) {
@@ -91,7 +90,7 @@ final readonly class CorrectionNote implements NoteKind
         $lifted = self::lifted($machine, $wrong);
         $circumstances = $this->circumstances($note, $wrong);
         $readings = $this->readings($note, $wrong);
-        $acts = $this->acts($machine, $note, $wrong);
+        $told = $this->told($machine, $note, $wrong);
         ($this->strikeEntry)($wrong, $note->by(), $note->given['because']);
         $entry = Entry::write(
             $machine,
@@ -102,7 +101,8 @@ final readonly class CorrectionNote implements NoteKind
         foreach ($readings as $reading) {
             ($this->logReading)($machine, $reading, $entry, $circumstances, $reading->distance ? 'distance' : 'hours');
         }
-        self::liftAgain($machine, $lifted, ($this->writeActs)($machine, $entry, $acts, $circumstances), $circumstances);
+        self::liftAgain($machine, $lifted, ($this->writeTold)($machine, $entry, $told, $circumstances), $circumstances);
+        $wrong->doubts()->update(['answer_id' => $entry->id]);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
@@ -156,7 +156,7 @@ final readonly class CorrectionNote implements NoteKind
             ->toAtomString();
         $when = $told->when->dayOnly ? $told->when : When::read($written, $this->yard);
 
-        return new Circumstances($told->by, $when, $told->device, $told->note ?? $wrong->note, $told->confirmedBecause);
+        return $told->at($when, $told->note ?? $wrong->note);
     }
 
     /** @return list<GivenReading> what the meters showed, as corrected or as it was */
@@ -186,53 +186,27 @@ final readonly class CorrectionNote implements NoteKind
         );
     }
 
-    /** @return list<GivenAct> the tasks as corrected, and all else that the entry told of */
-    private function acts(Machine $machine, Note $note, Entry $wrong): array
+    /** @return list<Told> the tasks as corrected, and all else that the entry told of */
+    private function told(Machine $machine, Note $note, Entry $wrong): array
     {
-        $old = $wrong->acts()->standing()->with('spot.grease', 'move.supply', 'move.draws', 'fitting')->get();
+        $old = $wrong->acts()->standing()->with('spot.grease', 'measure', 'fitting')->get();
         $known = $old->pluck('task_id')->filter()->unique();
         $tasks = collect($note->given['tasks'] ?? $known->all());
         $spokenOf = array_intersect_key($note->given, array_flip(['other', 'puts_right']));
         $kept = $old->filter(
             fn (Act $act): bool => $act->task_id === null ? true : $tasks->contains($act->task_id),
-        )->map(self::again(...));
+        )->map(fn (Act $act): Told => new ToldAgain($act));
 
         return [
             ...array_values($kept->all()),
-            ...$this->recordService->acts(
+            ...$this->recordService->told(
                 $machine,
                 [
                     ...$spokenOf,
                     'greased' => $note->given['greased'] ?? [],
                     'tasks' => $tasks->diff($known)->values()->all(),
                 ],
-                $note->circumstances,
             ),
         ];
-    }
-
-    private static function again(Act $act): GivenAct
-    {
-        return new GivenAct(
-            $act->spot,
-            $act->kind,
-            $act->title,
-            $act->outcome,
-            $act->check_key,
-            $act->verdict,
-            $act->task_id,
-            $act->words,
-            $act->advice,
-            $act->limit_source,
-            $act->typed,
-            poured: $act->move?->litres === null ? null : Quantity::parse("{$act->move->litres} L", Unit::Litre),
-            pouredTyped: $act->move?->typed,
-            fluid: $act->move?->supply,
-            container: $act->move?->onlyContainer(),
-            strokes: $act->strokes,
-            signSeen: $act->sign_seen,
-            fitting: $act->fitting?->only('number', 'found', 'seal', 'reused', 'torque', 'by_feel') ?? [],
-            note: $act->note,
-        );
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Rulebook\Kinds;
 
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
+use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
@@ -24,7 +24,7 @@ final readonly class ServiceNote implements NoteKind
     public function __construct(
         private RecordService $recordService,
         private LogReading $logReading,
-        private WriteActs $writeActs,
+        private WriteTold $writeTold,
         private CountFromNowOn $countFromNowOn,
     ) {
     }
@@ -47,7 +47,7 @@ final readonly class ServiceNote implements NoteKind
     public function write(Note $note): Written
     {
         $machine = $note->machine();
-        $acts = $this->recordService->acts($machine, $note->given, $note->circumstances);
+        $told = $this->recordService->told($machine, $note->given);
         $entry = Entry::write(
             $machine,
             EntryKind::Service,
@@ -63,7 +63,7 @@ final readonly class ServiceNote implements NoteKind
                 $reading->distance ? 'distance' : 'hours',
             );
         }
-        ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
+        ($this->writeTold)($machine, $entry, $told, $note->circumstances);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);

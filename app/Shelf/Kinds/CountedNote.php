@@ -11,9 +11,9 @@ use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Stock\Container;
-use App\Logbook\Stock\StockKind;
+use App\Logbook\Stock\Move;
+use App\Logbook\Stock\MoveKind;
 use App\Logbook\Stock\StockLevels;
-use App\Logbook\Stock\StockMove;
 use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Notes\Note;
@@ -79,11 +79,11 @@ final class CountedNote implements NoteKind
             'confirmed_because' => $note->circumstances->confirmedBecause,
         ]);
         foreach ($counted as [$container, $left, $typed]) {
-            StockMove::query()->create([
+            Move::query()->create([
                 'entry_id' => $entry->id,
                 'supply_id' => $supply->id,
-                'container_id' => $container,
-                'kind' => StockKind::Counted,
+                'to_container_id' => $container,
+                'kind' => MoveKind::Counted,
                 'amount' => (string) $left,
                 'typed' => $typed,
                 'happened_at' => $entry->happened_at,
@@ -151,7 +151,7 @@ final class CountedNote implements NoteKind
             return;
         }
         $last = Entry::query()->whereNull('struck_at')
-            ->whereIn('id', StockMove::query()->select('entry_id')->where('supply_id', $supply->id))
+            ->whereIn('id', Move::query()->select('entry_id')->where('supply_id', $supply->id))
             ->with('person:id,name')->latest('written_at')->latest('id')->first();
         $who = $last?->person === null ? 'Somebody' : $last->person->name;
         $detail = "{$who} was at the {$supply->name} since you looked; by now the book says "

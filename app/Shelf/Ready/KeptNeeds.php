@@ -64,7 +64,7 @@ final readonly class KeptNeeds
         $stamp = DB::query()
             ->selectSub(DB::table('machines')->selectRaw("concat_ws(' ', count(*), sum(facts_version), sum(version))"), 'machines')
             ->selectSub(DB::table('supplies')->selectRaw("concat_ws(' ', count(*), sum(version))"), 'supplies')
-            ->selectSub(DB::table('stock_moves')->selectRaw('max(id)'), 'moves')
+            ->selectSub(DB::table('moves')->selectRaw('max(id)'), 'moves')
             ->selectSub(
                 DB::table('entries')->whereIn('kind', [EntryKind::Bought, EntryKind::Counted])
                     ->whereNotNull('struck_at')->selectRaw('count(*)'),

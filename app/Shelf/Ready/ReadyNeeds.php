@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Ready;
 
 use App\Logbook\Fluids\FluidFit;
+use App\Logbook\Stock\MoveKind;
 use App\Machines\Machine;
 use App\Machines\Sheets;
 use App\Machines\Spot;
@@ -95,9 +96,9 @@ final class ReadyNeeds
         $compartments = $spots->where('kind', SpotKind::Compartment)->modelKeys();
         $this->lastPoured = DB::table('moves')->whereIn(
             'id',
-            DB::table('moves')->selectRaw('max(id)')->whereIntegerInRaw('to_id', $compartments)
-                ->whereNotNull('supply_id')->groupBy('to_id'),
-        )->pluck('supply_id', 'to_id')->all();
+            DB::table('moves')->selectRaw('max(id)')->whereIntegerInRaw('to_spot_id', $compartments)
+                ->where('kind', MoveKind::Poured)->whereNotNull('supply_id')->groupBy('to_spot_id'),
+        )->pluck('supply_id', 'to_spot_id')->all();
         $visits = [];
         foreach ($works as $work) {
             $visits["{$work->machineId} {$work->visit}"][] = $work;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Ready;
 
-use App\Logbook\Stock\FromShelf;
+use App\Logbook\Stock\Shelf;
 use App\Logbook\Stock\StockLevels;
 use App\Logbook\Stock\Supply;
 use Core\Measure\Quantity;
@@ -33,7 +33,7 @@ final readonly class ShelfStock
     /** @var list<string> what stands there and is not counted on */
     public array $says;
 
-    public function __construct(private FromShelf $fromShelf)
+    public function __construct(private Shelf $shelf)
     {
         $this->supplies = Supply::query()->where('retired', false)->orderBy('name')->with('containers')->get()->keyBy('id');
         $levels = StockLevels::of();
@@ -82,7 +82,7 @@ final readonly class ShelfStock
             if ($left->isZero()) {
                 continue;
             }
-            $life = $this->fromShelf->life($container, $supply, $levels);
+            $life = $this->shelf->life($container, $supply, $levels);
             if ($life->isOver) {
                 $says[] = "The {$container->size} {$supply->name} is not counted on. {$life->why}";
             } elseif ($left->isLessThan($container->full())) {

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Shelf\Stock;
 
 use App\Logbook\EntryWords;
-use App\Logbook\Stock\StockMove;
+use App\Logbook\Stock\Move;
+use App\Logbook\Stock\MoveKind;
 use App\Logbook\Stock\Supply;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
@@ -18,9 +19,10 @@ final class SupplyMoves
     /** @return list<array<string, mixed>> newest first, what belongs to one entry together */
     public static function lately(Supply $supply): array
     {
-        $entries = StockMove::query()->where('supply_id', $supply->id)
-            ->whereHas('entry', fn ($entries) => $entries->whereNull('struck_at'))
-            ->whereDoesntHave('act', fn ($acts) => $acts->whereNotNull('struck_at'))
+        $entries = Move::query()->where('supply_id', $supply->id)
+            ->standing()
+            ->where('kind', '!=', MoveKind::Drained)
+            ->whereNotNull('amount')
             ->orderByDesc('happened_at')->orderByDesc('id')->limit(self::LATELY * 4)
             ->with('entry.machine:id,name', 'entry.person:id,name', 'act:id,title,kind')
             ->get()->toBase()->groupBy('entry_id')->take(self::LATELY);
@@ -29,19 +31,23 @@ final class SupplyMoves
     }
 
     /**
-     * @param  Collection<int, StockMove>  $moves  of one entry
+     * @param  Collection<int, Move>  $moves  of one entry
      * @return array<string, mixed>
      */
     private static function told(Supply $supply, Collection $moves): array
     {
         $first = $moves->firstOrFail();
-        $amount = BigDecimal::sum(...$moves->map(fn (StockMove $move): BigDecimal => BigDecimal::of($move->amount))->all());
+        $amount = BigDecimal::sum(...$moves->map(fn (Move $move): BigDecimal => BigDecimal::of((string) $move->amount))->all());
         $entry = $first->entry;
-        $for = $moves->map(fn (StockMove $move): ?string => $move->act?->title)->filter()->unique()->implode(', ');
+        $for = $moves->map(fn (Move $move): ?string => $move->act?->title)->filter()->unique()->implode(', ');
 
         return [
             'id' => $first->id,
-            'kind' => $first->kind->value,
+            'kind' => match ($first->kind) {
+                MoveKind::Came => 'in',
+                MoveKind::Counted => 'counted',
+                default => 'out',
+            },
             'in_words' => $entry->machine === null
                 ? EntryWords::of($entry)
                 : LeftWords::of($supply, $amount).' for '.$entry->machine->name.($for === '' ? '' : ": {$for}"),

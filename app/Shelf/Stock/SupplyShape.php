@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Stock;
 
 use App\Logbook\Stock\Container;
-use App\Logbook\Stock\FromShelf;
+use App\Logbook\Stock\Shelf;
 use App\Logbook\Stock\StockLevels;
 use App\Logbook\Stock\Supply;
 use Brick\Math\BigDecimal;
@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Collection;
 /** A supply with what there is of it. */
 final readonly class SupplyShape
 {
-    public function __construct(private FromShelf $fromShelf)
+    public function __construct(private Shelf $shelf)
     {
     }
 
@@ -72,7 +72,7 @@ final readonly class SupplyShape
     private function container(Container $container, Supply $supply, StockLevels $levels): array
     {
         $left = $levels->container($container);
-        $life = $this->fromShelf->life($container, $supply, $levels);
+        $life = $this->shelf->life($container, $supply, $levels);
         $size = Quantity::parse($container->size);
         $share = $left->usable()->toBigRational()->dividedBy($container->full()->toBigRational());
 

@@ -62,7 +62,7 @@ final class WasteShape
             ->get([
                 'acts.kind',
                 'acts.happened_at',
-                'moves.litres',
+                'moves.amount as litres',
                 DB::raw('coalesce(entries.job_id, entries.id) as occasion'),
                 DB::raw('coalesce(spots.compartment, housing.compartment) as compartment'),
                 DB::raw('if(spots.kind = \'compartment\', spots.id, housing.id) as holder'),

@@ -6,11 +6,12 @@ namespace App\Walkaround\Kinds;
 
 use App\Contract\Input\TypedVolume;
 use App\Contract\Refusal;
-use App\Logbook\Acts\GivenAct;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
+use App\Logbook\Told\Accepted;
+use App\Logbook\Told\Telling;
+use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Notes\Note;
@@ -18,16 +19,13 @@ use App\Notes\NoteKind;
 use App\Notes\Written;
 use App\Walkaround\Findings;
 use App\Walkaround\FindingThread;
-use Core\Machine\ActKind;
-use Core\Machine\Outcome;
 use Core\Machine\SpotKind;
 use Core\Machine\Verdict;
-use Core\Measure\Plain;
 
 /** Something found is known and lived with, like an old seep: it speaks again only when it is worse. */
 final readonly class AcceptNote implements NoteKind
 {
-    public function __construct(private WriteActs $writeActs)
+    public function __construct(private WriteTold $writeTold)
     {
     }
 
@@ -66,17 +64,14 @@ final readonly class AcceptNote implements NoteKind
         $loses = $note->given['loses'] ?? null;
         $of = $loses === null ? null : $this->fluid($machine, $latest->spot, $note->given['of'] ?? null);
         $entry = Entry::write($machine, EntryKind::Accepted, $note->circumstances, ['job_id' => $note->job]);
-        ($this->writeActs)($machine, $entry, [new GivenAct(
+        ($this->writeTold)($machine, $entry, [new Accepted(
             $latest->spot,
-            ActKind::Looked,
-            $latest->title,
-            Outcome::Accepted,
             $check,
             $open->seen(),
-            words: $loses === null ? $latest->words : "Loses {$loses} a year".($of === null ? '.' : ' of '.Plain::within($of->name).'.'),
-            typed: $loses === null ? null : ['loses_a_year' => $loses, 'of' => $of?->key],
-            note: $note->circumstances->note,
-            uuid: $note->id,
+            $latest->words,
+            $loses,
+            $of,
+            new Telling($latest->title, note: $note->circumstances->note, uuid: $note->id),
         )], $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);

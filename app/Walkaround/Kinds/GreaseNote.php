@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Walkaround\Kinds;
 
 use App\Contract\Refusal;
-use App\Logbook\Acts\Greasing;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\EntryKind;
 use App\Logbook\OccasionOf;
+use App\Logbook\Told\Greased;
+use App\Logbook\Told\Telling;
+use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Notes\Note;
@@ -20,9 +21,7 @@ use Core\Machine\SpotKind;
 /** A point was greased, or the grease did not go in. */
 final readonly class GreaseNote implements NoteKind
 {
-    private const MOST_STROKES = 500;
-
-    public function __construct(private OccasionOf $occasion, private WriteActs $writeActs)
+    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold)
     {
     }
 
@@ -30,16 +29,15 @@ final readonly class GreaseNote implements NoteKind
     {
         return [
             'spot' => ['required', 'string', 'max:40'],
-            'did_not_go_in' => ['sometimes', 'boolean'],
-            'strokes' => ['required_unless:did_not_go_in,true', 'nullable', 'integer', 'between:1,'.self::MOST_STROKES],
-            'sign_seen' => ['sometimes', 'boolean'],
+            ...Greased::rules(),
+            'strokes' => ['required_unless:did_not_go_in,true', ...array_slice(Greased::rules()['strokes'], 1)],
         ];
     }
 
     public function messages(): array
     {
         return [
-            'strokes.between' => 'From 1 to '.self::MOST_STROKES.' strokes.',
+            ...Greased::messages(),
             'strokes.required_unless' => 'Say how many strokes, or that it did not go in.',
         ];
     }
@@ -59,18 +57,14 @@ final readonly class GreaseNote implements NoteKind
             ->with('grease')
             ->first()
             ?? throw Refusal::field('spot', "{$machine->name} has no such grease point.");
-        $act = Greasing::act(
-            $spot,
-            ($given['did_not_go_in'] ?? false) !== true,
-            $given['strokes'] ?? null,
-            $given['sign_seen'] ?? false,
+        $told = Greased::of($spot, $given, new Telling(
             note: $note->circumstances->note,
             uuid: $note->id,
             replaces: $note->replaces,
-        );
+        ));
         $entry = $this->occasion->entry($note, EntryKind::Round, $note->job === null ? RoundKind::Grease : null);
-        ($this->writeActs)($machine, $entry, [$act], $note->circumstances);
+        ($this->writeTold)($machine, $entry, [$told], $note->circumstances);
 
-        return new Written($entry->id);
+        return new Written($entry->id, ['asks' => $entry->askedNow]);
     }
 }

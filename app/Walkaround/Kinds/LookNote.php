@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Walkaround\Kinds;
 
 use App\Contract\Refusal;
-use App\Logbook\Acts\GivenAct;
-use App\Logbook\Acts\PutRight;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\EntryKind;
 use App\Logbook\OccasionOf;
+use App\Logbook\Told\Looked;
+use App\Logbook\Told\Measured;
+use App\Logbook\Told\Poured;
+use App\Logbook\Told\Telling;
+use App\Logbook\Told\Told;
+use App\Logbook\Told\WhatWasFound;
+use App\Logbook\Told\WriteTold;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Spot;
@@ -20,13 +24,9 @@ use App\Notes\Written;
 use App\Walkaround\Said;
 use Core\Form\BadInput;
 use Core\Inspect\Check;
-use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
-use Core\Machine\ActKind;
-use Core\Machine\Outcome;
+use Core\Machine\LookedBy;
 use Core\Machine\Verdict;
-use Core\Measure\Quantity;
-use Core\Measure\Unit;
 use Illuminate\Validation\Rule;
 
 /** Something was looked at or measured, by a check or by the way. */
@@ -37,8 +37,8 @@ final readonly class LookNote implements NoteKind
 
     public function __construct(
         private OccasionOf $occasion,
-        private WriteActs $writeActs,
-        private PutRight $putRight,
+        private WriteTold $writeTold,
+        private WhatWasFound $found,
         private CheckLists $checkLists,
         private Yard $yard,
     ) {
@@ -77,61 +77,53 @@ final readonly class LookNote implements NoteKind
         $machine = $note->machine();
         $said = Said::from($note->given['said']);
         $check = $this->checkLists->find($machine, $note->given['check'] ?? null);
-        $judged = $said === Said::Measured ? $this->judge($check, $note) : null;
-        $acts = $this->acts($note, $said, $check, $judged);
+        $told = $this->told($note, $said, $check);
         $entry = $this->occasion->entry($note, EntryKind::Found);
-        [$act] = ($this->writeActs)($machine, $entry, $acts, $note->circumstances);
+        [$act] = ($this->writeTold)($machine, $entry, $told, $note->circumstances);
         $act->load('photos')->setRelation('person', $note->circumstances->by);
 
-        return new Written($entry->id, ['act' => $act->toRecord()]);
+        return new Written($entry->id, ['act' => $act->toRecord(), 'asks' => $entry->askedNow]);
     }
 
-    /** @return non-empty-list<GivenAct> the look, and what was poured in with it */
-    private function acts(Note $note, Said $said, ?Check $check, ?Judged $judged): array
+    /** @return non-empty-list<Told> the look, and what was poured in with it */
+    private function told(Note $note, Said $said, ?Check $check): array
     {
         $given = $note->given;
         [$spot, $title] = $this->lookedAt($note, $check);
-        $key = $given['check'] ?? 'own-'.substr(str_replace('-', '', $note->id), 0, 32);
-        $look = new GivenAct(
-            $spot,
-            $said === Said::Measured ? ActKind::Measured : ActKind::Looked,
+        $telling = new Telling(
             $title,
-            match (true) {
-                $said === Said::NotLooked => Outcome::NotDone,
-                $judged?->isUsable() === false => Outcome::Unusable,
-                default => Outcome::Done,
-            },
-            $key,
-            match ($said) {
-                Said::Fine => Verdict::Fit,
-                Said::NotFine => Verdict::from($given['verdict']),
-                Said::NotLooked => null,
-                Said::Measured => $judged?->verdict,
-            },
-            words: $judged->why ?? $given['words'] ?? null,
-            advice: $judged?->do,
-            limitSource: $judged === null || $check?->limits === [] ? null : $check?->limitSource,
-            typed: $given['values'] ?? null,
-            worn: $judged?->worn,
             note: $note->circumstances->note,
             uuid: $note->id,
             replaces: $note->replaces,
         );
-        $topUp = $said === Said::Measured ? ($given['values']['topped_up'] ?? '') : '';
+        if ($said === Said::Measured) {
+            return $this->measured($note, $check, $spot, $telling);
+        }
+        $key = $given['check'] ?? LookedBy::Chance->key($note->id);
+        $by = isset($given['check']) ? LookedBy::Check : LookedBy::Chance;
+        $words = $given['words'] ?? null;
 
-        return $topUp === '' ? [$look]
-            : [
-                $look,
-                new GivenAct(
-                    $spot,
-                    ActKind::ToppedUp,
-                    $title,
-                    check: $key,
-                    poured: Quantity::parse((string) $topUp, Unit::Litre),
-                    pouredTyped: (string) $topUp,
-                    with: $note->id,
-                ),
-            ];
+        return [match ($said) {
+            Said::Fine => new Looked($spot, Verdict::Fit, $key, $by, $words, telling: $telling),
+            Said::NotFine => new Looked($spot, Verdict::from($given['verdict']), $key, $by, $words, telling: $telling),
+            Said::NotLooked => new Looked($spot, null, $key, $by, $words, wasDone: false, telling: $telling),
+        }];
+    }
+
+    /** @return non-empty-list<Told> */
+    private function measured(Note $note, ?Check $check, Spot $spot, Telling $telling): array
+    {
+        $check ?? throw Refusal::field('check', 'Nothing of that name is measured on this machine.');
+        $values = $note->given['values'] ?? [];
+        $undone = $check->leftUndone($values);
+        if ($undone !== []) {
+            throw new BadInput($undone);
+        }
+        $occasion = new Occasion($this->yard->dayOf($note->circumstances->when->at), $this->yard->coldestNight());
+        $measured = Measured::by($check, $spot, $values, $occasion, $telling);
+        $topUp = (string) ($values['topped_up'] ?? '');
+
+        return $topUp === '' ? [$measured] : [$measured, Poured::asLevelWasRead($spot, $check, $topUp, $note->id)];
     }
 
     /** @return array{Spot, string} */
@@ -140,29 +132,13 @@ final readonly class LookNote implements NoteKind
         $given = $note->given;
         $machine = $note->machine();
         if (isset($given['check'])) {
-            return $this->putRight->lookedAt($machine, $given['check'])
+            return $this->found->find($machine, $given['check'])
                 ?? throw Refusal::field('check', 'Nothing of that name is looked at on this machine.');
         }
         $spot = Spot::query()->where(['machine_id' => $machine->id, 'key' => $given['spot']])->first()
             ?? throw Refusal::field('spot', "{$machine->name} has no such spot.");
 
         return [$spot, $given['title']];
-    }
-
-    private function judge(?Check $check, Note $note): Judged
-    {
-        $check ?? throw Refusal::field('check', 'Nothing of that name is measured on this machine.');
-
-        $values = $note->given['values'] ?? [];
-        $undone = $check->leftUndone($values);
-        if ($undone !== []) {
-            throw new BadInput($undone);
-        }
-
-        return $check->judge(
-            $values,
-            new Occasion($this->yard->dayOf($note->circumstances->when->at), $this->yard->coldestNight()),
-        );
     }
 
     /** What people enter is short. */

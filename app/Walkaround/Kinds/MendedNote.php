@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Walkaround\Kinds;
 
-use App\Logbook\Acts\PutRight;
-use App\Logbook\Acts\WriteActs;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
+use App\Logbook\Told\Telling;
+use App\Logbook\Told\WhatWasFound;
+use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
@@ -17,7 +18,7 @@ use App\Notes\Written;
 /** Something found was put right. */
 final readonly class MendedNote implements NoteKind
 {
-    public function __construct(private PutRight $putRight, private WriteActs $writeActs)
+    public function __construct(private WhatWasFound $found, private WriteTold $writeTold)
     {
     }
 
@@ -38,9 +39,13 @@ final readonly class MendedNote implements NoteKind
 
     public function write(Note $note): Written
     {
-        $act = $this->putRight->act($note->machine(), $note->given['check'], $note->circumstances->note, $note->id);
+        $told = $this->found->putRight(
+            $note->machine(),
+            $note->given['check'],
+            new Telling(note: $note->circumstances->note, uuid: $note->id),
+        );
         $entry = Entry::write($note->machine(), EntryKind::Mended, $note->circumstances, ['job_id' => $note->job]);
-        ($this->writeActs)($note->machine(), $entry, [$act], $note->circumstances);
+        ($this->writeTold)($note->machine(), $entry, [$told], $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }

@@ -8,8 +8,6 @@ use Brick\Math\BigDecimal;
 use Core\Fluid\AcceptedLoss;
 use Core\Measure\Quantity;
 use Core\Supply\Need\OrderTime;
-use Core\Supply\Stock\Drawing;
-use Core\Supply\Stock\OnShelf;
 use Core\Supply\Stock\ShelfLife;
 use Core\Supply\Stock\StockLevel;
 use Core\Supply\Waste\Waste;
@@ -17,8 +15,6 @@ use Core\Supply\Waste\WasteKind;
 use Core\Supply\Waste\WasteTally;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 
 /** What stands on the shelf, from where it is poured, how long it keeps, and what waits to be taken away. */
 final class StockTest extends TestCase
@@ -35,45 +31,6 @@ final class StockTest extends TestCase
         self::assertTrue($level(null, '5', '5.1')->isBelowNothing());
         self::assertSame('0', (string) $level(null, '5', '5.1')->usable());
         self::assertFalse($level(null, '5', '5')->isBelowNothing());
-    }
-
-    /** Property, 2,000 random shelves: what is drawn is what was poured, no container gives more than it has. */
-    public function test_a_pour_is_drawn_from_what_is_open_then_from_what_is_new_and_never_more_than_there_is(): void
-    {
-        $chance = new Randomizer(new Mt19937(73));
-        for ($case = 0; $case < 2000; $case++) {
-            $containers = [];
-            foreach (range(1, $chance->getInt(1, 6)) as $id) {
-                $containers[$id] = new OnShelf(
-                    $id,
-                    BigDecimal::ofUnscaledValue($chance->getInt(-2, 50), 1),
-                    $chance->getInt(0, 1) === 0 ? null : new \DateTimeImmutable('2026-01-'.$chance->getInt(10, 28)),
-                    $chance->getInt(0, 5) === 0,
-                );
-            }
-            $wanted = BigDecimal::ofUnscaledValue($chance->getInt(1, 120), 1);
-            $drawing = Drawing::of($wanted, array_values($containers));
-            $drawn = BigDecimal::sum($drawing->unfound, ...array_column($drawing->draws, 1));
-            self::assertTrue($wanted->minus($drawn)->isLessThanOrEqualTo($wanted->multipliedBy('0.01')), 'all of it, but for the residue');
-            self::assertTrue($drawn->isLessThanOrEqualTo($wanted));
-            $shut = false;
-            foreach ($drawing->draws as [$id, $litres]) {
-                self::assertTrue($litres->isLessThanOrEqualTo($containers[$id]->litres));
-                self::assertFalse($containers[$id]->isOver, 'what is past its time is left standing');
-                self::assertFalse($shut && $containers[$id]->opened !== null, 'what is open comes first');
-                $shut = $shut || $containers[$id]->opened === null;
-            }
-        }
-    }
-
-    /** Row 8: a bottle 2 mL too small makes somebody open a second one. */
-    public function test_what_is_short_by_less_than_the_residue_opens_no_further_bottle(): void
-    {
-        $bottles = [new OnShelf(1, BigDecimal::of('0.946')), new OnShelf(2, BigDecimal::of('0.946'))];
-        $drawing = Drawing::of(BigDecimal::of('0.948'), $bottles);
-
-        self::assertSame([1], array_column($drawing->draws, 0));
-        self::assertTrue($drawing->unfound->isZero());
     }
 
     #[TestWith([null, 12, null, null, false])]

@@ -2,79 +2,81 @@
 
 declare(strict_types=1);
 
-namespace App\Logbook\Acts;
+namespace App\Logbook\Told;
 
 use App\Contract\Refusal;
+use App\Logbook\Acts\Act;
+use App\Logbook\Acts\Placing;
+use App\Logbook\Acts\WhatMeets;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\StandDowns;
-use App\Logbook\Stock\FromShelf;
 use App\Logbook\TakingBack;
 use App\Machines\Machine;
 use App\Notes\Circumstances;
 use Carbon\CarbonImmutable;
-use Core\Inspect\Worn;
-use Core\Machine\ActKind;
 use Core\Machine\OneOccasion;
-use Core\Machine\Outcome;
 use Core\Machine\SafetyWords;
 use Core\Machine\Verdict;
-use Core\Measure\Unit;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 
-/** Writes acts into an entry, with what hangs on them. */
-final class WriteActs
+/** Writes what was told into an entry, as acts with what hangs on them: the only maker of acts. */
+final readonly class WriteTold
 {
     private const LONGEST_WORDS = 500;
 
+    private const LONGEST_TITLE = 80;
+
     public function __construct(
-        private readonly WhatMeets $whatMeets,
-        private readonly FromShelf $fromShelf,
-        private readonly TakingBack $takingBack,
+        private WhatMeets $whatMeets,
+        private Holdings $holdings,
+        private TakingBack $takingBack,
     ) {
     }
 
     /**
-     * @param  list<GivenAct>  $acts
-     * @return list<Act>
+     * @param  list<Told>  $told
+     * @return list<Act> in the order in which it was told, then what was found because of it
      *
-     * @throws Refusal if one replaces what it cannot
+     * @throws Refusal if it is to be asked first, or replaces what it cannot
+     * @throws \Illuminate\Auth\Access\AuthorizationException if whoever sends it may not tell it
      */
-    public function __invoke(Machine $machine, Entry $entry, array $acts, Circumstances $circumstances): array
+    public function __invoke(Machine $machine, Entry $entry, array $told, Circumstances $circumstances): array
     {
+        $told = $this->settled($machine, $told, $circumstances);
+        $doubts = $this->ask($machine, $entry, $told, $circumstances);
         $at = $circumstances->when->end;
         $place = [...Placing::of($machine)->columns($at), ...$this->ownReadings($machine, $entry)];
         $written = $replaced = [];
-        foreach (Sharing::atHolders($acts) as $given) {
+        foreach ($told as $index => $one) {
+            $columns = $one->columns();
             $act = new Act([
                 ...$place,
-                'uuid' => $given->uuid
-                    ?? (string) Str::uuid(),
+                ...$columns,
+                'uuid' => $one->telling->uuid ?? (string) Str::uuid(),
                 'entry_id' => $entry->id,
                 'machine_id' => $machine->id,
-                'spot_id' => $given->spot->id,
-                'kind' => $given->kind,
-                'check_key' => $given->check,
-                'outcome' => $given->outcome,
-                'meets' => OneOccasion::standsAlone($given->kind, $given->outcome),
-                'verdict' => $given->verdict,
-                'task_id' => $given->taskId,
-                'title' => mb_substr($given->title, 0, 80),
-                'words' => self::short($given->words),
-                'advice' => self::short($given->advice),
-                'limit_source' => $given->limitSource,
-                'typed' => $given->typed,
-                'strokes' => $given->strokes,
-                'sign_seen' => $given->signSeen,
-                'note' => $given->note,
+                'spot_id' => $one->spot->id,
+                'kind' => $one->kind(),
+                'task_id' => $one->telling->taskId,
+                'title' => mb_substr($one->telling->title ?? $one->spot->name, 0, self::LONGEST_TITLE),
+                'words' => self::short($columns['words'] ?? null),
+                'advice' => self::short($columns['advice'] ?? null),
+                'note' => $one->telling->note,
                 'happened_at' => $at,
                 'person_id' => $circumstances->by?->id,
                 'device' => $circumstances->device,
-                'replaces' => $given->replaces, 'told_with' => $given->with,
+                'replaces' => $one->telling->replaces,
+                'told_with' => $one->telling->with,
             ]);
-            $act->setRelation('spot', $given->spot)->setRelation('entry', $entry);
+            $act->meets = OneOccasion::standsAlone($act->kind, $act->outcome);
+            $act->setRelation('spot', $one->spot)->setRelation('entry', $entry);
             $replaced[] = $this->saveInPlaceOf($act, $circumstances);
-            $this->hang($act, $given);
+            $one->hang($act, $this->holdings);
+            foreach ($doubts[$index] as $asks) {
+                $entry->doubt($asks, $act);
+            }
             StandDowns::byAct($machine, $act, $circumstances);
             $written[] = $act;
         }
@@ -84,6 +86,59 @@ final class WriteActs
         }
 
         return $written;
+    }
+
+    /**
+     * What is to be asked of something that is not written yet: for whoever is about to tell it.
+     *
+     * @return list<string>
+     */
+    public function questions(Machine $machine, Told $told): array
+    {
+        $questions = $told->settled($machine, $this->holdings)->questions($machine, $this->holdings);
+
+        return array_column(array_filter($questions, fn (Question $question): bool => $question->isAskedFirst), 'asks');
+    }
+
+    /**
+     * @param  list<Told>  $told
+     * @return list<Told> with what follows from each
+     */
+    private function settled(Machine $machine, array $told, Circumstances $circumstances): array
+    {
+        if ($circumstances->sender !== null) {
+            foreach (array_unique(array_map(fn (Told $one): string => $one->ability(), $told)) as $ability) {
+                Gate::forUser($circumstances->sender)->authorize($ability, $machine);
+            }
+        }
+        $settled = array_map(fn (Told $one): Told => $one->settled($machine, $this->holdings), Sharing::atHolders($told));
+        $brought = array_map(fn (Told $one): array => $one->brings($machine, $this->holdings), $settled);
+
+        return [...$settled, ...array_merge(...$brought)];
+    }
+
+    /**
+     * @param  list<Told>  $told
+     * @return list<list<string>> what stays to be asked of each
+     *
+     * @throws Refusal if whoever stands there has not said why it is right
+     */
+    private function ask(Machine $machine, Entry $entry, array $told, Circumstances $circumstances): array
+    {
+        $questions = array_map(fn (Told $one): array => $one->questions($machine, $this->holdings), $told);
+        $isFirst = fn (Question $question): bool => $question->isAskedFirst;
+        $first = array_values(array_filter(array_merge(...$questions), $isFirst));
+        $isAnswered = $first !== [] && $circumstances->isSure();
+        if ($isAnswered) {
+            $entry->update(['confirmed_because' => $circumstances->confirmedBecause]);
+        } elseif ($first !== [] && $circumstances->isAttended) {
+            throw Question::refusal($first);
+        }
+
+        return array_map(fn (array $of): array => array_column(
+            $isAnswered ? array_filter($of, fn (Question $question): bool => ! $question->isAskedFirst) : $of,
+            'asks',
+        ), $questions);
     }
 
     /**
@@ -162,41 +217,6 @@ final class WriteActs
             && $occasion($one) === $occasion($other);
     }
 
-    private function hang(Act $act, GivenAct $given): void
-    {
-        if ($given->worn !== null) {
-            $act->measure()->create(self::measured($given->worn));
-        }
-        if ($given->poured !== null || $given->fluid !== null) {
-            $isOut = ! in_array($given->kind, [ActKind::ToppedUp, ActKind::Filled, ActKind::Changed], true);
-            $compartment = $given->spot->parent_id ?? $given->spot->id;
-            $litres = $given->poured?->to(Unit::Litre)->rounded();
-            if ($given->fluid !== null) {
-                $this->fromShelf->claim($given->fluid);
-            }
-            $act->move()->create([
-                'entry_id' => $act->entry_id,
-                'from_id' => $isOut ? $compartment : null,
-                'to_id' => $isOut ? null : $compartment,
-                'litres' => $litres === null ? null : (string) $litres,
-                'typed' => $given->poured === null
-                    ? null
-                    : mb_substr($given->pouredTyped ?? $given->poured->inWords(), 0, 40),
-                'supply_id' => $given->fluid?->id,
-                'fluid' => $given->fluid?->name,
-            ]);
-            if (! $isOut && $given->fluid !== null && $litres !== null) {
-                $this->fromShelf->pour($act, $given->fluid, $litres, $given->pouredTyped, $given->container);
-            }
-        }
-        if (array_filter($given->fitting) !== []) {
-            $act->setRelation('fitting', $act->fitting()->create($given->fitting));
-        }
-        if ($given->outcome === Outcome::Done) {
-            $this->fromShelf->fit($act, $given->spot);
-        }
-    }
-
     /**
      * What its own entry read off the meters.
      *
@@ -213,19 +233,6 @@ final class WriteActs
         }
 
         return $columns;
-    }
-
-    /** @return array{value: string, unit: string, limit: string, resolution: string, falls: bool} */
-    private static function measured(Worn $worn): array
-    {
-        $limit = $worn->limit->to($worn->value->unit);
-
-        return [
-            'value' => (string) $worn->value->rounded(),
-            'unit' => $worn->value->unit->value,
-            'limit' => (string) $limit->rounded(),
-            'resolution' => (string) $worn->resolution->simplified(), 'falls' => $worn->falls,
-        ];
     }
 
     private static function short(?string $words): ?string
