@@ -57,7 +57,7 @@ final class ShelfTest extends BrowserTestCase
         $this->browser->press('Write down a pour or a drain');
         $this->browser->choose('It was', 'changed: drained and filled');
         $this->browser->type('How much went in', '1.9 L');
-        $this->browser->choose('Of what', $oil);
+        $this->browser->choose('Of what', "{$oil}, a new 2 L");
         $this->browser->press('1.9 L is in it now');
         $this->browser->see("1.9 L of {$oil} out of the 2 L container");
         $this->browser->open('/shelf');

@@ -24,13 +24,14 @@ enum TokenAbility: string
         if (! $token instanceof PersonalAccessToken) {
             return true;
         }
-        $needed = match ($policyAbility) {
-            'beSignedIn', 'view', 'viewAny' => self::Read,
-            'log', 'logSome', 'strike' => self::Log,
-            'service' => self::Service,
-            default => null,
+        $any = match ($policyAbility) {
+            'beSignedIn', 'view', 'viewAny' => [self::Read],
+            // A service tells of what was looked at and poured, too.
+            'log', 'logSome', 'strike' => [self::Log, self::Service],
+            'service' => [self::Service],
+            default => [],
         };
 
-        return $needed !== null && $token->can($needed->value);
+        return array_filter($any, fn (self $ability): bool => $token->can($ability->value)) !== [];
     }
 }

@@ -108,10 +108,13 @@ final readonly class CorrectionNote implements NoteKind
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
-    /** What a service of its own would ask, a correction asks too: it is no way round a role or what a token is for. */
+    /**
+     * What a service of its own would ask, a correction asks too: it is no way round a role or what a token is for. What
+     * else was done asks for itself, as {@see WriteTold} writes it.
+     */
     private static function authorizeContent(Note $note): void
     {
-        $ofService = array_intersect_key($note->given, array_flip(['tasks', 'other', 'greased', 'puts_right', 'anchors']));
+        $ofService = array_intersect_key($note->given, array_flip(['tasks', 'greased', 'puts_right', 'anchors']));
         if ($ofService !== []) {
             Gate::forUser($note->by())->authorize('service', $note->machine());
         }
