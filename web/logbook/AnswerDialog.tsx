@@ -48,7 +48,7 @@ export function AnswerDialog({ asked, onClose, onCorrect }: Props) {
         >
           It is right as it stands
         </MainButton>
-        {onCorrect && <PlainButton onPress={onCorrect}>It is wrong: correct it</PlainButton>}
+        {onCorrect && <PlainButton onPress={onCorrect}>It is wrong: put it right</PlainButton>}
         <PlainButton onPress={onClose}>Leave it</PlainButton>
       </Actions>
     </Dialog>

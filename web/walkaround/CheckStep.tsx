@@ -1,4 +1,4 @@
-import { type RefObject, useState } from 'react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import type { Answered, KeptNote } from '../kept/store';
@@ -133,9 +133,6 @@ function Measure({
         <AskFields asks={check.asks} values={values} onChange={setValues} errors={wrong} />
         <div aria-live="polite">
           {judged && <VerdictTold judged={judged} />}
-          {asks.map((question) => (
-            <Caution key={question}>{question}</Caution>
-          ))}
           {outOfReach && (
             <Soft>
               {judged
@@ -147,7 +144,7 @@ function Measure({
             <Soft key={name}>{message}</Soft>
           ))}
         </div>
-        {asks.length > 0 && <Field label="Why it is right" value={because} onChange={setBecause} />}
+        {asks.length > 0 && <AskedFirst asks={asks} because={because} onBecause={setBecause} />}
         <PhotosTaken photos={photos} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </Question>
@@ -169,6 +166,28 @@ function Measure({
         </PressRow>
       </Presses>
     </form>
+  );
+}
+
+/** What can hardly be right is asked about before it is written down: brought into sight, for it comes while something above is typed. */
+function AskedFirst({
+  asks,
+  because,
+  onBecause,
+}: {
+  asks: string[];
+  because: string;
+  onBecause: (why: string) => void;
+}) {
+  const question = useRef<HTMLDivElement>(null);
+  useEffect(() => question.current?.scrollIntoView({ block: 'center' }), []);
+  return (
+    <div ref={question}>
+      {asks.map((each) => (
+        <Caution key={each}>{each}</Caution>
+      ))}
+      <Field label="Why it is right" value={because} onChange={onBecause} />
+    </div>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { morningQuery } from '../api/queries';
@@ -36,6 +36,7 @@ const SHOWN = 4;
 export function Morning() {
   const { data } = useQuery(morningQuery);
   const [answering, setAnswering] = useState<Asked | null>(null);
+  const navigate = useNavigate();
   if (!data) return null;
   const isQuiet = data.walked.length === 0 && data.open_findings === 0 && data.unlooked_count === 0;
   if (isQuiet && data.open_questions === 0) return null;
@@ -123,7 +124,13 @@ export function Morning() {
           </Lines>
         </Questions>
       )}
-      {answering && <AnswerDialog asked={answering} onClose={() => setAnswering(null)} />}
+      {answering && (
+        <AnswerDialog
+          asked={answering}
+          onClose={() => setAnswering(null)}
+          onCorrect={() => navigate(`/machines/${answering.machine_id}/book`)}
+        />
+      )}
     </Sheet>
   );
 }
