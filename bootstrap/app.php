@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Contract\FaultReport;
 use App\Contract\KeepOnce;
-use App\Contract\Problem;
+use App\Contract\ProblemOf;
 use App\Contract\ReadableBody;
 use App\Contract\Refusal;
 use App\Contract\RefusalLog;
@@ -23,7 +23,7 @@ use App\Upkeep\Commands\MakeBackup;
 use App\Upkeep\Commands\TellStatus;
 use App\Upkeep\Commands\UnpackBackup;
 use App\Upkeep\Computer\Seen;
-use App\Upkeep\Night\NightWorks;
+use App\Upkeep\Night\NightWatch;
 use App\Upkeep\Trouble\WriteTrouble;
 use App\Yard\Commands\RebuildYard;
 use Core\Form\BadInput;
@@ -45,7 +45,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php')
     ->withCommands([RebuildYard::class, ResetKeeper::class, PrintKeeperCode::class, LoadDemo::class, DemoAccounts::class, DemoPasswords::class, MakeBackup::class, ListBackups::class, UnpackBackup::class, TellStatus::class, WriteTrouble::class, DoNightWorkNow::class])
     ->withSchedule(function (Schedule $schedule): void {
-        $schedule->call(new NightWorks)->name('night')->everyMinute()->withoutOverlapping(10);
+        $schedule->call(new NightWatch)->name('night')->everyMinute()->withoutOverlapping(10);
         $schedule->call(fn () => Yard::query()->get()->each(fn (Yard $yard) => Seen::note($yard)))->name('seen')->everyMinute();
     })
     ->withMiddleware(function (Middleware $middleware): void {
@@ -63,7 +63,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
             if (! $request->is('api/*')) {
                 return null;
             }
-            $problem = app(EndedAccess::class)->problem($thrown) ?? Problem::from($thrown);
+            $problem = app(EndedAccess::class)->problem($thrown) ?? ProblemOf::thrown($thrown);
             RefusalLog::note($request, $problem);
 
             return $problem->toResponse($request);

@@ -4,16 +4,8 @@ declare(strict_types=1);
 
 namespace App\Contract;
 
-use Core\Form\BadInput;
-use Core\Reckoner\UnknownCalculator;
-use Illuminate\Auth\Access\AuthorizationException;
-use Illuminate\Auth\AuthenticationException;
 use Illuminate\Contracts\Support\Responsable;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** What went wrong, for a program and a person alike: RFC 9457 problem details. Never a stack trace. */
 final readonly class Problem implements Responsable
@@ -41,60 +33,6 @@ final readonly class Problem implements Responsable
         return new self(503, 'unavailable', 'Not just now', $because, headers: ['Retry-After' => (string) Unavailable::SECONDS]);
     }
 
-    public static function from(\Throwable $thrown): self
-    {
-        return match (true) {
-            $thrown instanceof Refusal => $thrown->problem,
-            $thrown instanceof ValidationException => new self(
-                422,
-                'bad-input',
-                'Some of this cannot be used',
-                'Look at the fields marked; nothing was saved.',
-                $thrown->errors(),
-            ),
-            $thrown instanceof BadInput => new self(
-                422,
-                'bad-input',
-                'Some of this cannot be used',
-                $thrown->getMessage(),
-                $thrown->errors,
-            ),
-            $thrown instanceof UnknownCalculator => new self(404, 'not-found', 'Not found', $thrown->getMessage()),
-            $thrown instanceof AuthenticationException => new self(
-                401,
-                'not-signed-in',
-                'Not signed in',
-                'Sign in first; what you typed is kept.',
-            ),
-            $thrown instanceof AuthorizationException => new self(
-                403,
-                'not-allowed',
-                'Not yours to do',
-                $thrown->response()?->message() ?? 'Your role does not allow this. Ask a keeper.',
-            ),
-            $thrown instanceof ModelNotFoundException => new self(
-                404,
-                'not-found',
-                'Not found',
-                'There is no such thing in this yard.',
-            ),
-            $thrown instanceof HttpExceptionInterface => self::fromHttp($thrown),
-            $thrown instanceof UniqueConstraintViolationException => new self(
-                409,
-                'conflict',
-                'Not as things stand',
-                'Somebody wrote the same a moment ago. Load the page again.',
-            ),
-            ($busy = Unavailable::because($thrown)) !== null => self::unavailable($busy),
-            default => new self(
-                500,
-                'our-fault',
-                'Something broke here',
-                'This is a fault of the program and has been written to its log. Nothing was saved.',
-            ),
-        };
-    }
-
     public function toResponse($request): JsonResponse
     {
         return new JsonResponse(
@@ -115,36 +53,5 @@ final readonly class Problem implements Responsable
             'errors' => $this->errors === [] ? null : $this->errors,
             ...$this->more,
         ], fn (mixed $member): bool => $member !== null);
-    }
-
-    private static function fromHttp(HttpExceptionInterface $thrown): self
-    {
-        $headers = array_map(strval(...), $thrown->getHeaders());
-
-        return match ($thrown->getStatusCode()) {
-            403 => new self(403, 'not-allowed', 'Not yours to do', 'Your role does not allow this. Ask a keeper.'),
-            404 => new self(404, 'not-found', 'Not found', 'There is no such thing in this yard.'),
-            405 => new self(
-                405,
-                'wrong-method',
-                'Not done that way',
-                'This address does not take that kind of request.',
-                headers: $headers,
-            ),
-            413 => new self(413, 'too-large', 'Too large', 'That is larger than this address takes.'),
-            429 => new self(
-                429,
-                'too-often',
-                'Too many tries',
-                sprintf('Wait %s seconds and try again.', $headers['Retry-After'] ?? 'a few'),
-                headers: $headers,
-            ),
-            default => new self(
-                $thrown->getStatusCode(),
-                'refused',
-                'Refused',
-                'The request cannot be carried out as it stands.',
-            ),
-        };
     }
 }

@@ -9,7 +9,7 @@ use Core\Inspect\CheckChange;
 use Core\Inspect\CheckList;
 use Core\Inspect\LimitSource;
 use Core\Machine\MachineClass;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 
 /**
  * The check sheets of the yard: what each class begins with, what the keeper changed for the class, then for the
@@ -90,7 +90,7 @@ final class CheckLists
     /** What a class begins with. */
     private function begun(MachineClass $class): CheckList
     {
-        return $this->begun[$class->value] ??= Starter::for($class)->checkList();
+        return $this->begun[$class->value] ??= Starters::for($class)->checkList();
     }
 
     public function find(Machine $machine, ?string $key): ?Check

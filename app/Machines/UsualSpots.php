@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use Core\Starter\StarterSpot;
 use Illuminate\Support\Facades\DB;
 
@@ -15,8 +15,8 @@ final class UsualSpots
     public static function begin(Machine $machine): void
     {
         $known = DB::table('spots')->where('machine_id', $machine->id)->pluck('id', 'key')->all();
-        $lacking = array_diff_key(Starter::for($machine->class)->spots(), $known);
-        $places = array_flip(array_keys(Starter::for($machine->class)->spots()));
+        $lacking = array_diff_key(Starters::for($machine->class)->spots(), $known);
+        $places = array_flip(array_keys(Starters::for($machine->class)->spots()));
         // What others belong to goes first.
         foreach ([null, true] as $hasParent) {
             $rows = array_filter(

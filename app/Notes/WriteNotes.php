@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Notes;
 
 use App\Contract\Problem;
+use App\Contract\ProblemOf;
 use App\Contract\Refusal;
 use App\Contract\Unavailable;
 use App\Machines\FactsChanged;
@@ -142,7 +143,7 @@ final readonly class WriteNotes
             // Sent so long ago that only the book still knows it.
             return ['status' => 'already'];
         } catch (Refusal|ValidationException|BadInput|AuthorizationException $refusal) {
-            return self::refused(Problem::from($refusal));
+            return self::refused(ProblemOf::thrown($refusal));
         } catch (\Throwable $fault) {
             if (Unavailable::because($fault) !== null) {
                 throw $fault;
@@ -150,7 +151,7 @@ final readonly class WriteNotes
             // A fault of the program in one note must not keep the others on the phone.
             report($fault);
 
-            return self::refused(Problem::from($fault));
+            return self::refused(ProblemOf::thrown($fault));
         }
 
         return ['status' => 'written', ...$result];

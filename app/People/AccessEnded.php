@@ -10,7 +10,7 @@ namespace App\People;
  */
 final readonly class AccessEnded
 {
-    public function __construct(public Person $person)
+    public function __construct(public int $personId)
     {
     }
 }

@@ -87,7 +87,7 @@ final class Person extends User
         $this->tokens()->delete();
         $this->signIns()->delete();
         Invitation::query()->whereKey($this->id)->delete();
-        event(new AccessEnded($this));
+        event(new AccessEnded($this->id));
 
         return $this;
     }

@@ -174,8 +174,8 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(
             AccessEnded::class,
             function (AccessEnded $ended): void {
-                CalendarFeed::query()->where('person_id', $ended->person->id)->delete();
-                CounterLink::query()->where('person_id', $ended->person->id)->delete();
+                CalendarFeed::query()->where('person_id', $ended->personId)->delete();
+                CounterLink::query()->where('person_id', $ended->personId)->delete();
             },
         );
         EncryptCookies::except(KnownDevice::cookie());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\Logbook\Acts\Act;
 use App\Logbook\Photo;
@@ -86,8 +87,18 @@ final class KeepPhoto
         $part = "{$path}.part";
         if (! @copy($drawn, $part) || filesize($part) !== filesize($drawn)) {
             File::delete($part);
-            throw PhotoRequest::noRoom();
+            throw self::noRoom();
         }
         rename($part, $path);
+    }
+
+    public static function noRoom(): Refusal
+    {
+        return new Refusal(new Problem(
+            507,
+            'no-room',
+            'No room for photographs',
+            'The disk of the yard\'s computer is nearly full: photographs wait so that readings still go in. Tell whoever looks after it.',
+        ));
     }
 }

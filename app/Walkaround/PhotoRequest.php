@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Walkaround;
 
 use App\Contract\Disk;
-use App\Contract\Problem;
 use App\Contract\Refusal;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -16,18 +15,8 @@ final class PhotoRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         if (Disk::takesNoPhotos()) {
-            throw self::noRoom();
+            throw KeepPhoto::noRoom();
         }
-    }
-
-    public static function noRoom(): Refusal
-    {
-        return new Refusal(new Problem(
-            507,
-            'no-room',
-            'No room for photographs',
-            'The disk of the yard\'s computer is nearly full: photographs wait so that readings still go in. Tell whoever looks after it.',
-        ));
     }
 
     /** @return array<string, array<mixed>> */

@@ -16,7 +16,7 @@ use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\Severity;
 use Core\Schedule\SeverityTable;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use Core\Starter\StarterRule;
 use Core\Starter\StarterRulebook;
 use Core\Starter\StarterSpot;
@@ -123,10 +123,10 @@ final readonly class YardController
                 'note' => $rule->note,
                 'common_practice' => true,
             ], $rulebook->rules),
-        ], Starter::for($class)->rulebooks()), 'spots' => array_values(
+        ], Starters::for($class)->rulebooks()), 'spots' => array_values(
             array_map(
                 fn (StarterSpot $spot): array => ['key' => $spot->spot->key, 'name' => $spot->spot->name],
-                Starter::for($class)->spots(),
+                Starters::for($class)->spots(),
             ),
         ), 'sources' => ['common practice']]);
     }

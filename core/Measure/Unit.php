@@ -280,6 +280,19 @@ enum Unit: string
         $plain = preg_replace('/[\s.\-·_*⋅]+/u', '', $word) ?? '';
         $exact = ['mL' => self::Millilitre, 'L' => self::Litre, 'K' => null];
 
-        return $exact[$plain] ?? UnitWords::find(mb_strtolower($plain));
+        $lower = mb_strtolower($plain);
+
+        return $exact[$plain] ?? self::tryFrom((string) UnitWords::find($lower)) ?? self::ofId($lower);
+    }
+
+    private static function ofId(string $word): ?self
+    {
+        foreach (self::cases() as $unit) {
+            if (mb_strtolower(str_replace('_', '', $unit->value)) === $word) {
+                return $unit;
+            }
+        }
+
+        return null;
     }
 }

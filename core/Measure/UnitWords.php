@@ -57,10 +57,11 @@ final class UnitWords
 
     private const IMPERIAL = ['us_gal' => 'imp_gal', 'us_qt' => 'imp_qt', 'us_pt' => 'imp_pt', 'us_floz' => 'imp_floz'];
 
-    /** @var array<string, Unit>|null */
+    /** @var array<string, string>|null */
     private static ?array $units = null;
 
-    public static function find(string $word): ?Unit
+    /** @return string|null the id of the unit that a word means */
+    public static function find(string $word): ?string
     {
         self::$units ??= self::index();
 
@@ -75,22 +76,19 @@ final class UnitWords
         return $asked === null ? null : "\"{$word}\" {$asked}";
     }
 
-    /** @return array<string, Unit> */
+    /** @return array<string, string> unit ids by word */
     private static function index(): array
     {
         $index = [];
-        foreach (Unit::cases() as $unit) {
-            $index[mb_strtolower(str_replace('_', '', $unit->value))] = $unit;
-        }
         foreach (self::WORDS as $id => $words) {
             foreach ($words as $word) {
-                $index[$word] = Unit::from($id);
+                $index[$word] = $id;
             }
         }
         foreach (self::IMPERIAL as $us => $imperial) {
             foreach (self::WORDS[$us] as $word) {
-                $index['us'.$word] = Unit::from($us);
-                $index['imp'.$word] = $index['imperial'.$word] = $index['uk'.$word] = Unit::from($imperial);
+                $index['us'.$word] = $us;
+                $index['imp'.$word] = $index['imperial'.$word] = $index['uk'.$word] = $imperial;
             }
         }
 

@@ -11,7 +11,6 @@ use Core\Inspect\Check;
 use Core\Inspect\CheckLibrary;
 use Core\Inspect\CheckList;
 use Core\Machine\CompartmentKind;
-use Core\Machine\MachineClass;
 use Core\Machine\OpeningRole;
 use Core\Machine\Spot;
 use Core\Machine\SpotKind;
@@ -32,24 +31,6 @@ abstract class Starter
 
     /** @var array<string, StarterSpot>|null by key */
     private ?array $spots = null;
-
-    public static function for(MachineClass $class): self
-    {
-        return match ($class) {
-            MachineClass::Tractor => new Tractor,
-            MachineClass::ZeroTurn => new ZeroTurn,
-            MachineClass::RiderMower => new RiderMower,
-            MachineClass::FrontMower => new FrontMower,
-            MachineClass::UtilityVehicle => new UtilityVehicle,
-            MachineClass::AllTerrainVehicle => new AllTerrainVehicle,
-            MachineClass::SmallTruck => new SmallTruck,
-            MachineClass::PetrolCart => new PetrolCart,
-            MachineClass::ElectricCart => new ElectricCart,
-            MachineClass::Generator => new Generator,
-            MachineClass::Aerator => new Aerator,
-            MachineClass::Crawler => new Crawler,
-        };
-    }
 
     /** @return array<string, StarterSpot> by key, in walking order */
     final public function spots(): array

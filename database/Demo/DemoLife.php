@@ -9,7 +9,7 @@ use Core\Machine\MachineClass;
 use Core\Machine\Subject;
 use Core\Schedule\SeverityMark;
 use Core\Schedule\SeverityTable;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use Core\Starter\StarterRule;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -75,7 +75,7 @@ final class DemoLife
     /** @return list<StarterRule> */
     public function rules(): array
     {
-        return $this->rules ??= Starter::for($this->machine->class)->rulebooks()[0]->rules;
+        return $this->rules ??= Starters::for($this->machine->class)->rulebooks()[0]->rules;
     }
 
     /** @return array{at: CarbonImmutable, hours: float|null, km: float|null, by: string}|null */
@@ -114,7 +114,7 @@ final class DemoLife
     /** @return list<Subject> */
     private function subjects(StarterRule $rule): array
     {
-        $spots = Starter::for($this->machine->class)->spots();
+        $spots = Starters::for($this->machine->class)->spots();
 
         return $rule->spots === []
             ? [Subject::Grease]

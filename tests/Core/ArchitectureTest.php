@@ -4,6 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Auth\User;
+use PhpParser\Node\Name\FullyQualified;
+use PhpParser\Node\Stmt\Class_;
+use PhpParser\Node\Stmt\ClassLike;
+use PhpParser\NodeFinder;
+use PhpParser\NodeTraverser;
+use PhpParser\NodeVisitor\NameResolver;
+use PhpParser\ParserFactory;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -108,6 +117,62 @@ final class ArchitectureTest extends TestCase
         }
 
         self::assertSame([], $upwards);
+    }
+
+    /**
+     * Two models that are each other's relation are one line in the drawing of the tables, told from both its ends: such
+     * an arrow does not count.
+     */
+    #[TestWith(['core'])]
+    #[TestWith(['app'])]
+    public function test_no_two_files_know_each_other_not_even_by_way_of_others(string $room): void
+    {
+        $knows = self::knownBy($room);
+        $circles = [];
+        $state = [];
+        $walk = function (string $class, array $way) use (&$walk, &$state, &$circles, $knows): void {
+            $state[$class] = 'open';
+            foreach ($knows[$class] as $known) {
+                if (($state[$known] ?? '') === 'open') {
+                    $circles[] = implode(' → ', [...array_slice([...$way, $class], (int) array_search($known, [...$way, $class], true)), $known]);
+                } elseif (! isset($state[$known])) {
+                    $walk($known, [...$way, $class]);
+                }
+            }
+            $state[$class] = 'done';
+        };
+        foreach (array_keys($knows) as $class) {
+            isset($state[$class]) || $walk($class, []);
+        }
+
+        self::assertSame([], $circles);
+    }
+
+    /** @return array<string, list<string>> by class, the others of its room that its code names */
+    private static function knownBy(string $room): array
+    {
+        $parser = (new ParserFactory)->createForHostVersion();
+        $named = $models = [];
+        foreach (self::files($room, 'php') as $file) {
+            $resolver = new NodeTraverser(new NameResolver);
+            $nodes = $resolver->traverse($parser->parse((string) file_get_contents($file)) ?? []);
+            $finder = new NodeFinder;
+            foreach ($finder->findInstanceOf($nodes, ClassLike::class) as $class) {
+                $name = (string) $class->namespacedName;
+                $named[$name] = array_map(strval(...), $finder->findInstanceOf([$class], FullyQualified::class));
+                $parent = $class instanceof Class_ ? (string) $class->extends : '';
+                $models[$name] = in_array($parent, [Model::class, User::class], true);
+            }
+        }
+        $knows = [];
+        foreach ($named as $class => $names) {
+            $knows[$class] = array_values(array_unique(array_filter(
+                $names,
+                fn (string $name): bool => isset($named[$name]) && $name !== $class && ! ($models[$class] && $models[$name]),
+            )));
+        }
+
+        return $knows;
     }
 
     /** Whoever is read first knows no more than he must. */

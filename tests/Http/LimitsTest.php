@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Contract\FaultReport;
-use App\Contract\Problem;
+use App\Contract\ProblemOf;
 use App\Contract\Unavailable;
 use App\Logbook\Acts\Act;
 use App\People\Role;
@@ -304,7 +304,7 @@ final class LimitsTest extends TestCase
             [$of(1021, 'Disk full'), 'no room left'],
             [$of(1114, 'The table is full'), 'no room left'],
         ] as [$thrown, $says]) {
-            $answer = Problem::from($thrown)->toResponse(request());
+            $answer = ProblemOf::thrown($thrown)->toResponse(request());
             self::assertSame(
                 [503, '5', 'application/problem+json'],
                 [$answer->getStatusCode(), $answer->headers->get('Retry-After'), $answer->headers->get('Content-Type')],

@@ -7,7 +7,7 @@ namespace Tests\Http;
 use App\Logbook\Photo;
 use App\People\Role;
 use Core\Machine\MachineClass;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 
 /** The plate of a machine, and what is known of one spot. */
 final class PlateTest extends WalkTestCase
@@ -62,7 +62,7 @@ final class PlateTest extends WalkTestCase
                 'rules' => [],
             ]);
             $spots = $this->getJson("/api/machines/{$machine}/plate")->assertOk()->json('spots');
-            self::assertSame(array_keys(Starter::for($class)->spots()), array_column($spots, 'key'), $class->value);
+            self::assertSame(array_keys(Starters::for($class)->spots()), array_column($spots, 'key'), $class->value);
             foreach ($spots as $spot) {
                 self::assertSame([max(0, min(100, $spot['x'])), max(0, min(100, $spot['y']))], [$spot['x'], $spot['y']]);
             }

@@ -13,7 +13,7 @@ use App\Upkeep\Backup\SecondFolder;
 use App\Upkeep\Backup\Unusable;
 use App\Upkeep\Night\DoNightWork;
 use App\Upkeep\Night\NightRun;
-use App\Upkeep\Night\NightWorks;
+use App\Upkeep\Night\NightWatch;
 use App\Yard\YardLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Bus;
@@ -225,7 +225,7 @@ final class UpkeepTest extends TestCase
     private function handedOver(): array
     {
         Bus::fake();
-        (new NightWorks)();
+        (new NightWatch)();
 
         return Bus::dispatched(DoNightWork::class)->map(fn (DoNightWork $work): string => $work->uniqueId())->values()->all();
     }

@@ -13,6 +13,9 @@ use Illuminate\Support\Facades\File;
  */
 final class Archive
 {
+    /** The folder of the photographs within it. */
+    public const PHOTOS = 'photos';
+
     private const BLOCK = 512;
 
     private const PIECE = 1 << 20;
@@ -52,7 +55,7 @@ final class Archive
         $this->write($name, $size);
         $manifest = Manifest::read($this->folder);
         $this->refuseWithoutRoom($manifest);
-        File::ensureDirectoryExists("{$this->folder}/".BackupFile::PHOTOS, 0700);
+        File::ensureDirectoryExists("{$this->folder}/".self::PHOTOS, 0700);
         $left = $manifest->files;
         while (($next = $this->next()) !== null) {
             [$name, $size] = $next;

@@ -74,9 +74,9 @@ final readonly class BackUp
             }
         }
         // A photograph is written before its row and never changed: all that the snapshot names are there by now.
-        File::ensureDirectoryExists("{$folder}/".BackupFile::PHOTOS, 0700);
+        File::ensureDirectoryExists("{$folder}/".Archive::PHOTOS, 0700);
         if (is_dir(storage_path('photos'))) {
-            Programs::run('cp', ['--recursive', '--link', storage_path('photos').'/.', "{$folder}/".BackupFile::PHOTOS]);
+            Programs::run('cp', ['--recursive', '--link', storage_path('photos').'/.', "{$folder}/".Archive::PHOTOS]);
         }
         $manifest = new Manifest(
             $madeAt,

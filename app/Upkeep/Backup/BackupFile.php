@@ -12,8 +12,6 @@ final class BackupFile
 {
     public const STATEMENTS = 'database.sql';
 
-    public const PHOTOS = 'photos';
-
     public const KEYS = 'keys';
 
     /** Packs a folder into a file, sealed where there is a passphrase. A file that is there is whole. */
@@ -21,7 +19,7 @@ final class BackupFile
     {
         $parts = ["{$file}.part", "{$file}.sealed.part"];
         try {
-            Programs::run('tar', ['--create', '--gzip', "--file={$parts[0]}", "--directory={$folder}", Manifest::FILE, self::STATEMENTS, self::KEYS, self::PHOTOS]);
+            Programs::run('tar', ['--create', '--gzip', "--file={$parts[0]}", "--directory={$folder}", Manifest::FILE, self::STATEMENTS, self::KEYS, Archive::PHOTOS]);
             if ($passphrase !== null) {
                 Seal::put($parts[0], $parts[1], $passphrase);
                 rename($parts[1], $parts[0]);

@@ -40,7 +40,7 @@ final class PutBack
         } finally {
             $server->end();
         }
-        rename("{$folder}/unpacked/".BackupFile::PHOTOS, "{$folder}/photos");
+        rename("{$folder}/unpacked/".Archive::PHOTOS, "{$folder}/photos");
         rename("{$folder}/unpacked/".BackupFile::KEYS, "{$folder}/keys");
         File::deleteDirectory("{$folder}/unpacked");
 

@@ -14,7 +14,7 @@ use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use Core\Starter\StarterRule;
 use Core\Starter\StarterRulebook;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -103,7 +103,7 @@ final class ChartGridTest extends TestCase
     public static function starters(): iterable
     {
         foreach (MachineClass::cases() as $class) {
-            foreach (Starter::for($class)->rulebooks() as $rulebook) {
+            foreach (Starters::for($class)->rulebooks() as $rulebook) {
                 yield "{$class->value}, {$rulebook->name}" => [$rulebook, $class->usualMeters()[0]];
             }
         }

@@ -18,7 +18,7 @@ use Core\Machine\Spot;
 use Core\Machine\SpotKind;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use Core\Starter\StarterSpot;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -181,7 +181,7 @@ final class CapacitiesTest extends TestCase
         return array_values(array_filter(
             array_map(
                 fn (StarterSpot $spot): Spot => $spot->spot,
-                array_values(Starter::for(MachineClass::Tractor)->spots()),
+                array_values(Starters::for(MachineClass::Tractor)->spots()),
             ),
             fn (Spot $spot): bool => $spot->kind === SpotKind::Compartment,
         ));

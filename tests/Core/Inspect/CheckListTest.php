@@ -17,7 +17,7 @@ use Core\Machine\MachineClass;
 use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Schedule\YearWindow;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use PHPUnit\Framework\TestCase;
 
 final class CheckListTest extends TestCase
@@ -26,7 +26,7 @@ final class CheckListTest extends TestCase
     {
         $day = new \DateTimeImmutable('2026-11-20');
         foreach (MachineClass::cases() as $class) {
-            $sheet = Starter::for($class)->checkList();
+            $sheet = Starters::for($class)->checkList();
             foreach (RoundKind::ofChecks() as $round) {
                 self::assertNotEmpty($sheet->ofRound($round, $day), "{$class->value} {$round->value}");
             }
@@ -47,7 +47,7 @@ final class CheckListTest extends TestCase
     public function test_every_starting_limit_can_be_measured_against(): void
     {
         foreach (MachineClass::cases() as $class) {
-            foreach (Starter::for($class)->checkList()->checks as $check) {
+            foreach (Starters::for($class)->checkList()->checks as $check) {
                 try {
                     $check->measurement?->instrument()
                         ->judge(
@@ -72,7 +72,7 @@ final class CheckListTest extends TestCase
         foreach (['seat_switch', 'leaks', 'brakes', 'front_boots', 'chute'] as $key) {
             $sheets = array_filter(
                 array_map(
-                    fn (MachineClass $class): ?Check => Starter::for($class)->checkList()->find($key),
+                    fn (MachineClass $class): ?Check => Starters::for($class)->checkList()->find($key),
                     MachineClass::cases(),
                 ),
             );
@@ -85,7 +85,7 @@ final class CheckListTest extends TestCase
 
     public function test_the_machines_limit_wins_over_the_classs_and_that_over_common_practice(): void
     {
-        $sheet = Starter::for(MachineClass::Tractor)->checkList()->changed(
+        $sheet = Starters::for(MachineClass::Tractor)->checkList()->changed(
             [new CheckChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])],
             LimitSource::MachineClass,
         );

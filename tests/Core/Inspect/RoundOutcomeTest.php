@@ -9,7 +9,7 @@ use Core\Inspect\Degree;
 use Core\Inspect\RoundOutcome;
 use Core\Machine\MachineClass;
 use Core\Machine\Verdict;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -55,7 +55,7 @@ final class RoundOutcomeTest extends TestCase
     public function test_no_class_is_fit_with_a_decisive_check_left_out(): void
     {
         foreach (MachineClass::cases() as $class) {
-            $checks = Starter::for($class)->checkList()->checks;
+            $checks = Starters::for($class)->checkList()->checks;
             $all = array_fill_keys(array_column($checks, 'key'), Verdict::Fit);
             self::assertSame(Verdict::Fit, RoundOutcome::of($checks, $all)->verdict, $class->value);
             foreach ($checks as $check) {

@@ -7,7 +7,7 @@ namespace Tests\Core\Inspect;
 use Core\Inspect\Symptom;
 use Core\Machine\MachineClass;
 use Core\Machine\Spot;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use Core\Starter\StarterSpot;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -63,7 +63,7 @@ final class SymptomTest extends TestCase
     /** @return list<string> */
     private static function pointed(Symptom $symptom, MachineClass $class): array
     {
-        $spots = array_map(fn (StarterSpot $spot): Spot => $spot->spot, array_values(Starter::for($class)->spots()));
+        $spots = array_map(fn (StarterSpot $spot): Spot => $spot->spot, array_values(Starters::for($class)->spots()));
 
         return array_map(fn (Spot $spot): string => $spot->key, $symptom->among($spots));
     }

@@ -11,7 +11,7 @@ use Core\Machine\SpotWords;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Machine\TaskName;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -92,7 +92,7 @@ final class SpotWordsTest extends TestCase
     {
         $found = $all = 0;
         foreach (MachineClass::cases() as $class) {
-            foreach (Starter::for($class)->rulebooks() as $rulebook) {
+            foreach (Starters::for($class)->rulebooks() as $rulebook) {
                 foreach (array_filter($rulebook->rules, fn ($rule): bool => $rule->spots !== []) as $rule) {
                     $all++;
                     $found += array_intersect(
@@ -124,6 +124,6 @@ final class SpotWordsTest extends TestCase
     /** @return list<Spot> */
     private static function spots(MachineClass $class): array
     {
-        return array_values(array_map(fn ($starter): Spot => $starter->spot, Starter::for($class)->spots()));
+        return array_values(array_map(fn ($starter): Spot => $starter->spot, Starters::for($class)->spots()));
     }
 }

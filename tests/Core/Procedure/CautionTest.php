@@ -9,7 +9,7 @@ use Core\Machine\Spot;
 use Core\Machine\TaskKind;
 use Core\Procedure\Caution;
 use Core\Procedure\Cautions;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -83,7 +83,7 @@ final class CautionTest extends TestCase
     public function test_no_starter_task_is_told_the_same_thing_twice(): void
     {
         foreach (MachineClass::cases() as $class) {
-            foreach (Starter::for($class)->rulebooks() as $rulebook) {
+            foreach (Starters::for($class)->rulebooks() as $rulebook) {
                 foreach ($rulebook->rules as $rule) {
                     $cautions = self::cautions($class, $rule->kind, $rule->spots);
                     self::assertSame($cautions, array_unique($cautions), $rule->task);
@@ -98,7 +98,7 @@ final class CautionTest extends TestCase
      */
     private static function cautions(MachineClass $class, TaskKind $kind, array $spots): array
     {
-        $known = Starter::for($class)->spots();
+        $known = Starters::for($class)->spots();
 
         return array_map(
             fn (Caution $caution): string => $caution->says(),

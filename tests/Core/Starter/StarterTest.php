@@ -9,7 +9,7 @@ use Core\Machine\OpeningRole;
 use Core\Machine\Spot;
 use Core\Machine\SpotKind;
 use Core\Machine\TaskKind;
-use Core\Starter\Starter;
+use Core\Starter\Starters;
 use Core\Starter\StarterRule;
 use Core\Starter\StarterSpot;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -32,7 +32,7 @@ final class StarterTest extends TestCase
     #[DataProvider('classes')]
     public function test_every_task_and_every_check_is_at_a_spot_of_its_class(MachineClass $class): void
     {
-        $starter = Starter::for($class);
+        $starter = Starters::for($class);
         $spots = $starter->spots();
         foreach ($starter->checkList()->checks as $check) {
             self::assertArrayHasKey($check->spot, $spots, $check->key);
@@ -61,7 +61,7 @@ final class StarterTest extends TestCase
     #[DataProvider('classes')]
     public function test_every_compartment_can_be_filled_emptied_and_read(MachineClass $class): void
     {
-        $spots = array_map(fn (StarterSpot $spot): Spot => $spot->spot, Starter::for($class)->spots());
+        $spots = array_map(fn (StarterSpot $spot): Spot => $spot->spot, Starters::for($class)->spots());
         foreach (array_filter($spots, fn (Spot $spot): bool => $spot->kind === SpotKind::Compartment) as $compartment) {
             $roles = array_column(
                 array_filter(
@@ -82,7 +82,7 @@ final class StarterTest extends TestCase
     #[DataProvider('classes')]
     public function test_spots_stand_on_the_plate_belong_to_compartments_and_points_keep_their_limits(MachineClass $class): void
     {
-        $spots = Starter::for($class)->spots();
+        $spots = Starters::for($class)->spots();
         foreach ($spots as $key => $starter) {
             self::assertSame($key, $starter->spot->key);
             self::assertMatchesRegularExpression('/^[a-z][a-z0-9_]{1,39}$/', $key);
@@ -105,7 +105,7 @@ final class StarterTest extends TestCase
     {
         $count = fn (MachineClass $class): int => count(
             array_filter(
-                Starter::for($class)->spots(),
+                Starters::for($class)->spots(),
                 fn (StarterSpot $spot): bool => $spot->spot->kind === SpotKind::Compartment,
             ),
         );
@@ -120,7 +120,7 @@ final class StarterTest extends TestCase
     #[DataProvider('partsThatAreForgotten')]
     public function test_what_is_forgotten_on_such_machines_has_its_spot(MachineClass $class, string ...$keys): void
     {
-        self::assertSame([], array_diff($keys, array_keys(Starter::for($class)->spots())));
+        self::assertSame([], array_diff($keys, array_keys(Starters::for($class)->spots())));
     }
 
     /** @return iterable<string, array<mixed>> */
@@ -172,7 +172,7 @@ final class StarterTest extends TestCase
     public function test_rulebooks_and_walks_hold_what_they_used_to_lack(): void
     {
         $spots = fn (MachineClass $class): array => array_merge(
-            ...array_map(fn (StarterRule $rule): array => $rule->spots, Starter::for($class)->rulebooks()[0]->rules),
+            ...array_map(fn (StarterRule $rule): array => $rule->spots, Starters::for($class)->rulebooks()[0]->rules),
         );
 
         self::assertContains('rear_gear_case', $spots(MachineClass::AllTerrainVehicle));
@@ -183,7 +183,7 @@ final class StarterTest extends TestCase
             self::assertContains('blades', $spots($mower));
         }
         foreach (MachineClass::cases() as $class) {
-            $pressure = Starter::for($class)->checkList()->find('tyre_pressure')?->limits;
+            $pressure = Starters::for($class)->checkList()->find('tyre_pressure')?->limits;
             self::assertTrue($pressure === null || $pressure['front'] !== $pressure['rear'], $class->value);
         }
     }
@@ -191,7 +191,7 @@ final class StarterTest extends TestCase
     /** Mistake 37: points behind plates are joined to the job that opens the way. */
     public function test_a_point_that_another_job_opens_the_way_to_goes_with_it(): void
     {
-        $rules = Starter::for(MachineClass::ZeroTurn)->rulebooks()[0]->rules;
+        $rules = Starters::for(MachineClass::ZeroTurn)->rulebooks()[0]->rules;
         $clutch = array_values(
             array_filter($rules, fn (StarterRule $rule): bool => $rule->spots === ['blade_clutch']),
         )[0];
