@@ -8,12 +8,16 @@ test_command() {
             ensure_php_packages
             run_suites core "${@:2}"
             ;;
+        tools)
+            ensure_everything browser
+            suite_tools
+            ;;
         faults)
             ensure_everything browser
             php -d memory_limit=1G vendor/bin/phpunit --testsuite faults "${@:2}"
             ;;
         http | browser | all | long) on_throwaway_server "suite_$suite" "${@:2}" ;;
-        *) fail "There is no suite \"$suite\". There are core, http, browser, long and faults." ;;
+        *) fail "There is no suite \"$suite\". There are tools, core, http, browser, long and faults." ;;
     esac
 }
 
@@ -30,10 +34,20 @@ suite_http() { run_suites http "$@"; }
 suite_browser() { run_suites browser "$@"; }
 suite_all() {
     php script/pin_packages.php --check || fail 'Other packages are installed than are listed. Install what is listed, or list what is meant: php script/pin_packages.php'
+    suite_tools
     local code=0
     run_suites core,http,browser "$@" || code=$?
     tell_known_holes
     return $code
+}
+
+# What machines find before anything runs: types, and the one way in which the code is written.
+suite_tools() {
+    say 'Held by tools: phpstan, Pint, TypeScript, Biome'
+    php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress --no-ansi --configuration phpstan.core.neon
+    php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress --no-ansi --configuration phpstan.neon
+    vendor/bin/pint --test >"$ROOT/var/pint.log" 2>&1 || { cat "$ROOT/var/pint.log" >&2; fail 'Some of it is written otherwise than Pint writes it: vendor/bin/pint.'; }
+    npm run --silent check
 }
 
 # What is drawn by seed is drawn ten times as often.

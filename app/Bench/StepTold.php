@@ -48,6 +48,12 @@ final class StepTold extends Model
         return $this->belongsTo(Person::class);
     }
 
+    /** What was entered in one of its fields; empty where nothing was. */
+    public function said(string $field): string
+    {
+        return (string) ($this->said[$field] ?? '');
+    }
+
     /** @return array<string, mixed> as the contract's `StepTold` */
     public function toRecord(): array
     {

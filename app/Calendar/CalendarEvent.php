@@ -71,7 +71,7 @@ final class CalendarEvent extends Model
                 ->lazyById(self::MACHINES_AT_ONCE);
             foreach ($all->chunk(self::MACHINES_AT_ONCE) as $machines) {
                 $known = self::query()->whereIn('machine_id', $machines->pluck('id'))->get()->groupBy('machine_id');
-                foreach (Reckoning::ofAll($machines->all(), $yard) as $id => $reckoning) {
+                foreach (Reckoning::ofAll(array_values($machines->all()), $yard) as $id => $reckoning) {
                     self::follow($reckoning, $known[$id] ?? new Collection);
                 }
             }

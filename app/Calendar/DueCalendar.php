@@ -26,7 +26,7 @@ final class DueCalendar
 
     private static function add(VCalendar $calendar, CalendarEvent $event, int $remindDays): void
     {
-        $written = $calendar->add('VEVENT', [
+        $written = $calendar->createComponent('VEVENT', [
             'UID' => "due-{$event->id}@".self::domain(),
             'DTSTAMP' => $event->changed_at->utc()->toDateTimeImmutable(),
             'SEQUENCE' => $event->sequence,
@@ -35,6 +35,7 @@ final class DueCalendar
             'STATUS' => $event->cancelled_at === null ? 'CONFIRMED' : 'CANCELLED',
             'TRANSP' => 'TRANSPARENT',
         ]);
+        $calendar->add($written);
         $written->add('DTSTART', $event->day->format('Ymd'), ['VALUE' => 'DATE']);
         if ($event->cancelled_at === null) {
             $written->add(

@@ -47,7 +47,10 @@ final readonly class Cursor
     /** @return CursorPaginator<int, mixed> */
     public function page(Builder|Relation $list): CursorPaginator
     {
-        return $list->cursorPaginate($this->size, cursor: $this->place);
+        $page = $list->cursorPaginate($this->size, cursor: $this->place);
+        assert($page instanceof CursorPaginator);
+
+        return $page;
     }
 
     /**

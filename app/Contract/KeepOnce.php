@@ -60,8 +60,8 @@ final class KeepOnce
 
                 return $response;
             }, attempts: self::ATTEMPTS);
-        } catch (RolledBack) {
-            return $response;
+        } catch (RolledBack $thrown) {
+            return $response ?? throw $thrown;
         }
     }
 
@@ -76,7 +76,7 @@ final class KeepOnce
             return;
         }
         app()->forgetScopedInstances();
-        $route = request()->route();
+        $route = request()->route() ?? throw $thrown;
         foreach ($route->parameters() as $name => $bound) {
             $route->setParameter($name, $bound instanceof Model ? $bound->fresh() ?? $bound : $bound);
         }

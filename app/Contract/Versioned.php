@@ -14,14 +14,14 @@ use Illuminate\Http\Request;
  *
  * @property int $version
  *
- * @mixin Model
+ * @phpstan-require-extends Model
  */
 trait Versioned
 {
     /**
      * Locks the record and changes it if the request saw its present version.
      *
-     * @param  \Closure(static): void  $change
+     * @param  \Closure(static): mixed  $change
      * @param  \Closure(static): array<string, mixed>  $shape  how the record is shown to one who came too late
      */
     public function changeAsSeen(Request $request, \Closure $change, \Closure $shape): static
@@ -39,7 +39,7 @@ trait Versioned
         }
 
         return $this->getConnection()->transaction(function () use ($seen, $change, $shape): static {
-            $current = static::query()->lockForUpdate()->findOrFail($this->getKey());
+            $current = static::query()->lockForUpdate()->whereKey($this->getKey())->firstOrFail();
             if (trim($seen, '"W/ ') !== (string) $current->version) {
                 throw new Refusal(new Problem(
                     412,

@@ -153,6 +153,12 @@ final class Entry extends Model
         )->setRelation('machine', $machine)->setRelation('person', $circumstances->by);
     }
 
+    /** What this kind of entry says of its own. */
+    public function says(string $what): string
+    {
+        return (string) ($this->detail[$what] ?? '');
+    }
+
     public function isStruck(): bool
     {
         return $this->struck_at !== null;

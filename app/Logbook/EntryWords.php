@@ -38,11 +38,11 @@ final class EntryWords
             EntryKind::ToppedUp, EntryKind::Fluid => ucfirst($entry->acts->map(self::doneAt(...))->implode('. ')),
             EntryKind::Mended => 'Put right: '.$entry->acts->pluck('title')->implode(', '),
             EntryKind::Accepted => 'Accepted as it is: '.$entry->acts->map(self::found(...))->implode(', '),
-            EntryKind::ReminderSet => "The machine's own reminder set to {$entry->detail['set']} at "
-                ."{$entry->detail['shown']} {$entry->detail['unit']}",
-            EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->detail['why']}",
-            EntryKind::Bought, EntryKind::Counted, EntryKind::Collected, EntryKind::Gathered => $entry->detail['words'],
-            EntryKind::Answered => "Right so: {$entry->detail['asks']}",
+            EntryKind::ReminderSet => "The machine's own reminder set to {$entry->says('set')} at "
+                ."{$entry->says('shown')} {$entry->says('unit')}",
+            EntryKind::MeterDoubted => "Does its meter tell the truth? {$entry->says('why')}",
+            EntryKind::Bought, EntryKind::Counted, EntryKind::Collected, EntryKind::Gathered => $entry->says('words'),
+            EntryKind::Answered => "Right so: {$entry->says('asks')}",
             EntryKind::Remark => 'Remark',
         };
     }
@@ -69,8 +69,9 @@ final class EntryWords
 
     private static function service(Entry $entry): string
     {
-        [$mended, $done] = $entry->acts->reject(self::isTrifle(...))
-            ->partition(fn (Act $act): bool => $act->outcome === Outcome::PutRight);
+        $told = $entry->acts->reject(self::isTrifle(...));
+        $isMended = fn (Act $act): bool => $act->outcome === Outcome::PutRight;
+        [$mended, $done] = [$told->filter($isMended), $told->reject($isMended)];
         $words = $done->groupBy(
             fn (Act $act): string => $act->task_id === null ? "act {$act->id}" : "task {$act->task_id}",
         )

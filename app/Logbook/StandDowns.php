@@ -55,7 +55,7 @@ final readonly class StandDowns
     /** @return Collection<int, Entry> the stand-downs that nobody has lifted, the first one first */
     public function standing(): Collection
     {
-        return collect($this->words->standing())->map(fn (SafetyWord $word): Entry => $this->entries[$word->id]);
+        return collect($this->words->standing())->map(fn (SafetyWord $word): ?Entry => $this->entries[$word->id] ?? null)->filter();
     }
 
     public function find(string $uuid): ?Entry

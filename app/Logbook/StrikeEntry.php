@@ -46,9 +46,10 @@ final readonly class StrikeEntry
         $strike = ['struck_at' => now(), 'struck_by_id' => $by->id, 'struck_because' => $because];
         StandDowns::saidIn($entry)->update($strike);
         $entry->update($strike);
-        if ($entry->machine !== null) {
-            $this->strikeActs($entry->machine, $entry);
-            $this->strikeReadings($entry->machine, $entry);
+        $machine = $entry->machine;
+        if ($machine !== null) {
+            $this->strikeActs($machine, $entry);
+            $this->strikeReadings($machine, $entry);
         }
     }
 

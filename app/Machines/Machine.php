@@ -48,6 +48,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $facts_version of everything its standing follows from
  * @property-read Collection<int, Meter> $meters
  * @property-read Collection<int, Spot> $spots
+ *
+ * What the rulebook, which lies above, ties to it:
+ * @property-read Collection<int, \App\Rulebook\Rule> $rules that are not retired
+ * @property-read \App\Rulebook\SharedRulebook|null $sharedRulebook
+ *
+ * @method HasMany<\App\Rulebook\Rule, $this> rules()
+ * @method \Illuminate\Database\Eloquent\Relations\BelongsTo<\App\Rulebook\SharedRulebook, $this> sharedRulebook()
  */
 final class Machine extends Model
 {
@@ -123,12 +130,12 @@ final class Machine extends Model
     /** @return list<Meter> the meter of each kind that is fitted now, the one the machine is kept by first */
     public function currentMeters(): array
     {
-        return $this->meters->groupBy(
-            fn (Meter $meter): string => $meter->unit->isDistance() ? 'distance' : 'hours',
-        )->map
-            ->last()
-            ->values()
-            ->all();
+        $fitted = [];
+        foreach ($this->meters as $meter) {
+            $fitted[$meter->unit->isDistance() ? 'distance' : 'hours'] = $meter;
+        }
+
+        return array_values($fitted);
     }
 
     /** @return Collection<int, Meter> every hour meter, or every odometer, that it ever had */

@@ -69,7 +69,7 @@ final class SpotController
             'tasks.*.words' => ['present', 'nullable', 'string', 'max:200'],
             'tasks.*.kind' => ['required', Rule::enum(TaskKind::class)],
         ]);
-        $spots = $machine->spots->map(fn (Spot $spot): CoreSpot => $spot->toCore())->all();
+        $spots = array_values($machine->spots->map(fn (Spot $spot): CoreSpot => $spot->toCore())->all());
 
         return new JsonResponse(
             [

@@ -31,7 +31,7 @@ final readonly class NoteController
             $person,
             Device::of($request),
             new NoteClock($request->validated('sent_at')),
-            $request->has('attended') ? array_map(strtolower(...), $request->validated('attended')) : null,
+            $request->has('attended') ? array_values(array_map(strtolower(...), $request->validated('attended'))) : null,
         );
 
         return new JsonResponse(['results' => ($this->writeNotes)(

@@ -57,7 +57,7 @@ final readonly class WriteNotes
      * Within a transaction of the caller.
      *
      * @param  list<array<string, mixed>>  $notes  as the contract's `Note`
-     * @return list<array{id: string, status: string, problem?: array<string, mixed>}>
+     * @return list<array<string, mixed>> as the contract's `NoteResult`
      */
     public function __invoke(Sending $sending, array $notes): array
     {
@@ -98,7 +98,7 @@ final readonly class WriteNotes
     }
 
     /** @return array<string, mixed> */
-    private function again(object $sent, string $fingerprint): array
+    private function again(\stdClass $sent, string $fingerprint): array
     {
         return $sent->fingerprint === $fingerprint
             ? ['status' => 'already', ...(array) json_decode($sent->result, flags: JSON_THROW_ON_ERROR)]

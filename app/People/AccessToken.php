@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Laravel\Sanctum\PersonalAccessToken;
 
-/** A personal token. When it was last used is written to the minute, not at every request. */
+/**
+ * A personal token. When it was last used is written to the minute, not at every request.
+ *
+ * @property list<string> $abilities
+ * @property CarbonImmutable|null $expires_at
+ * @property CarbonImmutable|null $created_at
+ * @property CarbonImmutable|null $last_used_at
+ */
 final class AccessToken extends PersonalAccessToken
 {
     /** A token lets in as long as its owner may come in themselves, and nothing has ended all that let them in. */

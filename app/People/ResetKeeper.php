@@ -17,7 +17,8 @@ final class ResetKeeper extends Command
 
     public function handle(): int
     {
-        $named = $this->argument('name');
+        $given = $this->argument('name');
+        $named = is_string($given) ? $given : null;
         $password = Str::password(14, symbols: false);
         $keeper = DB::transaction(function () use ($named, $password): ?Person {
             $found = $named === null

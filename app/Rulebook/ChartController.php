@@ -126,7 +126,7 @@ final readonly class ChartController
     private function ruleOf(array $row, Collection $known, string $path): ?Rule
     {
         if (isset($row['rule_id'])) {
-            return $known->find($row['rule_id'])
+            return $known->find((int) $row['rule_id'])
                 ?? throw Refusal::field("{$path}rule_id", 'This rule is not in the rulebook.');
         }
 

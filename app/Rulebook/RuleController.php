@@ -77,7 +77,7 @@ final readonly class RuleController
         ]);
         $machine = $rule->machine->load('meters');
         $reckoning = Reckoning::of($machine, $this->yard);
-        $facts = $reckoning->facts[(string) $rule->id];
+        $facts = $reckoning->facts[$rule->id];
         $held = $reckoning->standings[$rule->id]->standing->rule;
         $done = $given === [] ? [] : [$this->pointOf($machine, $reckoning->now(), $given)];
         $unit = $machine->distanceUnit();
@@ -90,7 +90,7 @@ final readonly class RuleController
         ], Consequence::ofBoth(
             $held,
             $facts->start,
-            [...$facts->done, ...$done],
+            array_values([...$facts->done, ...$done]),
             $done[0] ?? $reckoning->now(),
             $facts->skipped,
         ))]);

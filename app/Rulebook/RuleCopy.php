@@ -102,7 +102,7 @@ final readonly class RuleCopy
                 );
             $task = $rule->exists ? $rule->task : new Task(['machine_id' => $machine->id]);
             $task->fill(['name' => $copy['task'], 'kind' => $copy['kind'], 'check_key' => $copy['check']])->save();
-            $task->doAt(array_map(fn (array $spot): int => $spots[$spot['key']]->id, $copy['spots']));
+            $task->doAt(array_values(array_map(fn (array $spot): int => $spots->firstOrFail('key', $spot['key'])->id, $copy['spots'])));
             $rule->fill([
                 ...array_intersect_key(
                     $copy,

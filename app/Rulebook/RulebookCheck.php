@@ -46,7 +46,7 @@ final readonly class RulebookCheck
         }
         $lines = $others->map(fn (Rule $other): RulebookLine => $other->toLine())->all();
         try {
-            new Rulebook($rule->retired ? $lines : [...$lines, $rule->toLine()]);
+            new Rulebook(array_values($rule->retired ? $lines : [...$lines, $rule->toLine()]));
         } catch (ComesRound) {
             throw Refusal::field("{$path}goes_with", 'These two would each wait for the other.');
         } catch (NeverDue $refused) {

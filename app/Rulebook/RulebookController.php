@@ -34,7 +34,7 @@ final readonly class RulebookController
     {
         $given = $request->validated();
         $machine = Machine::lockForWriting($machine->id);
-        $from = Machine::query()->with('rules')->findOrFail($given['from']);
+        $from = Machine::query()->with('rules')->findOrFail((int) $given['from']);
         $this->ruleCopy->write($machine, RuleCopy::ofAll($from), follow: false, addSpots: $given['add_spots'] ?? false);
 
         return $this->changed($machine, "Copied from {$from->name}.", $request);
@@ -62,7 +62,7 @@ final readonly class RulebookController
     {
         $given = $request->validated();
         $machine = Machine::lockForWriting($machine->id);
-        $shared = SharedRulebook::query()->findOrFail($given['rulebook']);
+        $shared = SharedRulebook::query()->findOrFail((int) $given['rulebook']);
         $machine->rules()->update(['shared_key' => null]);
         $this->ruleCopy->write(
             $machine->unsetRelation('rules'),

@@ -57,13 +57,13 @@ final class Task extends Model
             ->all();
     }
 
-    /** @param  list<int>  $spotIds */
+    /** @param  array<int|string>  $spotIds */
     public function doAt(array $spotIds): void
     {
         $this->spots()->sync(
             collect($spotIds)->unique()
                 ->values()
-                ->mapWithKeys(fn (int $id, int $position): array => [$id => ['position' => $position]])
+                ->mapWithKeys(fn (int|string $id, int $position): array => [$id => ['position' => $position]])
                 ->all(),
         );
         $this->unsetRelation('spots');
@@ -71,8 +71,7 @@ final class Task extends Model
     }
 
     /**
-     * @return array{id: int, name: string, kind: string, spots: list<array{key: string, name: string}>, check:
-     *     string|null, all_points: bool}
+     * @return array<string, mixed> as the contract's `Task`
      */
     public function toRecord(): array
     {

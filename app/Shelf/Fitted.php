@@ -11,12 +11,12 @@ use Illuminate\Support\Facades\DB;
 /** What was fitted or closed at some spots, and how often in a row the old seal was used again. */
 final readonly class Fitted
 {
-    /** @param  Collection<int, Collection<int, object>>  $bySpot  newest first */
+    /** @param  Collection<int, Collection<int, \stdClass>>  $bySpot  newest first */
     private function __construct(private Collection $bySpot)
     {
     }
 
-    /** @param  list<int>  $spots */
+    /** @param  array<int|string>  $spots */
     public static function at(array $spots): self
     {
         return new self(DB::table('acts')->join('fittings', 'fittings.act_id', '=', 'acts.id')
@@ -39,7 +39,7 @@ final readonly class Fitted
     /**
      * At those of some spots alone where a seal was ever used again.
      *
-     * @param  list<int>  $spots
+     * @param  array<int|string>  $spots
      */
     public static function reusedAt(array $spots): self
     {
@@ -49,7 +49,7 @@ final readonly class Fitted
     }
 
     /** The last one of a spot: `happened_at`, `number`, `found`, `seal`, `reused`. */
-    public function last(int $spot): ?object
+    public function last(int $spot): ?\stdClass
     {
         return $this->bySpot->get($spot)?->first();
     }
@@ -57,7 +57,7 @@ final readonly class Fitted
     /** How often in a row, up to now, its old seal was used again. */
     public function timesReused(int $spot): int
     {
-        $since = $this->bySpot->get($spot)?->takeWhile(fn (object $fitting): bool => (bool) $fitting->reused);
+        $since = $this->bySpot->get($spot)?->takeWhile(fn (\stdClass $fitting): bool => (bool) $fitting->reused);
 
         return $since?->count() ?? 0;
     }

@@ -69,7 +69,7 @@ final readonly class LifeShape
             ->pluck('job_id', 'id')->all();
 
         return new self(
-            array_map(fn (object $row): FluidMove => self::move($row, $jobs), $rows),
+            array_map(fn (\stdClass $row): FluidMove => self::move($row, $jobs), $rows),
             $spots->whereIn('id', $places)->keyBy('id'),
             array_column(array_slice($rows, -self::LATELY), 'id'),
             $most,
@@ -108,7 +108,7 @@ final readonly class LifeShape
      * Everything that went in or out, oldest first, and the last level that was read at full since.
      *
      * @param  list<int>  $places
-     * @return list<object>
+     * @return list<\stdClass>
      */
     private static function rows(Spot $compartment, array $places): array
     {
@@ -124,14 +124,14 @@ final readonly class LifeShape
         $full = $acts->where(['spot_id' => $compartment->id, 'kind' => ActKind::Measured, 'outcome' => Outcome::Done])
             ->when($since, fn (Builder $acts, string $since) => $acts->where('happened_at', '>', $since))
             ->whereRaw("json_value(typed, '$.observed') = ?", [LevelMark::Full->value])
-            ->get(['id', 'kind', 'meets', 'happened_at', 'hours', 'entry_id'])
-            ->last();
+            ->get(['id', 'kind', 'meets', 'happened_at', 'hours', 'entry_id'])->all();
+        $full = $full === [] ? null : $full[count($full) - 1];
 
-        return $full === null ? $moved : [...$moved, $full];
+        return array_values($full === null ? $moved : [...$moved, $full]);
     }
 
     /** @param  array<int, string>  $jobs  by entry, where it belongs to one */
-    private static function move(object $row, array $jobs): FluidMove
+    private static function move(\stdClass $row, array $jobs): FluidMove
     {
         $kind = ActKind::from($row->kind);
 
@@ -147,7 +147,7 @@ final readonly class LifeShape
         );
     }
 
-    /** @param  list<object>  $rows */
+    /** @param  list<\stdClass>  $rows */
     private static function lastUnit(array $rows): ?Unit
     {
         foreach (array_reverse($rows) as $row) {
@@ -200,7 +200,7 @@ final readonly class LifeShape
 
         return array_values($acts->map(fn (Act $act): array => [
             'id' => $act->uuid,
-            'spot' => $this->places[$act->spot_id]->key,
+            'spot' => $this->places[$act->spot_id]?->key,
             'title' => $act->title,
             'in_words' => ActWords::of($act),
             'why' => $act->words ?? '',

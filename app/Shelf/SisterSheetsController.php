@@ -50,7 +50,7 @@ final class SisterSheetsController
             ['from' => ['required', 'integer', Rule::notIn([$machine->id])]],
             ['from.not_in' => 'Take another machine than this one.'],
         )['from'];
-        $sister = Machine::query()->find($id) ?? throw Refusal::field('from', 'There is no such machine in this yard.');
+        $sister = Machine::query()->find((int) $id) ?? throw Refusal::field('from', 'There is no such machine in this yard.');
 
         return $sister->class === $machine->class
             ? $sister

@@ -14,8 +14,7 @@ final class SpotHolds
 {
     /**
      * @param  BigDecimal|null  $now  hours run by now
-     * @return
-     *     array{fluid: array<string, mixed>|null, part_place: array<string, mixed>|null, takes: list<array<string, mixed>>}
+     * @return array<string, mixed> `fluid`, `part_place` and `takes` of the contract's `SpotStory`
      */
     public static function of(Spot $spot, Machine $machine, ?BigDecimal $now, CompartmentShape $shape): array
     {

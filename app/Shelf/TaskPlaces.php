@@ -45,7 +45,7 @@ final readonly class TaskPlaces
     }
 
     /**
-     * @param  list<int>  $at  ids of spots
+     * @param  array<int|string>  $at  ids of spots
      * @param  string|null  $topUp  what runs out with the filters and is poured back
      */
     public function work(TaskKind $kind, array $at, ?string $topUp = null): TaskWork

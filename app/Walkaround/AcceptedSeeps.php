@@ -33,7 +33,7 @@ final class AcceptedSeeps
         $before = $topUps->clone()->where('acts.happened_at', '<=', $accepted->happened_at)->max('acts.happened_at');
         $since = $topUps->where('acts.happened_at', '>', $accepted->happened_at)->orderBy('acts.happened_at')
             ->get(['acts.happened_at', 'amount'])
-            ->map(fn (object $row): array => [
+            ->map(fn (\stdClass $row): array => [
                 new \DateTimeImmutable($row->happened_at),
                 Quantity::of($row->amount, Unit::Litre),
             ])->all();

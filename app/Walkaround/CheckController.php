@@ -87,7 +87,7 @@ final readonly class CheckController
             new FactsChanged(
                 $for === LimitSource::Machine->value
                     ? [$machine->id]
-                    : Machine::query()->where('class', $machine->class)->pluck('id')->all(),
+                    : array_values(Machine::query()->where('class', $machine->class)->pluck('id')->map(intval(...))->all()),
             ),
         );
 

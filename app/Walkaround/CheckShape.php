@@ -73,7 +73,11 @@ final class CheckShape
         ];
     }
 
-    /** A thing is entered in the unit that its limit is written in. */
+    /**
+     * A thing is entered in the unit that its limit is written in.
+     *
+     * @param  array<string, mixed>  $limits
+     */
     private static function unit(Ask $ask, array $limits): ?Unit
     {
         $written = $limits[$ask->like ?? $ask->name] ?? null;

@@ -106,21 +106,23 @@ final class Findings
                 : "round {$round}";
             $told[$occasion] = isset($told[$occasion]) ? self::harder($told[$occasion], $act) : $act;
         }
-        $told = (new Acts($told))->loadMissing('person:id,name', 'photos', 'spot')->toBase()
-            ->keyBy(fn (Act $act): string => $act->toSighting()->id);
-        $grown = $told->map(AcceptedSeeps::grown(...))->filter();
-        foreach ($grown as $id => $why) {
-            $told[$id]->words = $why;
+        $bySighting = $grown = [];
+        foreach ((new Acts($told))->loadMissing('person:id,name', 'photos', 'spot') as $act) {
+            $id = $act->toSighting()->id;
+            $bySighting[$id] = $act;
+            $grown[$id] = AcceptedSeeps::grown($act);
+            $act->words = $grown[$id] ?? $act->words;
         }
 
         return array_map(fn (Finding $finding): FindingThread => new FindingThread(
             $finding,
-            array_map(fn (Sighting $sighting): Act => $told[$sighting->id], $finding->sightings),
-            $finding->closedBy === null ? null : $told[$finding->closedBy->id],
+            array_map(fn (Sighting $sighting): Act => $bySighting[$sighting->id], $finding->sightings),
+            $finding->closedBy === null ? null : $bySighting[$finding->closedBy->id],
             $said,
-        ), Finding::ofOneThing(array_values($told->map(
-            fn (Act $act, string $id): Sighting => $act->toSighting($grown->has($id)),
-        )->all())));
+        ), Finding::ofOneThing(array_values(array_map(
+            fn (Act $act): Sighting => $act->toSighting(isset($grown[$act->toSighting()->id])),
+            $bySighting,
+        ))));
     }
 
     /** Of two who looked at one thing, the later where they say the same. */
@@ -160,7 +162,7 @@ final class Findings
                 ],
             )
             ->map(
-                fn (object $row): array => [
+                fn (\stdClass $row): array => [
                     'machine_id' => (int) $row->machine_id,
                     'spot_id' => (int) $row->spot_id,
                     'check' => (string) $row->check_key,
@@ -183,7 +185,7 @@ final class Findings
             ->whereNull('struck_at')
             ->groupBy('spot_id', 'check_key')
             ->get(['spot_id', 'check_key', DB::raw('max(happened_at) as latest')])
-            ->mapWithKeys(fn (object $row): array => ["{$row->spot_id} {$row->check_key}" => (string) $row->latest])
+            ->mapWithKeys(fn (\stdClass $row): array => ["{$row->spot_id} {$row->check_key}" => (string) $row->latest])
             ->all();
     }
 

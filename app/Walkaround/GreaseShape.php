@@ -120,7 +120,7 @@ final class GreaseShape
         $notIn = $refused === null ? null : new \DateTimeImmutable($refused, new \DateTimeZone('UTC'));
         $isOpen = $notIn !== null && $acts->every(fn (Act $act): bool => $act->happened_at < $notIn);
         $standing = $rule === null ? null : $reckoning->standings[$rule->id]->standing;
-        $start = $rule === null ? null : $reckoning->facts[(string) $rule->id]->start;
+        $start = $rule === null ? null : $reckoning->facts[$rule->id]->start;
 
         return PointStanding::of(
             $point->greasePoint(),

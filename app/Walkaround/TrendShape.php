@@ -124,6 +124,7 @@ final class TrendShape
                 )->multipliedBy($own->factor())->dividedBy($unit->factor()),
             );
         }
+        assert($points !== []);
         $trend = WearTrend::of(
             array_map(fn (array $point): array => [$point['hours'], $point['value']], $points),
             $limit,
@@ -239,7 +240,7 @@ final class TrendShape
             fn (Check $check): bool => $check->spot === $spot->key && $check->measurement === Measurement::Level,
         );
         $consumption = Consumption::of(
-            array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $counted),
+            array_values(array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $counted)),
             $from,
             $to,
             self::volume($check->limits['most_per_100h'] ?? null),

@@ -66,7 +66,7 @@ final readonly class WalkController
 
         return $cursor->respond(
             $page,
-            fn (object $row): array => $this->row($row, $down),
+            fn (\stdClass $row): array => $this->row($row, $down),
             ['today' => $this->yard->today()->format('Y-m-d')],
         );
     }
@@ -144,7 +144,7 @@ final readonly class WalkController
                 ->limit(self::TOLD)
                 ->get()
                 ->map(
-                    fn (object $row): array => [
+                    fn (\stdClass $row): array => [
                         'machine_id' => $row->id,
                         'machine' => $row->name,
                         'days' => $this->daysSince($row->looked_at),
@@ -302,7 +302,7 @@ final readonly class WalkController
      * @param  Collection<int, StandDowns>  $down
      * @return array<string, mixed>
      */
-    private function row(object $row, Collection $down): array
+    private function row(\stdClass $row, Collection $down): array
     {
         $walk = $row->line === null
             ? ['last' => null, 'findings' => []]
@@ -318,7 +318,7 @@ final readonly class WalkController
     }
 
     /** @return array<string, mixed> */
-    private static function named(object $machine): array
+    private static function named(Machine|\stdClass $machine): array
     {
         $class = $machine->class instanceof MachineClass ? $machine->class : MachineClass::from($machine->class);
 

@@ -68,7 +68,7 @@ final class WalkLine extends Model
     {
         foreach (self::query()->where('holds', false)->pluck('machine_id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
             DB::transaction(fn () => self::write(
-                Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->pluck('id')->all(),
+                array_values(Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->pluck('id')->map(intval(...))->all()),
                 $yard,
                 $checkLists,
             ));
@@ -78,7 +78,7 @@ final class WalkLine extends Model
     public static function rebuild(Yard $yard, CheckLists $checkLists): void
     {
         foreach (Machine::query()->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
-            self::write(array_values($ids->all()), $yard, $checkLists);
+            self::write(array_values(array_map(intval(...), $ids->all())), $yard, $checkLists);
         }
     }
 

@@ -20,6 +20,7 @@ use Core\Schedule\Headline;
 use Core\Schedule\Warranty;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule as Among;
 
@@ -41,7 +42,7 @@ final readonly class MachineController
         ]);
         $cursor = Cursor::of($request);
         YardLine::bringUpToDate($this->yard);
-        $machines = collect($filter)->only('class', 'place')->filter();
+        $machines = new Collection(array_filter(array_intersect_key($filter, ['class' => true, 'place' => true])));
         $lines = YardLine::query()->toBase()
             ->when($filter['state'] ?? null, fn ($query, string $state) => $query->where('state', $state))
             ->when($machines->isNotEmpty() || isset($filter['name']), fn ($query) => $query->whereIn('machine_id', Machine::query()->select('id')->where($machines->all())
@@ -51,7 +52,7 @@ final readonly class MachineController
                 )))
             ->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id');
 
-        return $cursor->respondWithJson($cursor->page($lines), fn (object $line): string => $line->line);
+        return $cursor->respondWithJson($cursor->page($lines), fn (\stdClass $line): string => $line->line);
     }
 
     public function show(Machine $machine): JsonResponse

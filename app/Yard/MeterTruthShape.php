@@ -34,7 +34,7 @@ final class MeterTruthShape
                 'speaks_against' => $sign->speaksAgainst(),
             ], MeterSign::cases()),
             'told' => $told === null ? null : [
-                'for' => $told->detail['for'], 'against' => $told->detail['against'], 'why' => $told->detail['why'],
+                'for' => $told->detail['for'] ?? [], 'against' => $told->detail['against'] ?? [], 'why' => $told->says('why'),
                 'on' => $yard->dayOf($told->happened_at)->format('Y-m-d'), 'by' => $told->person?->name,
             ],
         ];

@@ -84,7 +84,7 @@ final class SpotStory
     private static function acts(Spot $spot, Collection $children): Collection
     {
         $acts = Act::query()->standing()
-            ->whereIn('spot_id', [$spot->id, ...$children->where('kind', SpotKind::Opening)->modelKeys()])
+            ->whereIn('spot_id', [$spot->id, ...$children->where('kind', SpotKind::Opening)->pluck('id')])
             ->with('spot', 'person:id,name', 'photos', 'moved.source', 'fitting', 'doubts')
             ->latest('happened_at')->latest('id');
         $told = fn ($acts) => $acts

@@ -16,9 +16,9 @@ use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\Severity;
 use Core\Schedule\SeverityTable;
-use Core\Starter\Starters;
 use Core\Starter\StarterRule;
 use Core\Starter\StarterRulebook;
+use Core\Starter\Starters;
 use Core\Starter\StarterSpot;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -132,7 +132,7 @@ final readonly class YardController
     }
 
     /**
-     * @return list<array<string, mixed>> every severity with the share it leaves of each subject's intervals, and the
+     * @return array<int, array<string, mixed>> every severity with the share it leaves of each subject's intervals, and the
      *     usual one
      */
     private function severities(): array
@@ -159,7 +159,7 @@ final readonly class YardController
      */
     private function firstNames(Collection $counts): array
     {
-        return $counts->map(fn (int $count, string $state): array => Machine::query()->join(
+        return $counts->map(fn (int $count, string $state): array => array_values(Machine::query()->join(
             'yard_lines',
             'yard_lines.machine_id',
             '=',
@@ -168,7 +168,7 @@ final readonly class YardController
             ->where('yard_lines.state', $state)->orderBy('urgency')->orderBy('days_left')->orderBy('machine_id')
             ->limit(Headline::NAMES_TOLD)
             ->pluck('name')
-            ->all())
+            ->map(strval(...))->all()))
             ->all();
     }
 }

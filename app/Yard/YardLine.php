@@ -13,6 +13,7 @@ use App\Rulebook\Standings\DueTasks;
 use App\Rulebook\Standings\Reckoning;
 use App\Walkaround\WalkLine;
 use Core\Schedule\Headline;
+use Illuminate\Cache\Lock;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
@@ -62,7 +63,10 @@ final class YardLine extends Model
         if (self::allHold($yard)) {
             return;
         }
-        $lock = Cache::lock('yard-lines', 60)->betweenBlockedAttemptsSleepFor(self::MILLISECONDS_BETWEEN_TRIES);
+        $lock = Cache::lock('yard-lines', 60);
+        if ($lock instanceof Lock) {
+            $lock->betweenBlockedAttemptsSleepFor(self::MILLISECONDS_BETWEEN_TRIES);
+        }
         $lock->block(60, function () use ($yard): void {
             self::reckonEach(self::stale($yard), $yard);
         });
@@ -86,7 +90,7 @@ final class YardLine extends Model
     /** @return list<string> hashes of the seasons that hold now */
     private static function seasons(Yard $yard): array
     {
-        return ClassSeason::query()->where('month', $yard->today()->format('Y-m'))->pluck('hash')->all();
+        return array_values(ClassSeason::query()->where('month', $yard->today()->format('Y-m'))->pluck('hash')->map(strval(...))->all());
     }
 
     /**
@@ -137,7 +141,7 @@ final class YardLine extends Model
         foreach ($machines->pluck('id')->chunk(self::MACHINES_AT_ONCE) as $ids) {
             DB::transaction(
                 fn () => self::reckon(
-                    Machine::query()->whereKey($ids)->with('meters')->lockForUpdate()->get()->all(),
+                    array_values(Machine::query()->whereKey($ids)->with('meters')->lockForUpdate()->get()->all()),
                     $yard,
                 ),
             );

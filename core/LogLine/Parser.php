@@ -37,7 +37,7 @@ final readonly class Parser
     private const FILLERS = ['at', 'on', 'is', 'now', 'shows', 'read', 'in', 'into', 'of', 'to', 'from', 'the'];
 
     /**
-     * @param  array<string, string>  $names  machine id => name
+     * @param  array<int|string, string>  $names  machine id => name
      * @param  \DateTimeImmutable  $today  the yard's local day
      */
     public function __construct(

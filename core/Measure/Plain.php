@@ -48,11 +48,11 @@ final class Plain
     /**
      * `one`, `one or two`, `one, two or three`
      *
-     * @param  non-empty-list<string>  $words
+     * @param  list<string>  $words
      */
     public static function either(array $words): string
     {
-        $last = array_pop($words);
+        $last = (string) array_pop($words);
 
         return $words === [] ? $last : implode(', ', $words)." or {$last}";
     }

@@ -36,7 +36,7 @@ final readonly class Rulebook
     }
 
     /**
-     * @param  array<string, RuleFacts>  $facts  by the id of their task; where there are none, nothing is known
+     * @param  array<int, RuleFacts>  $facts  by the id of their task; where there are none, nothing is known
      * @return array<string, Standing> by the id of their task
      */
     public function standings(array $facts, Point $now): array
@@ -49,7 +49,7 @@ final readonly class Rulebook
         return $standings;
     }
 
-    /** @param  array<string, RuleFacts>  $facts */
+    /** @param  array<int, RuleFacts>  $facts */
     private function standing(RulebookLine $line, array $facts, Point $now): Standing
     {
         $known = $facts[$line->task->id] ?? new RuleFacts;

@@ -33,8 +33,8 @@ final readonly class DemoBench
     {
         $machine = Machine::query()->where('name', self::MACHINE)->with('meters')->firstOrFail();
         $wanted = [
-            'rules' => DB::table('rules')->join('tasks', 'tasks.id', '=', 'rules.task_id')
-                ->where(['rules.machine_id' => $machine->id, 'tasks.name' => self::TASK])->pluck('rules.id')->all(),
+            'rules' => array_values(DB::table('rules')->join('tasks', 'tasks.id', '=', 'rules.task_id')
+                ->where(['rules.machine_id' => $machine->id, 'tasks.name' => self::TASK])->pluck('rules.id')->map(intval(...))->all()),
             'findings' => [],
             'spots' => [],
         ];

@@ -210,10 +210,10 @@ final class DemoBook
             $readings[$meter->machine_id][$kind][] = $reading;
             $own[$row['entry_id']][$kind] = (string) $reading->value;
         }
-        foreach ($readings as $machine => $kinds) {
-            foreach (array_keys($kinds) as $kind) {
+        foreach ($readings as &$kinds) {
+            foreach ($kinds as &$ofOne) {
                 usort(
-                    $readings[$machine][$kind],
+                    $ofOne,
                     fn (Reading $one, Reading $other): int => [$one->at, $one->value->toFloat()] <=> [
                         $other->at,
                         $other->value->toFloat(),
@@ -221,6 +221,7 @@ final class DemoBook
                 );
             }
         }
+        unset($kinds, $ofOne);
         $utc = new \DateTimeZone('UTC');
         foreach ($this->rows['acts'] as &$act) {
             foreach (['hours', 'km'] as $kind) {

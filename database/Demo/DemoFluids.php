@@ -11,7 +11,6 @@ use App\Machines\Spot;
 use Carbon\CarbonImmutable;
 use Core\Fluid\Answer;
 use Core\Fluid\Conditions;
-use Core\Fluid\FluidFields;
 use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\OpeningSheet;
 use Core\Fluid\Sheet\SheetFields;
@@ -114,7 +113,7 @@ final class DemoFluids
         $spots = Spot::query()->where('machine_id', $machine->id)->get()->keyBy('key');
         $rows = [];
         foreach (DemoSheets::of($demo) as $key => $given) {
-            $spot = $spots[$key];
+            $spot = $spots->firstOrFail('key', $key);
             $fields = new Fields($given, "{$demo->name} {$key} ");
             $written = match ($spot->kind) {
                 SpotKind::Compartment => SheetFields::written($this->sheets[$spot->id] = SheetFields::read($fields)),
@@ -135,7 +134,7 @@ final class DemoFluids
         DB::table('sheets')->insert($rows);
         foreach ($this->sheets as $id => $sheet) {
             if ($sheet->sharesWith !== null && $spots->contains('id', $id)) {
-                DB::table('spots')->where('id', $id)->update(['shares_with_id' => $spots[$sheet->sharesWith]->id]);
+                DB::table('spots')->where('id', $id)->update(['shares_with_id' => $spots->firstOrFail('key', $sheet->sharesWith)->id]);
             }
         }
     }
@@ -232,8 +231,11 @@ final class DemoFluids
     {
         $sheet = $this->sheets[$spot->id] ?? null;
         $season = new Conditions(Quantity::parse(self::COLDEST), Quantity::parse(self::HOTTEST));
-        foreach ($sheet === null || $spot->compartment === null ? [] : $this->supplies as $supply) {
-            $bottle = FluidFields::bottle(new Fields($supply->label));
+        if ($sheet === null || $spot->compartment === null) {
+            return null;
+        }
+        foreach ($this->supplies as $supply) {
+            $bottle = $supply->bottle();
             if (WillItDo::judge($bottle, $sheet->housing($spot->compartment), $season)->answer === Answer::Yes) {
                 return $supply;
             }

@@ -9,8 +9,8 @@ use Core\Machine\MachineClass;
 use Core\Machine\Subject;
 use Core\Schedule\SeverityMark;
 use Core\Schedule\SeverityTable;
-use Core\Starter\Starters;
 use Core\Starter\StarterRule;
+use Core\Starter\Starters;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -23,11 +23,7 @@ final class DemoLife
     /** @var list<array{at: CarbonImmutable, hours: float|null, km: float|null, by: string}> */
     public array $readings = [];
 
-    /**
-     * @var
-     * list<array{at: CarbonImmutable, hours: float|null, km: float|null, tasks: list<string>, by: string, note:
-     * string|null}>
-     */
+    /** @var list<array{at: CarbonImmutable, hours: float|null, km: float|null, tasks: list<string>, by: string, note: string|null}> */
     public array $services = [];
 
     /** @var array{at: CarbonImmutable, old: float, new: float}|null */
@@ -160,7 +156,7 @@ final class DemoLife
                     $rule->every->months === null ? null : $rule->every->months * 30,
                 ],
             );
-            $back = max(3, min(self::LONGEST_BACK, (int) round(min($days) * $share)));
+            $back = max(3, min(self::LONGEST_BACK, (int) round(min($days ?: [self::LONGEST_BACK]) * $share)));
             $run = max(0, $this->run - $back * $perDay);
             $this->lastDone[$rule->task.$rule->kind->value] = [
                 'run' => $run,

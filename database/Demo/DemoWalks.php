@@ -108,7 +108,7 @@ final class DemoWalks
         $machines = Machine::query()->with('meters', 'rules')->get()->keyBy('name');
         foreach (self::stories() as [$name, $daysAgo, $by, $check, $said]) {
             $this->note(
-                $machines[$name],
+                $machines->firstOrFail('name', $name),
                 $daysAgo,
                 $by,
                 ['kind' => 'look', ...($check === '' ? [] : ['check' => $check]), ...$said],
@@ -282,7 +282,7 @@ final class DemoWalks
         foreach ($checks->values() as $step => $check) {
             $book->act(
                 $entry,
-                $spots[$check->spot],
+                $spots->firstOrFail('key', $check->spot),
                 ActKind::Looked,
                 $check->title,
                 new \DateTimeImmutable('@'.($began + 4 * $step)),

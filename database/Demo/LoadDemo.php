@@ -173,7 +173,7 @@ final class LoadDemo extends Command
         $this->shareRulebooks();
         foreach (DemoPeople::RESTRICTED as $name => $machines) {
             Person::query()->findOrFail($this->people[$name])->mayUseOnly(
-                Machine::query()->whereIn('name', $machines)->pluck('id')->all(),
+                array_values(Machine::query()->whereIn('name', $machines)->pluck('id')->map(intval(...))->all()),
             );
         }
         $walks = new DemoWalks($this->people, $today, Yard::query()->firstOrFail());
@@ -223,7 +223,7 @@ final class LoadDemo extends Command
             );
         }
         foreach ($life->services as $service) {
-            $tasks = array_map(fn (string $task): Rule => $rules[$task], $service['tasks']);
+            $tasks = array_values(array_map(fn (string $task): Rule => $rules[$task] ?? throw new \LogicException("No rule {$task}."), $service['tasks']));
             $this->service(
                 $machine,
                 $meters,
@@ -238,7 +238,10 @@ final class LoadDemo extends Command
         }
         $this->fluids->toppedUp($machine, $life);
         $this->particulars($machine, $life, $meters);
-        $this->happenings($machine, $life->readings[array_key_last($life->readings)]['at']);
+        $readings = $life->readings;
+        if ($readings !== []) {
+            $this->happenings($machine, $readings[array_key_last($readings)]['at']);
+        }
     }
 
     /**
@@ -322,7 +325,8 @@ final class LoadDemo extends Command
                     'run_when_fitted' => (string) $change['old'],
                 ],
             );
-            $this->book->reading($entry, $meters['hours'][0]['meter'], $change['at'], $change['old']);
+            $first = $meters['hours'][0] ?? throw new \LogicException('Only an hour meter is replaced.');
+            $this->book->reading($entry, $first['meter'], $change['at'], $change['old']);
             $this->book->reading($entry, $new, $change['at'], $change['new']);
             $this->fittedBy[$new->id] = $entry;
             $meters['hours'][] = ['from' => $change['at'], 'meter' => $new];
@@ -413,10 +417,10 @@ final class LoadDemo extends Command
         $rules = $machine->rules->keyBy('task.name');
         foreach (DemoParticulars::rules($machine->name) as $given) {
             $columns = array_diff_key($given, array_flip(['task', 'kind', 'spots', 'last_done', 'with']));
-            $rule = $this->rule($machine, $given['task'], TaskKind::from($given['kind']), array_map(
+            $rule = $this->rule($machine, $given['task'], TaskKind::from($given['kind']), array_values(array_map(
                 fn (string $key): int => $ids[$key],
                 $given['spots'],
-            ),
+            )),
                 [...$columns, 'goes_with_id' => $rules[$given['with'] ?? '']->id ?? null]);
             $rules[$given['task']] = $rule;
             $read = isset($given['last_done']) ? $life->lastReadingBefore($given['last_done']) : null;
@@ -434,12 +438,13 @@ final class LoadDemo extends Command
             }
         }
         foreach (DemoParticulars::changes($machine->name) as $task => $columns) {
-            $rules[$task]->update($columns);
+            $rules->get($task)?->update($columns);
         }
         $reminder = DemoParticulars::reminder($machine->name);
-        if ($reminder !== null) {
-            $read = $life->lastReadingBefore($reminder['days_ago']);
-            $meter = $meters['hours'][array_key_last($meters['hours'])]['meter'];
+        $read = $reminder === null ? null : $life->lastReadingBefore($reminder['days_ago']);
+        $fitted = $meters['hours'] ?? [];
+        if ($read !== null && $fitted !== []) {
+            $meter = $fitted[array_key_last($fitted)]['meter'];
             $detail = [
                 'meter_id' => $meter->id,
                 'unit' => 'h',

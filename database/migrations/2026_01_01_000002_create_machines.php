@@ -97,14 +97,12 @@ return new class extends TablesMadeWhole
             $table->string('trick', 300)->default('');
             $table->foreignId('parent_id')
                 ->nullable()
-                ->constrained('spots')
-                ->comment('the compartment that it belongs to');
+                ->comment('the compartment that it belongs to')->constrained('spots');
             $table->string('compartment', 20)->nullable()->comment('of a compartment: what kind of housing');
             $table->string('role', 12)->nullable()->comment('of an opening: what is done through it');
             $table->foreignId('shares_with_id')
                 ->nullable()
-                ->constrained('spots')
-                ->comment('of a compartment: the one that holds the fluid of both');
+                ->comment('of a compartment: the one that holds the fluid of both')->constrained('spots');
             $table->unsignedTinyInteger('x')->default(50);
             $table->unsignedTinyInteger('y')->default(50);
             $table->double('position')->comment('in walking order');

@@ -109,12 +109,10 @@ return new class extends TablesMadeWhole
             $table->foreignId('act_id')->nullable()->constrained()->cascadeOnDelete();
             $table->foreignId('from_id')
                 ->nullable()
-                ->constrained('spots')
-                ->comment('the compartment that it ran out of');
+                ->comment('the compartment that it ran out of')->constrained('spots');
             $table->foreignId('to_id')
                 ->nullable()
-                ->constrained('spots')
-                ->comment('the compartment that it was poured into');
+                ->comment('the compartment that it was poured into')->constrained('spots');
             $table->decimal('litres', 14, 6)->nullable()->comment('null where nobody measured it');
             $table->string('typed', 40)->nullable();
             $table->foreignId('supply_id')->nullable()->constrained('supplies');
@@ -124,12 +122,11 @@ return new class extends TablesMadeWhole
         $this->make('stock_moves', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('act_id')->nullable()->constrained()->cascadeOnDelete()->comment('what it was used for');
+            $table->foreignId('act_id')->nullable()->comment('what it was used for')->constrained()->cascadeOnDelete();
             $table->foreignId('supply_id')->constrained('supplies');
             $table->foreignId('container_id')
                 ->nullable()
-                ->constrained()
-                ->comment('of a fluid: null where it came from none that is known');
+                ->comment('of a fluid: null where it came from none that is known')->constrained();
             $table->string('kind', 8)->comment('in, out, or counted: what was there then');
             $table->decimal('amount', 14, 6)->comment('litres of a fluid, pieces of a part');
             $table->string('typed', 40)->nullable();

@@ -46,8 +46,7 @@ return new class extends TablesMadeWhole
             $table->string('condition', 200)->nullable()->comment('what a check must say');
             $table->foreignId('goes_with_id')
                 ->nullable()
-                ->constrained('rules')
-                ->comment('the task in whose course it is done');
+                ->comment('the task in whose course it is done')->constrained('rules');
             $table->string('top_up', 40)->nullable()->comment('what runs out with it and is poured back, as typed');
             $table->boolean('dealer_only')->default(false)->comment('the dealer\'s, while the extended warranty runs');
             $table->string('loosened_because', 500)

@@ -80,9 +80,9 @@ return new class extends Migration
         Schema::create('doubts', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('entry_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('act_id')->nullable()->constrained()->cascadeOnDelete()->comment('what of it is asked about');
+            $table->foreignId('act_id')->nullable()->comment('what of it is asked about')->constrained()->cascadeOnDelete();
             $table->string('asks', 500);
-            $table->foreignId('answer_id')->nullable()->constrained('entries')->cascadeOnDelete()->comment('the entry that says what is right');
+            $table->foreignId('answer_id')->nullable()->comment('the entry that says what is right')->constrained('entries')->cascadeOnDelete();
         });
     }
 

@@ -21,13 +21,13 @@ final readonly class LearnedBands
     {
     }
 
-    /** @param  list<int>  $spots */
+    /** @param  array<int|string>  $spots */
     public static function at(array $spots): self
     {
         $bands = [];
         foreach (Act::query()->standing()->whereIn('spot_id', $spots)->whereNotNull('typed->marks')
             ->orderBy('happened_at')->orderBy('id')->get(['spot_id', 'typed']) as $act) {
-            $band = StickBand::learned(array_map(self::mark(...), $act->typed['marks'] ?? []));
+            $band = StickBand::learned(array_values(array_map(self::mark(...), $act->typed['marks'] ?? [])));
             if ($band !== null) {
                 $bands[$act->spot_id] = $band->volume;
             }

@@ -16,7 +16,7 @@ final class PlannedStep
      */
     public static function all(array $plan): array
     {
-        return array_map(self::of(...), $plan['steps']);
+        return array_values(array_map(self::of(...), $plan['steps']));
     }
 
     /** @param  array<string, mixed>  $plan */

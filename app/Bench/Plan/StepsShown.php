@@ -272,8 +272,8 @@ final readonly class StepsShown
         ];
     }
 
-    /** @return array<string, mixed>|null */
-    private function measured(Step $step): ?array
+    /** @return array<string, mixed> */
+    private function measured(Step $step): array
     {
         $check = $this->checkOf($step);
 

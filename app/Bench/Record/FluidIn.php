@@ -46,7 +46,7 @@ final readonly class FluidIn
     {
         $all = [];
         foreach ($this->poured($job, $spots) as $compartment => $pours) {
-            $spot = $spots[$compartment];
+            $spot = $spots->firstOrFail(fn (Spot $one): bool => $one->key === $compartment);
             $isNew = $this->wasDrained($progress, $compartment);
             $marks = $this->marks($job, $compartment);
             $poursTold = [];
@@ -54,7 +54,8 @@ final readonly class FluidIn
                 $poursTold[] = $this->pour($job, $spot, $isNew, $same, $container === 0 ? null : Container::query()->with('supply')->find($container), $marks);
                 $marks = [];
             }
-            $all[] = [$poursTold, $pours->last()];
+            $last = $pours->last();
+            $all = $last === null ? $all : [...$all, [$poursTold, $last]];
         }
         foreach ($spots as $spot) {
             $level = $this->level($job, $spot);
@@ -96,7 +97,7 @@ final readonly class FluidIn
      */
     private function pour(Job $job, Spot $spot, bool $isNew, Collection $pours, ?Container $container, array $marks): Poured
     {
-        $amount = Quantity::of((int) $pours->sum(fn (StepTold $told): int => (int) $told->said['ml']), Unit::Millilitre);
+        $amount = Quantity::of((int) $pours->sum(fn (StepTold $told): int => (int) ($told->said['ml'] ?? 0)), Unit::Millilitre);
         $task = $this->task($job, $spot);
 
         return new Poured(
@@ -118,7 +119,7 @@ final readonly class FluidIn
         foreach ($job->told as $told) {
             $isHere = in_array($told->step, ["read:{$compartment}", "top_up:{$compartment}"], true);
             if ($isHere && $told->did === Did::Poured) {
-                $poured += (int) $told->said['ml'];
+                $poured += (int) ($told->said['ml'] ?? 0);
             } elseif ($isHere && $told->did === Did::Done && isset($told->said['level'])) {
                 $marks[] = ['level' => (int) $told->said['level'], 'poured_ml' => $poured, 'ran' => $marks === []];
                 $poured = 0;
@@ -140,7 +141,8 @@ final readonly class FluidIn
         $check = $this->checkLists->levelCheck($job->machine, $spot->key);
         $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
         $protocol = $check === null ? new LevelProtocol : Level::protocol(new Fields($check->limits), $method);
-        $mark = LevelMark::at(BigRational::nd((int) $told->said['level'], LevelTable::PARTS));
+        $part = (int) ($told->said['level'] ?? 0);
+        $mark = LevelMark::at(BigRational::nd($part, LevelTable::PARTS));
         $answers = $told->said['answers'] ?? [];
         $asItIsRead = new LevelProtocol($protocol->engine, $protocol->warmth, $protocol->waitMinutes, $protocol->held, $protocol->latestMinutes);
 
@@ -148,7 +150,7 @@ final readonly class FluidIn
             $spot,
             $check->key ?? Meets::LEVEL,
             Level::of($method, $mark, $protocol, $asItIsRead, false),
-            ['observed' => $mark->value, 'level' => $told->said['level'], ...$answers, 'slope' => ($answers['slope'] ?? '') === 'slope'],
+            ['observed' => $mark->value, 'level' => $part, ...$answers, 'slope' => ($answers['slope'] ?? '') === 'slope'],
             telling: new Telling(uuid: $told->uuid),
         )], $told];
     }

@@ -122,7 +122,7 @@ final class JobActs
             $spot,
             $told,
             Verdict::Act,
-            "Could not be done: {$step->says} {$told->said['because']}",
+            "Could not be done: {$step->says} {$told->said('because')}",
             $opens ? 'Get a new one before it is forced: heat, an extractor or a nut welded on ruins the old.' : null,
         );
     }
@@ -155,7 +155,7 @@ final class JobActs
 
     private function judged(Spot $spot, StepTold $told): Told
     {
-        $verdict = Verdict::from($told->said['verdict']);
+        $verdict = Verdict::from($told->said('verdict'));
         [$task, $title] = $this->task($spot, TaskKind::Inspect);
         $telling = new Telling($title, $task, uuid: $told->uuid);
         $words = $told->said['words'] ?? null;
@@ -221,7 +221,7 @@ final class JobActs
             $spot,
             $found,
             Verdict::Watch,
-            "The old one: {$found->said['found']}.",
+            "The old one: {$found->said('found')}.",
             'The right one is on. What the old one served may have suffered: look at it again soon, for leaks and wear.',
         )];
     }

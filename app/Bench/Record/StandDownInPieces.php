@@ -42,9 +42,9 @@ final class StandDownInPieces
     /** @return list<string> the stand-downs of this job that stand */
     private static function words(Job $job): array
     {
-        return StandDowns::of($job->machine)->standing()
+        return array_values(StandDowns::of($job->machine)->standing()
             ->filter(fn (Entry $entry): bool => ($entry->detail['job'] ?? null) === $job->id)
-            ->pluck('uuid')
-            ->all();
+            ->map(fn (Entry $entry): string => $entry->uuid)
+            ->all());
     }
 }

@@ -101,7 +101,7 @@ final readonly class StepAsked
         }
         $isAsked = $note->circumstances->isAttended && ! $note->circumstances->isSure();
         $container = isset($note->given['container'])
-            ? Container::query()->standing()->with('supply')->find($note->given['container'])
+            ? Container::query()->standing()->with('supply')->find((int) $note->given['container'])
                 ?? throw Refusal::field('container', 'There is no such container on the shelf.')
             : null;
         $compartment = Spot::query()->where(['machine_id' => $job->machine_id, 'key' => $this->compartment($job, $step)])->with('sheet')->first();

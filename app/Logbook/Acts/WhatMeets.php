@@ -55,8 +55,9 @@ final readonly class WhatMeets
             $acts->contains('kind', ActKind::Filled) ? $this->drains($machine) : [],
         );
         foreach ($acts as $act) {
-            if ($act->meets !== $stands[(string) $act->id]) {
-                $act->update(['meets' => $stands[(string) $act->id]]);
+            $meets = $stands[(string) $act->id] ?? false;
+            if ($act->meets !== $meets) {
+                $act->update(['meets' => $meets]);
             }
         }
     }
@@ -128,6 +129,8 @@ final readonly class WhatMeets
             ],
         )->get();
 
-        return $drains->groupBy('parent_id')->map(fn ($ofOne) => $ofOne->pluck('id')->map(strval(...))->all())->all();
+        return $drains->groupBy('parent_id')->mapWithKeys(fn ($ofOne, int|string $compartment): array => [
+            (string) $compartment => array_values($ofOne->map(fn (Spot $drain): string => (string) $drain->id)->all()),
+        ])->all();
     }
 }

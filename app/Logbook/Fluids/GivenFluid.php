@@ -34,7 +34,7 @@ final readonly class GivenFluid
             $given['amount'] ?? null,
             $given['fluid'] ?? null,
             $given['container'] ?? null,
-            array_map(Seen::from(...), $given['seen'] ?? []),
+            array_values(array_map(Seen::from(...), $given['seen'] ?? [])),
             $given['first_service'] ?? false,
         );
     }

@@ -37,7 +37,7 @@ final class AnswerNote implements NoteKind
     {
         $machine = $note->machine();
         $doubt = Doubt::query()->whereHas('entry', fn ($entries) => $entries->where('machine_id', $machine->id))
-            ->with('entry', 'answer')->find($note->given['doubt'])
+            ->with('entry', 'answer')->find((int) $note->given['doubt'])
             ?? throw Refusal::field('doubt', 'Nothing of that kind was asked on this machine.');
         if (! $doubt->isOpen() || $doubt->entry->isStruck()) {
             throw Refusal::conflict('That is answered already.');

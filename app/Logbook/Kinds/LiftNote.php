@@ -43,7 +43,7 @@ final class LiftNote implements NoteKind
     {
         $machine = $note->machine();
         $said = StandDowns::of($machine);
-        $named = array_map(strtolower(...), $note->given['lifts']);
+        $named = array_values(array_map(strtolower(...), $note->given['lifts']));
         foreach ($named as $index => $uuid) {
             if ($said->find($uuid) === null) {
                 throw Refusal::field("lifts.{$index}", "That does not stand {$machine->name} down.");

@@ -49,7 +49,7 @@ final readonly class StrikeNote implements NoteKind
     {
         $entry = Entry::query()->where('machine_id', $note->machine?->id)
             ->lockForUpdate()
-            ->find($note->given['entry']) ?? throw Refusal::field('entry', 'There is no such entry.');
+            ->find((int) $note->given['entry']) ?? throw Refusal::field('entry', 'There is no such entry.');
         Gate::forUser($note->by())->authorize('strike', [$entry, $note->circumstances->toldAt()]);
 
         return $entry;

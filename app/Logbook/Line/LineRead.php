@@ -29,11 +29,8 @@ final readonly class LineRead
      */
     public function lines(string $text): array
     {
-        $names = Machine::query()->where('retired', false)
-            ->orderBy('name')
-            ->pluck('name', 'id')
-            ->mapWithKeys(fn (string $name, int $id): array => [(string) $id => $name]);
-        $lines = (new Parser($names->all(), $this->yard->today()))->lines($text);
+        $names = Machine::query()->where('retired', false)->orderBy('name')->pluck('name', 'id')->all();
+        $lines = (new Parser($names, $this->yard->today()))->lines($text);
 
         return array_map(fn (LogLine $line): array => [$line, match (true) {
             $line->stock !== null => $this->stock,

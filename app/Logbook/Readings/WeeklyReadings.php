@@ -97,7 +97,7 @@ final class WeeklyReadings extends Model
         return MeterHistory::ofPairs($pairs);
     }
 
-    /** @param  list<int>  $meterIds */
+    /** @param  array<int|string>  $meterIds */
     private static function make(array $meterIds, Yard $yard): void
     {
         $weekly = array_fill_keys($meterIds, []);

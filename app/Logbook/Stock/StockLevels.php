@@ -12,12 +12,12 @@ use Illuminate\Support\Facades\DB;
 /** What there is of some supplies, from all that was told of them, in whichever order it came in. */
 final readonly class StockLevels
 {
-    /** @param  array<int, array<int, object>>  $sums  by supply, by container; 0 for what came from none that is known */
+    /** @param  array<int, array<int, \stdClass>>  $sums  by supply, by container; 0 for what came from none that is known */
     private function __construct(private array $sums)
     {
     }
 
-    /** @param  list<int>|null  $supplies  null for all */
+    /** @param  array<int|string>|null  $supplies  null for all */
     public static function of(?array $supplies = null): self
     {
         $moves = DB::table('moves')
@@ -86,7 +86,7 @@ final readonly class StockLevels
         return $opened === null ? null : CarbonImmutable::parse($opened);
     }
 
-    private static function level(?object $sums): StockLevel
+    private static function level(?\stdClass $sums): StockLevel
     {
         return $sums === null ? StockLevel::none() : StockLevel::of(
             $sums->counted === null ? null : BigDecimal::of($sums->counted),

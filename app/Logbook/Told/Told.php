@@ -67,6 +67,7 @@ abstract readonly class Told
     /** The same, at another spot. */
     public function at(Spot $spot): static
     {
+        // @phpstan-ignore new.static (each kind's constructor takes what the kind holds)
         return new static(...['spot' => $spot] + get_object_vars($this));
     }
 }

@@ -54,7 +54,7 @@ final readonly class KnownDevice
             'id' => $known->id,
             'people' => array_slice(array_values(array_unique([$person->id, ...$known->people])), 0, self::MOST_PEOPLE),
         ], JSON_THROW_ON_ERROR));
-        Cookie::queue(self::cookie(), $said.'.'.self::seal($said), self::MINUTES_KEPT, secure: config('session.secure'), httpOnly: true, sameSite: 'lax');
+        Cookie::queue(self::cookie(), $said.'.'.self::seal($said), self::MINUTES_KEPT, null, null, config('session.secure'), true, false, 'lax');
     }
 
     private static function seal(string $said): string

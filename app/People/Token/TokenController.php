@@ -39,9 +39,11 @@ final class TokenController
             now()->addDays((int) $given['days']),
         );
         // As its owner was when they asked: whoever was put out meanwhile has made none.
-        $token->accessToken->forceFill(['epoch' => $owner->epoch])->save();
+        $made = $token->accessToken;
+        assert($made instanceof AccessToken);
+        $made->forceFill(['epoch' => $owner->epoch])->save();
 
-        return new JsonResponse([...$this->shape($token->accessToken), 'token' => $token->plainTextToken], 201);
+        return new JsonResponse([...$this->shape($made), 'token' => $token->plainTextToken], 201);
     }
 
     /** Of another's it is not told whether there is one. */

@@ -31,6 +31,7 @@ use App\Rulebook\CountFromNowOn;
 use App\Rulebook\RecordService;
 use App\Rulebook\ServiceFields;
 use Core\Machine\Verdict;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 
 /**
@@ -194,7 +195,7 @@ final readonly class CorrectionNote implements NoteKind
     {
         $old = $wrong->acts()->standing()->with('spot.grease', 'measure', 'fitting')->get();
         $known = $old->pluck('task_id')->filter()->unique();
-        $tasks = collect($note->given['tasks'] ?? $known->all());
+        $tasks = new Collection($note->given['tasks'] ?? $known->all());
         $spokenOf = array_intersect_key($note->given, array_flip(['other', 'puts_right']));
         $kept = $old->filter(
             fn (Act $act): bool => $act->task_id === null ? true : $tasks->contains($act->task_id),

@@ -43,7 +43,7 @@ abstract class DecisionNote implements NoteKind
         );
         foreach ($tasks as $index => $task) {
             $entry->decisions()->create(
-                ['task_id' => $task->id, 'task' => $task->name, 'kind' => $this->kind(), ...$points[$index]],
+                ['task_id' => $task->id, 'task' => $task->name, 'kind' => $this->kind(), ...$points[$index] ?? []],
             );
         }
 

@@ -60,9 +60,9 @@ final class ClassSeason extends Model
             $machines->flatMap(fn (Machine $machine) => $machine->meters->modelKeys()),
         )->keyBy('meter_id');
         $season = SeasonalUse::ofClass(
-            $machines->map(
+            array_values($machines->map(
                 fn (Machine $machine) => WeeklyReadings::history($machine->primaryMeters(), $readings)->until($until),
-            )->all(),
+            )->all()),
         );
         $weights = array_map(fn (float $weight): float => round($weight, 4), $season->weights);
 

@@ -33,7 +33,7 @@ final readonly class DueTasks
     }
 
     /**
-     * @param  list<int>|null  $machines  null for all that are in the yard
+     * @param  array<int|string>|null  $machines  null for all that are in the yard
      * @return list<DueTask> the soonest first, those of which nobody can tell last
      */
     public function all(?array $machines = null): array

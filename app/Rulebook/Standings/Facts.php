@@ -37,7 +37,7 @@ final readonly class Facts
     private NewestActs $acts;
 
     /**
-     * @var Collection<int, Collection<int, object>> rows of points passed over and of what checks called for, by task
+     * @var Collection<int, Collection<int, \stdClass>> rows of points passed over and of what checks called for, by task
      *     id
      */
     private Collection $decided;
@@ -79,7 +79,7 @@ final readonly class Facts
         return $this->rules[$machine->id];
     }
 
-    /** @return array<string, RuleFacts> by rule id */
+    /** @return array<int, RuleFacts> by rule id */
     public function ofRules(Machine $machine): array
     {
         $levelChecks = $this->checkLists->levelChecks($machine);
@@ -140,7 +140,7 @@ final readonly class Facts
             DecisionKind::Skipped->value,
         )
             ->map(
-                fn (object $row): Point => new Point(
+                fn (\stdClass $row): Point => new Point(
                     $number($row->hours),
                     $number($row->km),
                     $row->date === null ? null : new \DateTimeImmutable("{$row->date}T00:00:00Z"),
@@ -185,7 +185,7 @@ final readonly class Facts
 
     /**
      * @param  list<int>  $machineIds
-     * @return Collection<int, Collection<int, object>> in the order in which it happened
+     * @return Collection<int, Collection<int, \stdClass>> in the order in which it happened
      */
     private function rowsDecided(array $machineIds): Collection
     {

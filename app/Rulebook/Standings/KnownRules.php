@@ -57,7 +57,7 @@ final class KnownRules
             ->groupBy('machine_id')->all();
         $read = new self;
         $read->readPlaces($machineIds);
-        $isGreasing = fn (object $row): bool => $row->kind === TaskKind::Lubricate->value
+        $isGreasing = fn (\stdClass $row): bool => $row->kind === TaskKind::Lubricate->value
             && ! isset($read->places[$row->task_id]);
         $read->readPoints(
             array_keys(array_filter($rows, fn ($ofMachine): bool => $ofMachine->contains($isGreasing))),
@@ -95,7 +95,7 @@ final class KnownRules
     }
 
     /**
-     * @param  array<object>  $rows  of one machine
+     * @param  array<\stdClass>  $rows  of one machine
      * @return array<int, KnownRule>
      */
     private function rules(array $rows, int $machine): array
@@ -129,7 +129,7 @@ final class KnownRules
         return $rules;
     }
 
-    private function rule(object $row): ?Rule
+    private function rule(\stdClass $row): ?Rule
     {
         $written = [
             $row->every,
@@ -145,18 +145,19 @@ final class KnownRules
         ];
         $key = implode("\n", $written);
         if (! array_key_exists($key, $this->alike)) {
+            /** @var \Closure(?string): (array<mixed>|null) $json */
             $json = fn (?string $column): ?array => $column === null
                 ? null
                 : json_decode($column, true, flags: JSON_THROW_ON_ERROR);
             $this->alike[$key] = WrittenRule::toCore(
                 $json($row->every) ?? [],
-                $json($row->first) ?? [],
+                array_values($json($row->first) ?? []),
                 Anchor::from($row->anchor),
                 $row->early,
                 $row->late,
                 Source::from($row->source),
                 $json($row->book),
-                $json($row->windows),
+                $row->windows === null ? null : array_values($json($row->windows) ?? []),
                 $row->condition,
                 $row->goes_with_id !== null,
             );
@@ -190,14 +191,14 @@ final class KnownRules
 
     /**
      * @param  list<int>  $machineIds
-     * @return iterable<object>
+     * @return iterable<\stdClass>
      */
     private static function ofMachines(Builder $spots, array $machineIds, string ...$besides): iterable
     {
         return $spots->whereIn('spots.machine_id', $machineIds)->get([...self::SPOT, ...$besides]);
     }
 
-    private static function spot(object $row): Spot
+    private static function spot(\stdClass $row): Spot
     {
         return new Spot(
             $row->key,

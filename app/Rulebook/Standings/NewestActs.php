@@ -71,7 +71,7 @@ final readonly class NewestActs
         return $this->acts[$spotId] ?? [];
     }
 
-    /** @return Collection<int, object> */
+    /** @return Collection<int, \stdClass> */
     private static function placed(Builder $newest, bool $fit): Collection
     {
         return DB::table('acts')->joinSub($newest, 'newest', fn ($join) => $join->on(
@@ -93,7 +93,7 @@ final readonly class NewestActs
                     DB::raw('max(acts.km) as km'),
                 ],
             )
-            ->each(function (object $row) use ($fit): void {
+            ->each(function (\stdClass $row) use ($fit): void {
                 $row->fit = $fit;
             });
     }

@@ -41,7 +41,7 @@ final readonly class Reckoning
     /** @var array<int, Reading> the newest reading by meter id */
     public array $latest;
 
-    /** @var array<string, RuleFacts> by rule id */
+    /** @var array<int, RuleFacts> by rule id */
     public array $facts;
 
     /** @var array<int, KnownRule> by id */

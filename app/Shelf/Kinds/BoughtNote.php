@@ -60,7 +60,7 @@ final readonly class BoughtNote implements NoteKind
     {
         $given = $note->given;
         $supply = isset($given['supply'])
-            ? Supply::query()->lockForUpdate()->find($given['supply'])
+            ? Supply::query()->lockForUpdate()->find((int) $given['supply'])
             ?? throw Refusal::field('supply', 'There is no such thing on the shelf.')
             : self::begun($given['new']);
         $size = trim($given['size'] ?? '');

@@ -60,7 +60,7 @@ final class CountedNote implements NoteKind
     public function write(Note $note): Written
     {
         $given = $note->given;
-        $supply = Supply::query()->lockForUpdate()->find($given['supply'])
+        $supply = Supply::query()->lockForUpdate()->find((int) $given['supply'])
             ?? throw Refusal::field('supply', 'There is no such thing on the shelf.');
         $levels = StockLevels::of([$supply->id]);
         $before = $levels->supply($supply->id)->left;

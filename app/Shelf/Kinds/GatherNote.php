@@ -44,7 +44,7 @@ final readonly class GatherNote implements NoteKind
 
     public function write(Note $note): Written
     {
-        $list = GatheringList::query()->lockForUpdate()->find($note->given['list'])
+        $list = GatheringList::query()->lockForUpdate()->find((int) $note->given['list'])
             ?? throw Refusal::field('list', 'There is no such list any more.');
         $entry = $this->entry($note, $list);
         DB::table('gathered')->insert([

@@ -111,12 +111,12 @@ final class GatheringList extends Model
     /** @return list<string> the lines that were got together, by their keys */
     public function gathered(): array
     {
-        return DB::table('gathered')
+        return array_values(DB::table('gathered')
             ->join('entries', 'entries.id', '=', 'gathered.entry_id')
             ->whereNull('entries.struck_at')
             ->where('gathering_list_id', $this->id)
             ->orderBy('gathered.happened_at')->orderBy('gathered.id')
-            ->pluck('got', 'item')->filter()->keys()->map(strval(...))->all();
+            ->pluck('got', 'item')->filter()->keys()->map(strval(...))->all());
     }
 
     /** @return array<string, mixed> as the contract's `GatheringList` */

@@ -73,6 +73,6 @@ final class NeedsRequest extends FormRequest
     /** @return list<int> */
     private function ids(string $name): array
     {
-        return array_map(intval(...), $this->validated($name) ?? []);
+        return array_values(array_map(intval(...), $this->validated($name) ?? []));
     }
 }

@@ -65,7 +65,7 @@ final readonly class ReadyWorks
             ->where('machines.retired', false)
             ->orderBy('spots.id')
             ->get(['spots.id', 'spots.name', 'spots.machine_id', 'machines.name as machine'])
-            ->map(fn (object $spot): ReadyWork => new ReadyWork(
+            ->map(fn (\stdClass $spot): ReadyWork => new ReadyWork(
                 (int) $spot->machine_id,
                 $spot->machine,
                 $spot->name,

@@ -43,10 +43,7 @@ final class SupplyRequest extends FormRequest
                 'max:12',
                 'regex:/^[0-9A-Za-z-]{3,12}$/',
                 function (string $attribute, string $code, \Closure $fail) use ($supply): void {
-                    $other = Supply::query()->where('code', $code)->when(
-                        $supply,
-                        fn ($others, Supply $own) => $others->whereKeyNot($own->id),
-                    )->value('name');
+                    $other = Supply::query()->where('code', $code)->whereKeyNot($supply->id ?? 0)->value('name');
                     if ($other !== null) {
                         $fail("That code is on {$other} already.");
                     }

@@ -95,7 +95,7 @@ final class WasteShape
             ->whereNotNull('spots.parent_id')
             ->whereRaw("json_value(sheets.written, '$.kind') = ?", [PartKind::Filter->value])
             ->get(['acts.id', 'acts.happened_at'])
-            ->map(fn (object $row): Waste => new Waste(
+            ->map(fn (\stdClass $row): Waste => new Waste(
                 WasteKind::Filters,
                 "filter {$row->id}",
                 new \DateTimeImmutable($row->happened_at),

@@ -83,7 +83,7 @@ final readonly class BackUp
             $yard->uuid,
             $yard->name,
             $yard->time_zone,
-            DB::table('migrations')->orderBy('id')->pluck('migration')->all(),
+            array_values(DB::table('migrations')->orderBy('id')->pluck('migration')->map(strval(...))->all()),
             $snapshot->changes,
             $snapshot->tables,
             BackupFile::contents($folder),

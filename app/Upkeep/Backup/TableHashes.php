@@ -25,7 +25,7 @@ final class TableHashes
             $counted = $database->query(
                 "select count(*), lower(hex(coalesce(bit_xor(cast(conv(left(md5(concat_ws(',', {$row})), 16), 16, 10) as unsigned)), 0))) from `{$name}`.`{$table}`",
             );
-            [$rows, $hash] = $counted === false ? [0, ''] : $counted->fetch(\PDO::FETCH_NUM);
+            [$rows, $hash] = ($counted === false ? false : $counted->fetch(\PDO::FETCH_NUM)) ?: [0, ''];
             $hashes[$table] = ['rows' => (int) $rows, 'hash' => (string) $hash];
         }
 

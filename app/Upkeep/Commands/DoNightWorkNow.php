@@ -19,7 +19,7 @@ final class DoNightWorkNow extends Command
 
     public function handle(): int
     {
-        $work = $this->argument('work');
+        $work = Asked::argument($this, 'work');
         $names = array_map(fn (NightWork $one): string => $one->name(), NightWorks::all());
         if (! in_array($work, $names, true)) {
             $this->error("There is no work \"{$work}\". There are ".implode(', ', $names).'.');

@@ -21,11 +21,14 @@ final class MakeBackup extends Command
     public function handle(BackUp $backUp): int
     {
         try {
-            $file = $backUp->make($this->argument('file'));
+            $given = Asked::argument($this, 'file');
+            $file = $backUp->make($given);
             $this->line("Backed up to {$file}, ".number_format(filesize($file) / 1e6, 1).' MB.');
             if ($this->option('verify')) {
                 $manifest = Proof::of($file);
-                $this->argument('file') ?? Kept::note($file, CarbonImmutable::instance($manifest->madeAt), CarbonImmutable::now());
+                if ($given === null) {
+                    Kept::note($file, CarbonImmutable::instance($manifest->madeAt), CarbonImmutable::now());
+                }
                 $rows = array_sum(array_column($manifest->tables, 'rows'));
                 $this->line('Put back into a server of its own: '.count($manifest->tables)." tables, {$rows} rows, ".count($manifest->files).' files, all as they were.');
             }

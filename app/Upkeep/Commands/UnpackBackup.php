@@ -21,9 +21,10 @@ final class UnpackBackup extends Command
     public function handle(): int
     {
         try {
-            $manifest = PutBack::from($this->argument('file'), $this->option('to'), $this->option('unsealed'), $this->option('over'));
+            $file = (string) Asked::argument($this, 'file');
+            $manifest = PutBack::from($file, Asked::option($this, 'to'), $this->option('unsealed') === true, Asked::option($this, 'over'));
             $this->line("{$manifest->yard}, as of {$manifest->madeAt->setTimezone(new \DateTimeZone($manifest->timeZone))->format('j F Y H:i')}: ".array_sum(array_column($manifest->tables, 'rows')).' rows, all as they were.');
-            if (! Seal::isOn($this->argument('file'))) {
+            if (! Seal::isOn($file)) {
                 $this->line('It was not sealed: whoever had it in their hands could have changed it, checksums and all.');
             }
         } catch (Unusable $wrong) {

@@ -44,12 +44,12 @@ final readonly class Hidden
     private static function names(): array
     {
         try {
-            return [
-                ...DB::table('people')->pluck('name')->all(),
-                ...DB::table('people')->pluck('sign_in_name')->all(),
-                ...DB::table('machines')->pluck('name')->all(),
-                ...DB::table('yard')->pluck('name')->all(),
-            ];
+            return array_values(array_map(strval(...), [
+                ...DB::table('people')->pluck('name'),
+                ...DB::table('people')->pluck('sign_in_name'),
+                ...DB::table('machines')->pluck('name'),
+                ...DB::table('yard')->pluck('name'),
+            ]));
         } catch (\Throwable) {
             return [];
         }

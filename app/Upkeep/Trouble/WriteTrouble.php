@@ -7,6 +7,7 @@ namespace App\Upkeep\Trouble;
 use App\Contract\Disk;
 use App\Contract\RefusalLog;
 use App\Upkeep\Backup\Kept;
+use App\Upkeep\Commands\Asked;
 use App\Upkeep\Computer\RunningPrograms;
 use App\Upkeep\StateFolder;
 use Illuminate\Console\Command;
@@ -52,8 +53,9 @@ final class WriteTrouble extends Command
             $text .= "\n== {$title} ==\n".implode("\n", $told)."\n";
         }
         umask(0077);
-        file_put_contents($this->argument('file'), $hidden->in($text));
-        $this->line("Written to {$this->argument('file')}. It holds no names, no words of entries and no secrets; look through it before you send it.");
+        $file = (string) Asked::argument($this, 'file');
+        file_put_contents($file, $hidden->in($text));
+        $this->line("Written to {$file}. It holds no names, no words of entries and no secrets; look through it before you send it.");
 
         return self::SUCCESS;
     }
@@ -104,8 +106,8 @@ final class WriteTrouble extends Command
     private function tables(): array
     {
         return array_map(
-            fn (object $table): string => "{$table->name}: some {$table->rows} rows, {$table->bytes} bytes",
-            DB::select('select table_name as name, table_rows as `rows`, data_length + index_length as bytes from information_schema.tables where table_schema = database() order by table_name'),
+            fn (\stdClass $table): string => "{$table->name}: some {$table->rows} rows, {$table->bytes} bytes",
+            array_values(DB::select('select table_name as name, table_rows as `rows`, data_length + index_length as bytes from information_schema.tables where table_schema = database() order by table_name')),
         );
     }
 

@@ -86,6 +86,6 @@ final readonly class AcceptNote implements NoteKind
             ?? throw Refusal::field('of', "{$machine->name} has no such fluid.");
         $compartment = $named->kind === SpotKind::Compartment ? $named : $named->parent;
 
-        return $compartment?->holder ?? $compartment;
+        return $compartment->holder ?? $compartment;
     }
 }

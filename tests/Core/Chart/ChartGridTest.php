@@ -14,9 +14,9 @@ use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Starter\Starters;
 use Core\Starter\StarterRule;
 use Core\Starter\StarterRulebook;
+use Core\Starter\Starters;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
