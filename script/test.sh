@@ -16,7 +16,12 @@ test_command() {
             ensure_everything browser
             php -d memory_limit=1G vendor/bin/phpunit --testsuite faults "${@:2}"
             ;;
-        http | browser | all | long) on_throwaway_server "suite_$suite" "${@:2}" ;;
+        all)
+            ensure_everything browser
+            suite_tools
+            on_throwaway_server suite_all "${@:2}"
+            ;;
+        http | browser | long) on_throwaway_server "suite_$suite" "${@:2}" ;;
         *) fail "There is no suite \"$suite\". There are tools, core, http, browser, long and faults." ;;
     esac
 }
@@ -34,7 +39,6 @@ suite_http() { run_suites http "$@"; }
 suite_browser() { run_suites browser "$@"; }
 suite_all() {
     php script/pin_packages.php --check || fail 'Other packages are installed than are listed. Install what is listed, or list what is meant: php script/pin_packages.php'
-    suite_tools
     local code=0
     run_suites core,http,browser "$@" || code=$?
     tell_known_holes

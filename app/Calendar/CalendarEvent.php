@@ -12,6 +12,7 @@ use Core\Forecast\TaskStanding;
 use Core\Machine\Point;
 use Core\Measure\Day;
 use Core\Measure\Plain;
+use Core\Schedule\StandingWords;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
@@ -131,7 +132,7 @@ final class CalendarEvent extends Model
         return [
             'day' => Day::of(max($today, $standing->when->p50))->format('Y-m-d'),
             'summary' => "{$reckoning->machine->name}: ".Plain::within($standing->task->name),
-            'description' => $standing->standing->why($reckoning->machine->distanceUnit()).$band,
+            'description' => StandingWords::why($standing->standing, $reckoning->machine->distanceUnit()).$band,
         ];
     }
 

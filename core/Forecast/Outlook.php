@@ -9,6 +9,7 @@ use Core\Machine\Limit;
 use Core\Measure\Day;
 use Core\Measure\Plain;
 use Core\Meter\MeterUnit;
+use Core\Schedule\StandingWords;
 use Core\Schedule\State;
 
 /** What a whole rulebook says of one machine: its most urgent state, the task behind it, and why. */
@@ -77,13 +78,13 @@ final readonly class Outlook
             );
 
             return count($unknown) === 1
-                ? "{$leading->task->name}: ".Plain::within($leading->standing->why($this->distance))
+                ? "{$leading->task->name}: ".Plain::within(StandingWords::why($leading->standing, $this->distance))
                 : Plain::count(count($unknown), 'task').' have no history. Say when each was last done, or do it now.';
         }
 
         return rtrim(
             "{$leading->task->name}: ".Plain::within(
-                $leading->standing->why($this->distance),
+                StandingWords::why($leading->standing, $this->distance),
             )." {$this->expected($leading)}",
         );
     }

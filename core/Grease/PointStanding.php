@@ -8,7 +8,7 @@ use Core\Machine\Point;
 use Core\Measure\Plain;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
 use Core\Schedule\State;
 
 /** What a grease point's history says now: never done, missed, due, fresh, or given too much. */
@@ -42,7 +42,7 @@ final readonly class PointStanding
     ): self {
         $strokes = new Strokes($point, $greased, $rule->every ?? new Interval);
         $enough = $strokes->lastEnough();
-        $standing = $rule === null ? null : Standing::of($rule, $start, $enough === null ? [] : [$enough->point], $now);
+        $standing = $rule === null ? null : StandingOf::rule($rule, $start, $enough === null ? [] : [$enough->point], $now);
         $state = $withHost ?? $standing->state ?? ($enough === null ? State::Unknown : State::Fresh);
         $last = $strokes->last();
         if ($last === null) {

@@ -9,7 +9,8 @@ use Core\Form\Written;
 use Core\Machine\Limit;
 use Core\Machine\Point;
 use Core\Schedule\Rule;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
+use Core\Schedule\StandingWords;
 
 /** Where a rule stands. */
 final class JudgeStanding implements Calculator
@@ -26,7 +27,7 @@ final class JudgeStanding implements Calculator
         }
         $given->complete();
         assert($rule !== null);
-        $standing = Standing::of($rule, $start, $done, $present, $skipped);
+        $standing = StandingOf::rule($rule, $start, $done, $present, $skipped);
         $points = $standing->points;
 
         return new Answer([
@@ -45,7 +46,7 @@ final class JudgeStanding implements Calculator
             'runs_for' => ['hours' => Written::number($standing->runsFor())],
             'share_used' => Written::number($standing->shareUsed()),
             'notes' => $standing->notes,
-        ], $standing->why(), ['common practice']);
+        ], StandingWords::why($standing), ['common practice']);
     }
 
     private function point(Fields $fields): Point

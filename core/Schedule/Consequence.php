@@ -34,7 +34,7 @@ final readonly class Consequence
         return array_map(
             fn (Anchor $anchor): self => new self(
                 $anchor,
-                Standing::of($rule->countedBy($anchor), $start, $done, $now, $skipped),
+                StandingOf::rule($rule->countedBy($anchor), $start, $done, $now, $skipped),
                 $rule->book ?? $rule->every,
                 $rule->book !== null || $rule->source === Source::Book ? 'book' : 'rule',
             ),
@@ -61,7 +61,7 @@ final readonly class Consequence
     {
         $limiting = $this->standing->limiting;
         if ($limiting === null) {
-            return $this->standing->why($distance);
+            return StandingWords::why($this->standing, $distance);
         }
         $next = match ($limiting->limit) {
             Limit::Hours => 'at '.Plain::number($limiting->at).' h',

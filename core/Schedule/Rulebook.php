@@ -55,7 +55,7 @@ final readonly class Rulebook
         $known = $facts[$line->task->id] ?? new RuleFacts;
         $own = $line->rule === null
             ? null
-            : Standing::of(
+            : StandingOf::rule(
                 $line->rule,
                 $known->start,
                 $known->done,
@@ -66,11 +66,11 @@ final readonly class Rulebook
             );
         $host = $this->named($line->goesWith);
         if ($host !== null) {
-            return Standing::goingWith(
+            return StandingOf::goingWith(
                 $host->task,
                 $this->standing($host, $facts, $now),
                 $own,
-                Standing::newest($known->done),
+                StandingOf::newest($known->done),
             );
         }
 

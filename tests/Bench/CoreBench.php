@@ -9,7 +9,8 @@ use Core\Machine\Point;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
+use Core\Schedule\StandingWords;
 
 /** How many standings the core computes in a second, and what memory that takes. */
 final class CoreBench
@@ -42,11 +43,11 @@ final class CoreBench
         $began = hrtime(true);
         $standings = [];
         for ($count = 0; $count < self::STANDINGS; $count++) {
-            $standings[] = Standing::of($rules[$count % count($rules)], $start, $done, $now);
+            $standings[] = StandingOf::rule($rules[$count % count($rules)], $start, $done, $now);
         }
         $told = hrtime(true);
         foreach ($standings as $standing) {
-            $standing->why();
+            StandingWords::why($standing);
         }
         printf(
             "core     %s standings in %.2f s (aim: 1), their reasons in %.2f s more (aim: 2), peak memory %.1f MB\n",

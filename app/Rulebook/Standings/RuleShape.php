@@ -12,6 +12,7 @@ use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Procedure\Caution;
 use Core\Procedure\Cautions;
+use Core\Schedule\StandingWords;
 use Core\Schedule\Tightening;
 
 /** A rule with what it says now, as the contract's `Rule`. */
@@ -69,7 +70,7 @@ final class RuleShape
                     || $task->when->isCertain()
                     ? null
                     : ucfirst($task->when->inWords($reckoning->today)).'.',
-                'why' => $standing->why($unit),
+                'why' => StandingWords::why($standing, $unit),
                 'notes' => $standing->notes,
             ],
         ];

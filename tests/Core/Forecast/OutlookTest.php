@@ -19,7 +19,7 @@ use Core\Measure\Day;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
 use Core\Schedule\State;
 use PHPUnit\Framework\TestCase;
 
@@ -48,7 +48,7 @@ final class OutlookTest extends TestCase
     {
         $unknown = fn (string $name): TaskStanding => new TaskStanding(
             new Task('1', $name, TaskKind::Replace),
-            Standing::of(new Rule(Interval::ofHours(50)), null, [], self::now()),
+            StandingOf::rule(new Rule(Interval::ofHours(50)), null, [], self::now()),
             self::use(1),
             null,
             self::today(),
@@ -83,7 +83,7 @@ final class OutlookTest extends TestCase
 
     public function test_what_goes_by_hours_and_by_date_is_expected_by_whichever_comes_first(): void
     {
-        $both = new TaskStanding(new Task('1', 'Engine oil', TaskKind::Replace), Standing::of(new Rule(
+        $both = new TaskStanding(new Task('1', 'Engine oil', TaskKind::Replace), StandingOf::rule(new Rule(
             new Interval(BigDecimal::of(100), months: 12),
         ), null,
             [
@@ -123,7 +123,7 @@ final class OutlookTest extends TestCase
             '9',
             'Brake fluid',
             TaskKind::Replace,
-        ), Standing::of(new Rule(new Interval(months: 24)), null,
+        ), StandingOf::rule(new Rule(new Interval(months: 24)), null,
             [
                 new Point(date: new \DateTimeImmutable('2024-12-14T00:00:00Z')),
             ], self::now()), self::use(7), null, self::today());
@@ -153,7 +153,7 @@ final class OutlookTest extends TestCase
     {
         return new TaskStanding(
             new Task('1', $name, TaskKind::Replace),
-            Standing::of(
+            StandingOf::rule(
                 new Rule(Interval::ofHours($every)),
                 null,
                 [new Point(BigDecimal::of($lastDone))],

@@ -11,7 +11,7 @@ use Core\Schedule\Anchor;
 use Core\Schedule\DatedCourse;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
@@ -90,7 +90,7 @@ final class DayTest extends TestCase
     {
         $rule = new Rule(new Interval(months: 12), [new Interval(months: 1)]);
         $start = new Point(date: new \DateTimeImmutable('2026-01-15'));
-        $due = fn (?string $done): ?string => Standing::of(
+        $due = fn (?string $done): ?string => StandingOf::rule(
             $rule,
             $start,
             $done === null ? [] : [new Point(date: new \DateTimeImmutable($done))],

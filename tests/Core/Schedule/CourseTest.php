@@ -9,7 +9,8 @@ use Core\Machine\Point;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
+use Core\Schedule\StandingWords;
 use Core\Schedule\State;
 use Eris\Generators;
 use Eris\TestTrait;
@@ -92,7 +93,7 @@ final class CourseTest extends TestCase
         )
             ->then(function (int $every, int $nowTenths, string $early, string $late): void {
                 $now = BigDecimal::ofUnscaledValue($nowTenths, 1);
-                $standing = Standing::of(
+                $standing = StandingOf::rule(
                     new Rule(
                         Interval::ofHours($every),
                         [],
@@ -121,7 +122,7 @@ final class CourseTest extends TestCase
             Generators::choose(0, 2_000),
             Generators::choose(0, 30_000),
         )->then(function (int $hours, int $km): void {
-            $standing = Standing::of(new Rule(
+            $standing = StandingOf::rule(new Rule(
                 new Interval(BigDecimal::of(100), BigDecimal::of(1600)),
             ), new Point(BigDecimal::zero(), BigDecimal::zero()), [],
                 new Point(BigDecimal::ofUnscaledValue($hours, 1), BigDecimal::ofUnscaledValue($km, 1)));
@@ -158,7 +159,7 @@ final class CourseTest extends TestCase
 
     public function test_an_odometer_that_nobody_read_is_told_and_the_rest_is_judged(): void
     {
-        $standing = Standing::of(
+        $standing = StandingOf::rule(
             new Rule(new Interval(BigDecimal::of(25), BigDecimal::of(400))),
             new Point(BigDecimal::zero(), BigDecimal::zero()),
             [],
@@ -172,7 +173,7 @@ final class CourseTest extends TestCase
     public function test_a_service_whose_hours_nobody_wrote_down_is_told(): void
     {
         $rule = new Rule(new Interval(BigDecimal::of(100), null, 12));
-        $standing = Standing::of(
+        $standing = StandingOf::rule(
             $rule,
             null,
             [new Point(date: new \DateTimeImmutable('2026-01-01'))],
@@ -181,12 +182,12 @@ final class CourseTest extends TestCase
 
         self::assertSame(['date', State::Unknown], [$standing->limiting?->limit->value, $standing->state]);
         self::assertStringContainsString('hours at the last service are not on record', $standing->notes[0]);
-        self::assertStringContainsString('are not on record', $standing->why());
+        self::assertStringContainsString('are not on record', StandingWords::why($standing));
     }
 
     private static function next(Rule $rule, string $start, string $done): BigDecimal
     {
-        return Standing::of(
+        return StandingOf::rule(
             $rule,
             new Point(BigDecimal::of($start)),
             [new Point(BigDecimal::of($done))],

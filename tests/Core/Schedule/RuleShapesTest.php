@@ -15,7 +15,8 @@ use Core\Schedule\Consequence;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
 use Core\Schedule\Source;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
+use Core\Schedule\StandingWords;
 use Core\Schedule\State;
 use Core\Schedule\YearWindow;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -33,14 +34,14 @@ final class RuleShapesTest extends TestCase
         State $state,
         string $why,
     ): void {
-        $standing = Standing::of(
+        $standing = StandingOf::rule(
             self::spring(),
             null,
             $done === null ? [] : [new Point(date: self::day($done))],
             new Point(date: self::day($today)),
         );
 
-        self::assertSame([$state, $why], [$standing->state, $standing->why()]);
+        self::assertSame([$state, $why], [$standing->state, StandingWords::why($standing)]);
     }
 
     /** @return iterable<string, array{string, string|null, State, string}> */
@@ -111,7 +112,7 @@ final class RuleShapesTest extends TestCase
                 YearWindow::between('03-01', '04-15', 'spring'),
             ],
         );
-        $due = fn (string $done): ?string => ($point = Standing::of($rule, null, [new Point(date: self::day($done))], new Point(date: self::day($done)))->limiting) === null
+        $due = fn (string $done): ?string => ($point = StandingOf::rule($rule, null, [new Point(date: self::day($done))], new Point(date: self::day($done)))->limiting) === null
             ? null
             : Day::of($point->at->toInt())->format('Y-m-d');
 
@@ -131,22 +132,22 @@ final class RuleShapesTest extends TestCase
         $rule = new Rule(new Interval, condition: 'water shows in the bowl');
         $now = new Point(BigDecimal::of(100), null, self::day('2026-05-14'));
 
-        $quiet = Standing::of($rule, null, [], $now);
+        $quiet = StandingOf::rule($rule, null, [], $now);
         self::assertSame(
             [State::Fresh, 'Only when a check says so: water shows in the bowl. None has.'],
-            [$quiet->state, $quiet->why()],
+            [$quiet->state, StandingWords::why($quiet)],
         );
-        $called = Standing::of($rule, null, [], $now, [], new Call(self::day('2026-05-12'), 'water in the bowl'));
+        $called = StandingOf::rule($rule, null, [], $now, [], new Call(self::day('2026-05-12'), 'water in the bowl'));
         self::assertSame(
             [State::Due, 'A check on 12 May 2026 called for it: water in the bowl.'],
-            [$called->state, $called->why()],
+            [$called->state, StandingWords::why($called)],
         );
     }
 
     public function test_a_check_makes_due_what_its_hours_had_left_fresh_but_never_makes_it_less_urgent(): void
     {
         $rule = new Rule(Interval::ofHours(100));
-        $at = fn (int $hours): State => Standing::of(
+        $at = fn (int $hours): State => StandingOf::rule(
             $rule,
             null,
             [new Point(BigDecimal::zero())],
@@ -194,7 +195,7 @@ final class RuleShapesTest extends TestCase
     public function test_a_skipped_point_is_passed_over_and_the_hours_it_will_have_run_are_told(): void
     {
         foreach ([[Anchor::Chart, 1200], [Anchor::FromDone, 1200]] as [$anchor, $next]) {
-            $standing = Standing::of(
+            $standing = StandingOf::rule(
                 new Rule(Interval::ofHours(400), anchor: $anchor),
                 null,
                 [new Point(BigDecimal::of(400))],
@@ -210,7 +211,7 @@ final class RuleShapesTest extends TestCase
     public function test_what_was_skipped_before_it_was_next_done_no_longer_counts(): void
     {
         $rule = new Rule(Interval::ofHours(100));
-        $with = Standing::of(
+        $with = StandingOf::rule(
             $rule,
             null,
             [new Point(BigDecimal::of(250))],
@@ -235,7 +236,7 @@ final class RuleShapesTest extends TestCase
             [$done, $skipped, $asked] = [[], [], []];
             $now = $start;
             for ($turn = 0; $turn < 12; $turn++) {
-                $standing = Standing::of($rule, $start, $done, $now, $skipped);
+                $standing = StandingOf::rule($rule, $start, $done, $now, $skipped);
                 $due = $standing->limiting;
                 if ($due === null) {
                     self::assertTrue(
@@ -263,8 +264,8 @@ final class RuleShapesTest extends TestCase
             shuffle($done);
             shuffle($skipped);
             self::assertEquals(
-                Standing::of($rule, $start, array_reverse($done), $now, array_reverse($skipped))->limiting,
-                Standing::of($rule, $start, $done, $now, $skipped)->limiting,
+                StandingOf::rule($rule, $start, array_reverse($done), $now, array_reverse($skipped))->limiting,
+                StandingOf::rule($rule, $start, $done, $now, $skipped)->limiting,
             );
         }
     }
@@ -296,7 +297,7 @@ final class RuleShapesTest extends TestCase
         $start = new Point(BigDecimal::zero(), BigDecimal::zero(), self::day('2020-01-01'));
         $rank = -1;
         for ($step = 0; $step < 300; $step++) {
-            $standing = Standing::of(
+            $standing = StandingOf::rule(
                 $rule,
                 $start,
                 [],

@@ -23,7 +23,8 @@ use Core\Schedule\RuleFacts;
 use Core\Schedule\Severity;
 use Core\Schedule\SeverityMark;
 use Core\Schedule\SeverityTable;
-use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
+use Core\Schedule\StandingWords;
 use Core\Schedule\State;
 use Core\Schedule\Warranty;
 use Core\Schedule\YearWindow;
@@ -51,7 +52,7 @@ final class RulebookTest extends TestCase
         )['2'];
         self::assertSame(
             [State::Nearing, 'Goes with blade: due at 125 h, 25 h after 100 h. 1 h left, inside the early window.', []],
-            [$spindle->state, $spindle->why(), $spindle->notes],
+            [$spindle->state, StandingWords::why($spindle), $spindle->notes],
         );
         self::assertSame(
             ['Left out when blade was last done, on 3 May 2026.'],
@@ -103,11 +104,11 @@ final class RulebookTest extends TestCase
             [new SeverityMark(Severity::Dust)],
             new \DateTimeImmutable('2026-05-14'),
         );
-        $standing = Standing::of($rule, null, [self::at(400)], self::at(430));
+        $standing = StandingOf::rule($rule, null, [self::at(400)], self::at(430));
 
         self::assertSame(
             'Due at 450 h, 50 h after 400 h. 20 h left. 100 h × 0.5 for dust makes 50 h.',
-            $standing->why(),
+            StandingWords::why($standing),
         );
     }
 
@@ -201,14 +202,14 @@ final class RulebookTest extends TestCase
     {
         $unknown = fn (string $name, TaskKind $kind, int $every): TaskStanding => new TaskStanding(
             new Task($name, $name, $kind),
-            Standing::of(new Rule(Interval::ofHours($every)), null, [], self::at(900)),
+            StandingOf::rule(new Rule(Interval::ofHours($every)), null, [], self::at(900)),
             null,
             null,
             new \DateTimeImmutable('2026-05-14'),
         );
         $known = new TaskStanding(
             new Task('9', 'Belt', TaskKind::Inspect),
-            Standing::of(new Rule(Interval::ofHours(50)), null, [self::at(890)], self::at(900)),
+            StandingOf::rule(new Rule(Interval::ofHours(50)), null, [self::at(890)], self::at(900)),
             null,
             null,
             new \DateTimeImmutable('2026-05-14'),

@@ -12,6 +12,8 @@ use Core\Schedule\Interval;
 use Core\Schedule\Rule;
 use Core\Schedule\Source;
 use Core\Schedule\Standing;
+use Core\Schedule\StandingOf;
+use Core\Schedule\StandingWords;
 use Core\Schedule\State;
 use Eris\Generators;
 use Eris\TestTrait;
@@ -33,7 +35,7 @@ final class StandingTest extends TestCase
         string $runsFor,
         int $notes,
     ): void {
-        $standing = Standing::of(self::every(400, Anchor::Chart), self::at('0'), [self::at($done)], self::at('771'));
+        $standing = StandingOf::rule(self::every(400, Anchor::Chart), self::at('0'), [self::at($done)], self::at('771'));
 
         self::assertSame($next, (string) $standing->points['hours']->at);
         self::assertSame($runsFor, (string) $standing->runsFor());
@@ -60,9 +62,9 @@ final class StandingTest extends TestCase
             null,
             new \DateTimeImmutable("{$day}T00:00:00Z"),
         );
-        $byMonth = Standing::of($rule, $start, [$after('12', '2026-02-01')], $after('20', '2026-02-10'));
-        $byHours = Standing::of($rule, $start, [$after('50', '2026-01-12')], $after('55', '2026-01-20'));
-        $byNeither = Standing::of($rule, $start, [$after('12', '2026-01-10')], $after('20', '2026-01-20'));
+        $byMonth = StandingOf::rule($rule, $start, [$after('12', '2026-02-01')], $after('20', '2026-02-10'));
+        $byHours = StandingOf::rule($rule, $start, [$after('50', '2026-01-12')], $after('55', '2026-01-20'));
+        $byNeither = StandingOf::rule($rule, $start, [$after('12', '2026-01-10')], $after('20', '2026-01-20'));
 
         self::assertSame(
             ['112', '2027-02-01'],
@@ -88,7 +90,7 @@ final class StandingTest extends TestCase
         $start = new Point(BigDecimal::zero(), null, new \DateTimeImmutable('2026-01-01T00:00:00Z'));
         $done = new Point(BigDecimal::of(80), null, new \DateTimeImmutable('2026-07-01T00:00:00Z'));
 
-        self::assertSame('400', (string) Standing::of($rule, $start, [$done], $done)->points['hours']->at);
+        self::assertSame('400', (string) StandingOf::rule($rule, $start, [$done], $done)->points['hours']->at);
     }
 
     /** A tenth of a first point of 20 h is 2 h, not the 20 h that a tenth of the interval of 200 h is. */
@@ -97,7 +99,7 @@ final class StandingTest extends TestCase
     {
         self::assertSame(
             $state,
-            Standing::of(
+            StandingOf::rule(
                 new Rule(Interval::ofHours(200), [Interval::ofHours(20)]),
                 self::at('0'),
                 [],
@@ -120,7 +122,7 @@ final class StandingTest extends TestCase
     {
         self::assertSame(
             '20',
-            (string) Standing::of(
+            (string) StandingOf::rule(
                 new Rule(Interval::ofHours(200), [Interval::ofHours(20)], Anchor::Chart),
                 self::at('0'),
                 [self::at('5')],
@@ -133,7 +135,7 @@ final class StandingTest extends TestCase
     {
         $rule = new Rule(new Interval(BigDecimal::of(100), null, 12));
         $done = new Point(BigDecimal::of(400));
-        $standing = fn (string $hours): Standing => Standing::of(
+        $standing = fn (string $hours): Standing => StandingOf::rule(
             $rule,
             null,
             [$done],
@@ -153,16 +155,16 @@ final class StandingTest extends TestCase
 
     public function test_a_service_ahead_of_the_meter_is_noted(): void
     {
-        $standing = Standing::of(self::every(100), self::at('0'), [self::at('620')], self::at('600'));
+        $standing = StandingOf::rule(self::every(100), self::at('0'), [self::at('620')], self::at('600'));
 
         self::assertSame(
-            ['A service is recorded at 620 h, and the meter stands at 600 h: one of both is wrong.'],
+            ['A service is recorded at 620 h, and the meter stands at 600 h: one of the two is wrong.'],
             $standing->notes,
         );
-        self::assertSame([], Standing::of(self::every(100), self::at('0'), [self::at('600')], self::at('600'))->notes);
+        self::assertSame([], StandingOf::rule(self::every(100), self::at('0'), [self::at('600')], self::at('600'))->notes);
         self::assertSame(
             ['A service is recorded for 15 May 2026, which has not come yet.'],
-            Standing::of(
+            StandingOf::rule(
                 new Rule(new Interval(months: 6)),
                 null,
                 [self::on('2026-05-15')],
@@ -175,7 +177,7 @@ final class StandingTest extends TestCase
     {
         self::assertSame(
             '760',
-            (string) Standing::of(
+            (string) StandingOf::rule(
                 self::every(400),
                 self::at('0'),
                 [self::at('360')],
@@ -187,7 +189,7 @@ final class StandingTest extends TestCase
     public function test_a_first_service_comes_once_and_then_the_interval_begins(): void
     {
         $rule = new Rule(Interval::ofHours(100), [Interval::ofHours(25)]);
-        $due = fn (array $done): string => (string) Standing::of(
+        $due = fn (array $done): string => (string) StandingOf::rule(
             $rule,
             self::at('0'),
             array_map(self::at(...), $done),
@@ -202,7 +204,7 @@ final class StandingTest extends TestCase
     public function test_by_the_chart_the_first_points_stand_before_the_multiples(): void
     {
         $rule = new Rule(Interval::ofHours(250), [Interval::ofHours(50)], Anchor::Chart);
-        $due = fn (string $done): string => (string) Standing::of(
+        $due = fn (string $done): string => (string) StandingOf::rule(
             $rule,
             self::at('0'),
             [self::at($done)],
@@ -217,7 +219,7 @@ final class StandingTest extends TestCase
     #[DataProvider('windows')]
     public function test_states_change_at_the_edges_of_the_windows(string $now, State $state): void
     {
-        self::assertSame($state, Standing::of(self::every(100), self::at('0'), [], self::at($now))->state);
+        self::assertSame($state, StandingOf::rule(self::every(100), self::at('0'), [], self::at($now))->state);
     }
 
     /** @return iterable<string, array{string, State}> */
@@ -237,8 +239,8 @@ final class StandingTest extends TestCase
     {
         $rule = new Rule(new Interval(BigDecimal::of(25), BigDecimal::of(400)));
         $start = new Point(BigDecimal::zero(), BigDecimal::zero());
-        $byDistance = Standing::of($rule, $start, [], new Point(BigDecimal::of(10), BigDecimal::of(390)));
-        $byHours = Standing::of($rule, $start, [], new Point(BigDecimal::of(26), BigDecimal::of(100)));
+        $byDistance = StandingOf::rule($rule, $start, [], new Point(BigDecimal::of(10), BigDecimal::of(390)));
+        $byHours = StandingOf::rule($rule, $start, [], new Point(BigDecimal::of(26), BigDecimal::of(100)));
 
         self::assertSame(['km', State::Nearing], [$byDistance->limiting?->limit->value, $byDistance->state]);
         self::assertSame(['hours', State::Due], [$byHours->limiting?->limit->value, $byHours->state]);
@@ -247,7 +249,7 @@ final class StandingTest extends TestCase
     /** Handbook section 4: brake fluid every 2 years. */
     public function test_brake_fluid_by_24_months(): void
     {
-        $standing = Standing::of(
+        $standing = StandingOf::rule(
             new Rule(new Interval(months: 24)),
             null,
             [self::on('2024-03-31')],
@@ -271,14 +273,14 @@ final class StandingTest extends TestCase
 
     public function test_what_was_never_recorded_is_unknown_and_not_fine(): void
     {
-        self::assertSame(State::Unknown, Standing::of(self::every(50), null, [], self::at('900'))->state);
+        self::assertSame(State::Unknown, StandingOf::rule(self::every(50), null, [], self::at('900'))->state);
     }
 
     public function test_a_known_beginning_counts_as_the_last_time(): void
     {
         self::assertSame(
             '350',
-            (string) Standing::of(self::every(50), self::at('300'), [], self::at('310'))->points['hours']->at,
+            (string) StandingOf::rule(self::every(50), self::at('300'), [], self::at('310'))->points['hours']->at,
         );
     }
 
@@ -286,8 +288,8 @@ final class StandingTest extends TestCase
     {
         $rule = new Rule(new Interval, [Interval::ofHours(50)]);
 
-        self::assertSame(State::Nearing, Standing::of($rule, self::at('0'), [], self::at('46'))->state);
-        $done = Standing::of($rule, self::at('0'), [self::at('49')], self::at('900'));
+        self::assertSame(State::Nearing, StandingOf::rule($rule, self::at('0'), [], self::at('46'))->state);
+        $done = StandingOf::rule($rule, self::at('0'), [self::at('49')], self::at('900'));
         self::assertSame([State::Fresh, null], [$done->state, $done->limiting]);
     }
 
@@ -301,15 +303,15 @@ final class StandingTest extends TestCase
 
         self::assertStringContainsString(
             'Looser than the book',
-            implode(Standing::of($rule(150), self::at('0'), [], self::at('1'))->notes),
+            implode(StandingOf::rule($rule(150), self::at('0'), [], self::at('1'))->notes),
         );
-        self::assertSame([], Standing::of($rule(50), self::at('0'), [], self::at('1'))->notes);
+        self::assertSame([], StandingOf::rule($rule(50), self::at('0'), [], self::at('1'))->notes);
     }
 
     public function test_an_oil_that_would_run_too_long_is_told(): void
     {
         $rule = new Rule(Interval::ofHours(400), [], Anchor::Chart, BigDecimal::of('0.2'));
-        $standing = Standing::of($rule, self::at('0'), [self::at('325')], self::at('330'));
+        $standing = StandingOf::rule($rule, self::at('0'), [self::at('325')], self::at('330'));
 
         self::assertSame('475', (string) $standing->runsFor());
         self::assertSame(['Runs for 475 h until then, over the 440 h allowed.'], $standing->notes);
@@ -317,7 +319,7 @@ final class StandingTest extends TestCase
 
     public function test_it_says_why_with_its_numbers(): void
     {
-        $why = Standing::of(self::every(100), null, [self::at('498.4')], self::at('612.6'))->why();
+        $why = StandingWords::why(StandingOf::rule(self::every(100), null, [self::at('498.4')], self::at('612.6')));
 
         self::assertSame('Due at 598.4 h, 100 h after 498.4 h. Past by 14.2 h, allowed 10 h.', $why);
     }
@@ -339,12 +341,12 @@ final class StandingTest extends TestCase
             ->then(function (array $done, int $now, Anchor $anchor, int $every): void {
                 $points = array_map(fn (int $tenths): Point => self::at((string) ($tenths / 10)), $done);
                 $rule = self::every($every, $anchor);
-                $one = Standing::of($rule, self::at('0'), $points, self::at((string) ($now / 10)));
+                $one = StandingOf::rule($rule, self::at('0'), $points, self::at((string) ($now / 10)));
                 shuffle($points);
-                $other = Standing::of($rule, self::at('0'), $points, self::at((string) ($now / 10)));
+                $other = StandingOf::rule($rule, self::at('0'), $points, self::at((string) ($now / 10)));
                 self::assertEquals(
-                    [$one->state, $one->why(), $one->notes],
-                    [$other->state, $other->why(), $other->notes],
+                    [$one->state, StandingWords::why($one), $one->notes],
+                    [$other->state, StandingWords::why($other), $other->notes],
                 );
             });
     }
@@ -359,7 +361,7 @@ final class StandingTest extends TestCase
             Generators::choose(10, 500),
         )
             ->then(function (int $done, int $now, int $more, Anchor $anchor, int $every): void {
-                $at = fn (int $tenths): Standing => Standing::of(
+                $at = fn (int $tenths): Standing => StandingOf::rule(
                     self::every($every, $anchor),
                     self::at('0'),
                     [self::at((string) ($done / 10))],
@@ -379,7 +381,7 @@ final class StandingTest extends TestCase
             Generators::choose(10, 500),
         )
             ->then(function (int $done, int $later, Anchor $anchor, int $every): void {
-                $next = fn (int $tenths): BigDecimal => Standing::of(
+                $next = fn (int $tenths): BigDecimal => StandingOf::rule(
                     self::every($every, $anchor),
                     self::at('0'),
                     [self::at((string) ($tenths / 10))],
