@@ -27,7 +27,7 @@ final class CheckShape
             'place' => $check->place,
             'how' => $check->how,
             'fine' => $check->fine,
-            'caution' => $check->caution,
+            'caution' => $check->caution(),
             'rounds' => array_column($check->rounds, 'value'),
             'degrees' => array_map(
                 fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Fluid;
 
-use Core\Fluid\Grade\Multigrade;
+use Core\Fluid\Grade\Grades;
 use Core\Measure\Quantity;
 
 /** A grade that a book allows, perhaps only between some temperatures of the air. */
@@ -17,9 +17,10 @@ final readonly class SeasonalGrade
     ) {
     }
 
-    public function is(string $other): bool
+    /** @param  FluidKind|null  $kind  of what both are grades */
+    public function is(string $other, ?FluidKind $kind): bool
     {
-        return Multigrade::canonical($this->grade) === Multigrade::canonical($other);
+        return Grades::of($kind, $this->grade)->written() === Grades::of($kind, $other)->written();
     }
 
     public function inWords(): string

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Fluid;
 
-use Core\Fluid\Grade\EngineGrade;
-use Core\Fluid\Grade\GearGrade;
+use Core\Fluid\Grade\Grades;
 use Core\Machine\CompartmentKind;
 use Core\Measure\Quantity;
-use Core\Measure\Unreadable;
 
 /**
  * Whether a bottle will do for a compartment in the season ahead. The compartment's own specification judges; where it
@@ -211,7 +209,7 @@ final readonly class WillItDo
         }
         $reason = null;
         foreach ($asked->grades as $grade) {
-            if ($grade->is($bottle->grade)) {
+            if ($grade->is($bottle->grade, $bottle->kind)) {
                 $found = $grade->in($under->coldest, $under->hottest);
                 $reason = $reason === null
                     || $found->answer->hardness() < $reason->answer->hardness()
@@ -223,7 +221,7 @@ final readonly class WillItDo
             return $reason ?? Reason::no("The book lists {$listed}, and {$bottle->grade} is not among them.");
         }
         foreach ($asked->grades as $grade) {
-            if (! $grade->is($bottle->grade) && $grade->in($under->coldest, $under->hottest)->answer === Answer::Yes) {
+            if (! $grade->is($bottle->grade, $bottle->kind) && $grade->in($under->coldest, $under->hottest)->answer === Answer::Yes) {
                 return Reason::no("{$reason->why} For that the book has {$grade->inWords()}.");
             }
         }
@@ -261,26 +259,21 @@ final readonly class WillItDo
             $housing->specification->grades,
             fn (SeasonalGrade $grade): bool => $grade->from !== null
                 && $bottle->grade !== null
-                && $grade->is($bottle->grade),
+                && $grade->is($bottle->grade, $bottle->kind),
         );
         if ($coldest === null || $bottle->grade === null || $byTheBook !== []) {
             return [];
         }
-        try {
-            $lowest = match ($bottle->kind) {
-                FluidKind::EngineOil => EngineGrade::parse($bottle->grade)->lowestCranking(),
-                FluidKind::GearOil => GearGrade::parse($bottle->grade)->lowest(),
-                default => null,
-            };
-        } catch (Unreadable) {
+        if (! in_array($bottle->kind, [FluidKind::EngineOil, FluidKind::GearOil], true)) {
             return [];
         }
-        $table = $bottle->kind === FluidKind::EngineOil ? 'SAE J300' : 'SAE J306';
+        $grade = Grades::of($bottle->kind, $bottle->grade);
+        $lowest = $grade->lowest();
 
         return $lowest === null || $coldest->compareTo($lowest) >= 0
             ? []
             : [Reason::no(
-                "{$bottle->grade} is good down to {$lowest->inWords()} by {$table}, and the season goes down to {$coldest->inWords()}.",
+                "{$bottle->grade} is good down to {$lowest->inWords()} by {$grade->table()}, and the season goes down to {$coldest->inWords()}.",
             )];
     }
 

@@ -6,6 +6,7 @@ namespace Core\Inspect;
 
 use Core\Form\BadInput;
 use Core\Form\Fields;
+use Core\Machine\Caution;
 use Core\Machine\Verdict;
 use Core\Schedule\YearWindow;
 
@@ -45,7 +46,9 @@ final readonly class Check
      * @param  string|null  $after  the key of the check that must be found not fine before this one is asked
      * @param  string  $spot  the key of the spot that it looks at
      * @param  bool  $seesLevel  whether a look tells how high a fluid stands
+     * @param  list<Caution>  $cautions
      * @param  string  $putBack  what measuring it undoes, and does up again
+     * @param  string  $ownCaution  the keeper's own words, which stand for the usual ones
      */
     public function __construct(
         public string $key,
@@ -60,11 +63,19 @@ final readonly class Check
         public LimitSource $limitSource = LimitSource::CommonPractice,
         public ?YearWindow $window = null,
         public ?string $after = null,
-        public string $caution = '',
+        public array $cautions = [],
         public string $spot = '',
         public bool $seesLevel = false,
         public string $putBack = '',
+        private string $ownCaution = '',
     ) {
+    }
+
+    public function caution(): string
+    {
+        return $this->ownCaution !== ''
+            ? $this->ownCaution
+            : implode(' ', array_map(fn (Caution $caution): string => $caution->says(), $this->cautions));
     }
 
     /** Whether it tells how high a fluid stands. */
@@ -169,10 +180,11 @@ final readonly class Check
             $values['limitSource'] ?? $this->limitSource,
             array_key_exists('window', $values) ? $values['window'] : $this->window,
             array_key_exists('after', $values) ? $values['after'] : $this->after,
-            $values['caution'] ?? $this->caution,
+            isset($values['caution']) ? [] : $this->cautions,
             $values['spot'] ?? $this->spot,
             $this->seesLevel,
             $this->putBack,
+            $values['caution'] ?? $this->ownCaution,
         );
     }
 }

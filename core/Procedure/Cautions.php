@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Caution;
 use Core\Machine\CompartmentKind;
 use Core\Machine\MachineClass;
 use Core\Machine\Spot;

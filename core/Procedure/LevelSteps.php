@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Caution;
 use Core\Machine\OpeningRole;
 
 /** The steps by which what was filled is run, rid of air, read and topped up. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Caution;
+
 /**
  * One step of a service: something that one person does at one place, or that takes its time by itself.
  *

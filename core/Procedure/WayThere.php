@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Caution;
 use Core\Machine\OpeningRole;
 
 /** What is undone or waited for to get at something, and done up when that is shut again. */

@@ -45,7 +45,7 @@ final class JudgeEngineGrade implements Calculator
                 self::SOURCES,
             );
         }
-        $lowest = $grade->lowestCranking();
+        $lowest = $grade->lowest();
         [$verdict, $why] = $this->inTheCold($grade, $coldest);
         if ($hottest !== null && $grade->hot !== null && $grade->hot < self::HEAT[1]
             && $hottest->compareTo(Quantity::parse(self::HEAT[0])) > 0) {
@@ -63,7 +63,7 @@ final class JudgeEngineGrade implements Calculator
     /** @return array{Verdict, string} */
     private function inTheCold(EngineGrade $grade, Quantity $coldest): array
     {
-        $lowest = $grade->lowestCranking();
+        $lowest = $grade->lowest();
         if ($lowest !== null) {
             return $coldest->compareTo($lowest) >= 0
                 ? [

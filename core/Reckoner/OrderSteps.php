@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Reckoner;
 
 use Core\Form\Fields;
-use Core\Procedure\Caution;
+use Core\Machine\Caution;
 use Core\Procedure\Hold;
 use Core\Procedure\Procedure;
 use Core\Procedure\Step;

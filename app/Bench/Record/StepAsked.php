@@ -21,11 +21,11 @@ use Core\Fluid\Answer;
 use Core\Fluid\Seen;
 use Core\Form\BadInput;
 use Core\Inspect\Occasion;
+use Core\Machine\Caution;
 use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\TooMuch;
 use Core\Measure\Unit;
-use Core\Procedure\Caution;
 use Core\Procedure\Step;
 use Illuminate\Validation\Rule;
 

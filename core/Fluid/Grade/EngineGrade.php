@@ -13,7 +13,7 @@ use Core\Measure\Unreadable;
  *
  * Source: SAE J300, engine oil viscosity classification; values from memory.
  */
-final readonly class EngineGrade
+final readonly class EngineGrade implements Grade
 {
     /**
      * By winter number: °C at which it must still let the engine be cranked, °C at which it must still be pumped, least
@@ -62,7 +62,7 @@ final readonly class EngineGrade
     /**
      * Down to where it lets the engine be cranked; null of a grade without W, which is promised nothing in the cold.
      */
-    public function lowestCranking(): ?Quantity
+    public function lowest(): ?Quantity
     {
         return $this->winter === null ? null : Quantity::of(self::WINTER[$this->winter][0], Unit::DegreeCelsius);
     }
@@ -77,6 +77,11 @@ final readonly class EngineGrade
     public static function hotTable(): array
     {
         return self::HOT;
+    }
+
+    public function table(): string
+    {
+        return 'SAE J300';
     }
 
     public function written(): string

@@ -13,7 +13,7 @@ use Core\Measure\Unreadable;
  *
  * Source: SAE J306, automotive gear lubricant viscosity classification; values from memory.
  */
-final readonly class GearGrade
+final readonly class GearGrade implements Grade
 {
     /** By winter number: °C down to which it stays under 150,000 mPa·s, least mm²/s at 100 °C. */
     private const WINTER = [
@@ -72,6 +72,11 @@ final readonly class GearGrade
     public static function hotTable(): array
     {
         return self::HOT;
+    }
+
+    public function table(): string
+    {
+        return 'SAE J306';
     }
 
     public function written(): string

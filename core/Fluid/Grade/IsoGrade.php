@@ -6,6 +6,7 @@ namespace Core\Fluid\Grade;
 
 use Brick\Math\BigDecimal;
 use Core\Measure\Plain;
+use Core\Measure\Quantity;
 use Core\Measure\Unreadable;
 
 /**
@@ -14,7 +15,7 @@ use Core\Measure\Unreadable;
  *
  * Source: ISO 3448, industrial liquid lubricants, ISO viscosity classification; values from memory.
  */
-final readonly class IsoGrade
+final readonly class IsoGrade implements Grade
 {
     private const MIDDLES = [
         '2.2',
@@ -54,6 +55,21 @@ final readonly class IsoGrade
             }
         }
         throw new Unreadable(Plain::quoted($written).' is no grade of ISO 3448. They are written like ISO VG 46.');
+    }
+
+    public function written(): string
+    {
+        return "ISO VG {$this->middle}";
+    }
+
+    public function lowest(): ?Quantity
+    {
+        return null;
+    }
+
+    public function table(): string
+    {
+        return 'ISO 3448';
     }
 
     /** @return array{BigDecimal, BigDecimal} mm²/s at 40 °C, from and to */

@@ -29,18 +29,4 @@ final class Multigrade
             default => "{$winter}W-{$hot}",
         };
     }
-
-    /** The one way of writing a grade, so that two can be compared; other words in small letters, single-spaced. */
-    public static function canonical(string $written): string
-    {
-        $grade = self::read($written);
-        if ($grade !== null) {
-            return self::written(...$grade);
-        }
-        if (preg_match('~^(?:ISO\s*)?(?:VG\s*)?(\d{1,4})$~iD', trim($written), $part)) {
-            return "ISO VG {$part[1]}";
-        }
-
-        return mb_strtolower(preg_replace('/\s+/u', ' ', trim($written)) ?? '');
-    }
 }

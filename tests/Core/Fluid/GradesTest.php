@@ -5,12 +5,21 @@ declare(strict_types=1);
 namespace Tests\Core\Fluid;
 
 use Brick\Math\BigDecimal;
+use Core\Fluid\Answer;
+use Core\Fluid\Bottle;
+use Core\Fluid\Conditions;
 use Core\Fluid\Designation;
+use Core\Fluid\FluidKind;
 use Core\Fluid\Grade\EngineGrade;
 use Core\Fluid\Grade\GearGrade;
+use Core\Fluid\Grade\Grades;
 use Core\Fluid\Grade\GreaseGrade;
 use Core\Fluid\Grade\IsoGrade;
-use Core\Fluid\Grade\Multigrade;
+use Core\Fluid\Housing;
+use Core\Fluid\SeasonalGrade;
+use Core\Fluid\Specification;
+use Core\Fluid\WillItDo;
+use Core\Machine\CompartmentKind;
 use Core\Measure\Unreadable;
 use Core\Reckoner\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -39,7 +48,7 @@ final class GradesTest extends TestCase
             );
             self::assertSame(
                 $row['cranking'],
-                (string) EngineGrade::parse("{$winter}W-30")->lowestCranking()?->rounded(),
+                (string) EngineGrade::parse("{$winter}W-30")->lowest()?->rounded(),
             );
         }
         foreach (EngineGrade::hotTable() as $hot => [$from, $below]) {
@@ -115,13 +124,41 @@ final class GradesTest extends TestCase
         }
     }
 
-    #[TestWith(['10W-30', '10W30'])]
-    #[TestWith(['SAE 10W-30', '10w/30'])]
-    #[TestWith(['SAE 30', '30'])]
-    #[TestWith(['ISO VG 4600', 'vg 4600'])]
-    public function test_a_grade_is_the_same_however_it_is_written(string $one, string $other): void
+    #[TestWith([FluidKind::EngineOil, '10W-30', '10W30'])]
+    #[TestWith([FluidKind::EngineOil, 'SAE 10W-30', '10w/30'])]
+    #[TestWith([FluidKind::GearOil, 'SAE 90', '90'])]
+    #[TestWith([FluidKind::HydraulicOil, 'ISO VG 46', '46'])]
+    #[TestWith([FluidKind::HydraulicOil, 'vg46', 'ISO 46'])]
+    #[TestWith([FluidKind::HydraulicOil, '10W-30', 'SAE 10w30'])]
+    #[TestWith([FluidKind::BrakeFluid, 'Class  6', 'class 6'])]
+    #[TestWith([null, 'NLGI grade 2', 'nlgi 2'])]
+    public function test_a_grade_is_the_same_however_it_is_written(?FluidKind $kind, string $one, string $other): void
     {
-        self::assertSame(Multigrade::canonical($one), Multigrade::canonical($other));
+        self::assertSame(Grades::of($kind, $one)->written(), Grades::of($kind, $other)->written());
+        self::assertTrue((new SeasonalGrade($one))->is($other, $kind));
+    }
+
+    public function test_the_same_number_is_another_grade_on_another_kind_of_oil(): void
+    {
+        self::assertSame(
+            ['ISO VG 68', 'SAE 90', 'ISO VG 32'],
+            [
+                Grades::of(FluidKind::HydraulicOil, '68')->written(),
+                Grades::of(FluidKind::GearOil, '90')->written(),
+                Grades::of(FluidKind::HydrostaticOil, '32')->written(),
+            ],
+        );
+        self::assertSame(Answer::Yes, $this->hydraulic('46'), 'the book says ISO VG 46, the bottle 46');
+        self::assertSame(Answer::No, $this->hydraulic('68'));
+    }
+
+    private function hydraulic(string $grade): Answer
+    {
+        return WillItDo::judge(
+            new Bottle(FluidKind::HydraulicOil, $grade),
+            new Housing(CompartmentKind::Hydraulic, new Specification(FluidKind::HydraulicOil, [new SeasonalGrade('ISO VG 46')])),
+            new Conditions,
+        )->answer;
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, array<string, mixed>}> */

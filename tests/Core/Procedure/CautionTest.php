@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Procedure;
 
+use Core\Machine\Caution;
 use Core\Machine\MachineClass;
 use Core\Machine\Spot;
 use Core\Machine\TaskKind;
-use Core\Procedure\Caution;
 use Core\Procedure\Cautions;
 use Core\Starter\Starters;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Procedure;
 
+use Core\Machine\Caution;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
-use Core\Procedure\Caution;
 use Core\Procedure\Compartment;
 use Core\Procedure\Part;
 use Core\Procedure\Procedure;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Procedure;
+namespace Core\Machine;
 
 /** What can hurt somebody. The maker's manual, local rules and licensed trades come first. */
 enum Caution: string
@@ -16,10 +16,14 @@ enum Caution: string
     case TurningWheels = 'turning_wheels';
     case HotCoolant = 'hot_coolant';
     case HotOil = 'hot_oil';
+    case HotParts = 'hot_parts';
     case Fuel = 'fuel';
     case Pressure = 'pressure';
+    case Leaks = 'leaks';
     case Blades = 'blades';
     case Battery = 'battery';
+    case BatteryPosts = 'battery_posts';
+    case BatteryAcid = 'battery_acid';
     case Belts = 'belts';
     case Exhaust = 'exhaust';
     case Switches = 'switches';
@@ -37,11 +41,15 @@ enum Caution: string
             self::TurningWheels => 'The wheels are off the ground and turn: nobody near.',
             self::HotCoolant => 'Never open the cooling system hot.',
             self::HotOil => 'Hot oil and exhaust burn: warm is enough. Used oil goes to the collection point that local rules name.',
+            self::HotParts => 'What has just run is hot: let it cool first.',
             self::Fuel => 'No flame, no sparks; ventilate and wear gloves.',
             self::Pressure => 'Pressure off first. Never feel for a leak with a hand: an injection injury is an emergency.',
+            self::Leaks => 'Never feel for a leak with a hand: an injection injury is an emergency.',
             self::Blades => 'Take the spark-plug lead off or disconnect the battery first, and wear gloves.',
             self::Battery => 'Negative off first, on last; no sparks.',
-            self::Belts => 'Engine off, key out, before a hand goes near belts or chains.',
+            self::BatteryPosts => 'No sparks near a battery, no tools across its posts.',
+            self::BatteryAcid => 'Battery acid burns: glasses and gloves. No sparks, no flame.',
+            self::Belts => 'Engine off, key out, before a hand goes near belts, chains or shafts.',
             self::Exhaust => 'Exhaust burns, and kills where it gathers.',
             self::Switches => 'Never bypass a switch or leave a guard off. Keep everybody clear.',
             self::Running => 'Run it only where exhaust cannot gather.',
