@@ -69,7 +69,7 @@ final readonly class StrikeEntry
         $entry->readings()->update(['struck' => true]);
         foreach ($readings as $reading) {
             WeeklyReadings::remake($reading->meter_id, $this->yard);
-            Placing::anew($machine, $reading->happened_at, $reading->meter->unit->isDistance());
+            Placing::anew($machine, $reading->happened_at, $reading->meter->unit->limit());
             event(new ReadingChanged($machine, $reading));
         }
     }

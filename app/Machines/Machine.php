@@ -10,6 +10,7 @@ use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Core\Machine\MachineClass;
 use Core\Machine\Point;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 use Core\Procedure\Schools;
 use Core\Schedule\Severity;
@@ -118,11 +119,16 @@ final class Machine extends Model
         return new Point($zero, $zero, $this->began_on?->toDateTimeImmutable());
     }
 
-    /** The meter in use at an instant, of the kind asked for, or of the kind the machine is kept by. */
-    public function meterAt(CarbonImmutable $at, ?bool $distance = null): ?Meter
+    /** By which of its meters it is kept. */
+    public function keptBy(): Limit
     {
-        $distance ??= $this->meters->first()?->unit->isDistance() ?? false;
-        $ofKind = $this->meters->filter(fn (Meter $meter): bool => $meter->unit->isDistance() === $distance);
+        return $this->meters->first()?->unit->limit() ?? Limit::Hours;
+    }
+
+    /** The meter in use at an instant, of the kind asked for, or of the kind the machine is kept by. */
+    public function meterAt(CarbonImmutable $at, ?Limit $along = null): ?Meter
+    {
+        $ofKind = $this->metersOf($along ?? $this->keptBy());
 
         return $ofKind->last(fn (Meter $meter): bool => $meter->fitted_at <= $at) ?? $ofKind->first();
     }
@@ -132,22 +138,22 @@ final class Machine extends Model
     {
         $fitted = [];
         foreach ($this->meters as $meter) {
-            $fitted[$meter->unit->isDistance() ? 'distance' : 'hours'] = $meter;
+            $fitted[$meter->unit->limit()->value] = $meter;
         }
 
         return array_values($fitted);
     }
 
     /** @return Collection<int, Meter> every hour meter, or every odometer, that it ever had */
-    public function metersOf(bool $distance): Collection
+    public function metersOf(Limit $along): Collection
     {
-        return $this->meters->filter(fn (Meter $meter): bool => $meter->unit->isDistance() === $distance)->values();
+        return $this->meters->filter(fn (Meter $meter): bool => $meter->unit->limit() === $along)->values();
     }
 
     /** @return Collection<int, Meter> every meter of the kind that it is kept by */
     public function primaryMeters(): Collection
     {
-        return $this->metersOf($this->meters->first()?->unit->isDistance() ?? false);
+        return $this->metersOf($this->keptBy());
     }
 
     public function warranty(): Warranty

@@ -83,7 +83,7 @@ final readonly class AddRule
                 $reading,
                 $entry,
                 $then,
-                "{$path}last_done.".($reading->distance ? 'distance' : 'hours'),
+                "{$path}last_done.{$reading->field()}",
             );
         }
         ($this->writeTold)($machine, $entry, $done, $then);

@@ -17,6 +17,7 @@ use App\Rulebook\Standings\RuleShape;
 use Brick\Math\BigDecimal;
 use Core\Form\Written;
 use Core\Machine\Point;
+use Core\Meter\Limit;
 use Core\Schedule\Consequence;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -100,15 +101,15 @@ final readonly class RuleController
     private function pointOf(Machine $machine, Point $now, array $given): Point
     {
         $when = When::read($given['at'] ?? null, $this->yard);
-        $run = function (?string $typed, bool $distance) use ($machine, $when): ?BigDecimal {
-            $meter = $machine->meterAt($when->at, $distance);
+        $run = function (?string $typed, Limit $along) use ($machine, $when): ?BigDecimal {
+            $meter = $machine->meterAt($when->at, $along);
 
             return $typed === null || $meter === null ? null : $meter->reckoned((string) TypedNumber::read($typed));
         };
 
         return new Point(
-            $run($given['hours'] ?? null, false) ?? $now->hours,
-            $run($given['distance'] ?? null, true) ?? $now->km,
+            $run($given['hours'] ?? null, Limit::Hours) ?? $now->hours,
+            $run($given['distance'] ?? null, Limit::Distance) ?? $now->km,
             $this->yard->dayOf($when->at),
         );
     }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Rulebook;
 
 use App\Contract\Input\TypedNumber;
-use App\Logbook\Readings\MeterKind;
 use App\Logbook\Told\DoneAt;
 use App\Logbook\Told\Greased;
 use App\Machines\Machine;
 use App\Machines\Meter;
+use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Illuminate\Validation\Rule;
 
@@ -19,8 +19,8 @@ final class ServiceFields
     /** @return array<string, array<mixed>> */
     public static function rules(?Machine $machine): array
     {
-        $meters = collect($machine?->currentMeters() ?? [])->map(fn (Meter $meter): bool => $meter->unit->isDistance());
-        $needed = fn (MeterKind $kind): string => $meters->contains($kind->isDistance()) ? 'required' : 'prohibited';
+        $meters = collect($machine?->currentMeters() ?? [])->map(fn (Meter $meter): Limit => $meter->unit->limit());
+        $needed = fn (Limit $along): string => $meters->contains($along) ? 'required' : 'prohibited';
 
         return [
             'tasks' => ['required_without_all:other,puts_right', 'array', 'max:200'],
@@ -37,8 +37,8 @@ final class ServiceFields
             'anchors' => ['sometimes', 'array', 'max:200'],
             'anchors.*.rule_id' => ['required', 'integer'],
             'anchors.*.anchor' => ['required', Rule::enum(Anchor::class)],
-            'hours' => [$needed(MeterKind::Hours), 'nullable', new TypedNumber('The hour meter')],
-            'distance' => [$needed(MeterKind::Distance), 'nullable', new TypedNumber('The odometer')],
+            'hours' => [$needed(Limit::Hours), 'nullable', new TypedNumber('The hour meter')],
+            'distance' => [$needed(Limit::Distance), 'nullable', new TypedNumber('The odometer')],
         ];
     }
 

@@ -14,6 +14,7 @@ use Carbon\CarbonImmutable;
 use Core\Fluid\FluidFields;
 use Core\Form\Fields;
 use Core\Machine\SpotKind;
+use Core\Meter\Limit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder as QueryBuilder;
@@ -101,7 +102,7 @@ final readonly class CompartmentController
     {
         $kept = Cache::get("life {$compartment->id}");
         if ($kept === null || $kept['facts_version'] !== $machine->facts_version) {
-            $now = Placing::of($machine)->run(CarbonImmutable::now(), distance: false);
+            $now = Placing::of($machine)->run(CarbonImmutable::now(), Limit::Hours);
             $life = LifeShape::of($compartment, $spots, $now);
             $kept = [
                 'facts_version' => $machine->facts_version,

@@ -23,6 +23,7 @@ use Core\Machine\Outcome;
 use Core\Machine\SpotKind;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Core\Meter\Limit;
 use Core\Schedule\Interval;
 use Core\Schedule\State;
 use Illuminate\Support\Collection;
@@ -135,15 +136,15 @@ final class GreaseShape
 
     private static function runInAYear(Machine $machine, Yard $yard): ?BigDecimal
     {
-        if ($machine->metersOf(distance: false)->isEmpty()) {
+        if ($machine->metersOf(Limit::Hours)->isEmpty()) {
             return null;
         }
         $placing = Placing::of($machine);
-        $before = $placing->run($yard->now()->startOfDay()->subYear(), distance: false);
+        $before = $placing->run($yard->now()->startOfDay()->subYear(), Limit::Hours);
 
         return $before === null
             ? null
-            : $placing->run($yard->now(), distance: false)?->minus($before)->toScale(0, RoundingMode::HALF_UP);
+            : $placing->run($yard->now(), Limit::Hours)?->minus($before)->toScale(0, RoundingMode::HALF_UP);
     }
 
     private static function timesInAYear(Interval $every, ?BigDecimal $hours): int

@@ -23,6 +23,7 @@ use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 use Illuminate\Support\Collection;
 
@@ -162,7 +163,7 @@ final class TrendShape
     /** What the machine had run by then, by the meter it is kept by. */
     private function run(Act $act): ?BigDecimal
     {
-        return $act->run($this->unit->isDistance());
+        return $act->run($this->unit->limit());
     }
 
     /**
@@ -225,12 +226,12 @@ final class TrendShape
             ->when($anew, fn ($acts) => $acts->where('happened_at', '>=', $anew))
             ->orderBy('happened_at')
             ->first();
-        $from = $since?->run(distance: false);
-        $to = Placing::of($this->machine)->run(CarbonImmutable::now(), distance: false);
+        $from = $since?->run(Limit::Hours);
+        $to = Placing::of($this->machine)->run(CarbonImmutable::now(), Limit::Hours);
         $counted = $topUps->filter(
             fn (Act $act): bool => $anew === null || $act->happened_at->format('Y-m-d H:i:s') > $anew,
         )->map(fn (Act $act): array => [
-            'at' => $act->happened_at->toAtomString(), 'hours' => $act->run(distance: false)
+            'at' => $act->happened_at->toAtomString(), 'hours' => $act->run(Limit::Hours)
                 ?? BigDecimal::zero(), 'amount' => $act->poured() ?? Quantity::of(0, Unit::Litre), 'title' => $act->title,
         ])->values()->all();
         if ($counted === [] || $from === null || $to === null || $to->isLessThanOrEqualTo($from)) {

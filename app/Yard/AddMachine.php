@@ -8,7 +8,6 @@ use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
-use App\Logbook\Readings\MeterKind;
 use App\Machines\History;
 use App\Machines\Machine;
 use App\Machines\UsualSpots;
@@ -16,6 +15,7 @@ use App\Machines\Yard;
 use App\Notes\Circumstances;
 use App\Notes\When;
 use App\Rulebook\AddRule;
+use Core\Meter\MeterUnit;
 
 /** Enters a machine in the book with its spots, its meters, first readings and rulebook. */
 final readonly class AddMachine
@@ -42,10 +42,9 @@ final readonly class AddMachine
             $machine->meters()->create(['unit' => $meter['unit'], 'fitted_at' => $earliest]);
         }
         foreach ($given['meters'] ?? [] as $index => $meter) {
-            $kind = $meter['unit'] === 'h' ? MeterKind::Hours : MeterKind::Distance;
             ($this->logReading)(
                 $machine,
-                GivenReading::of($meter['value'], $kind),
+                GivenReading::of($meter['value'], MeterUnit::from($meter['unit'])->limit()),
                 $entry,
                 $circumstances,
                 "meters.{$index}.value",

@@ -11,10 +11,10 @@ use App\Rulebook\Standings\PassageShape;
 use App\Rulebook\Standings\Reckoning;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Forecast\RailUnit;
 use Core\Forecast\Stake;
 use Core\Machine\Task;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 
 /** A machine's line on the yard's sheet, as the contract's `YardLine`. */
@@ -50,14 +50,14 @@ final class LineShape
     private static function rail(Reckoning $reckoning): array
     {
         $rail = $reckoning->rail();
-        $unit = $rail->unit === RailUnit::Kilometres ? $reckoning->machine->distanceUnit() : null;
+        $unit = $rail->along === Limit::Distance ? $reckoning->machine->distanceUnit() : null;
         $shown = fn (BigDecimal $at): BigDecimal => $unit === MeterUnit::Miles ? $unit->fromReckoned($at) : $at;
         $place = fn (BigDecimal $at): string => (string) $shown($at)
             ->toScale(2, RoundingMode::HALF_UP)
             ->stripTrailingZeros();
 
         return [
-            'unit' => $unit->value ?? $rail->unit->value,
+            'unit' => $unit->value ?? ($rail->along === Limit::Hours ? 'h' : 'day'),
             'from' => $place($rail->from),
             'now' => $place($rail->now),
             'to' => $place($rail->to),

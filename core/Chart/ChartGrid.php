@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Chart;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Measure\Plain;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
@@ -36,7 +36,7 @@ final readonly class ChartGrid
      */
     public static function of(array $rules, MeterUnit $unit = MeterUnit::Hours): self
     {
-        $limit = $unit->isDistance() ? Limit::Distance : Limit::Hours;
+        $limit = $unit->limit();
         $distance = $unit->isDistance() ? $unit : MeterUnit::Kilometres;
         $points = self::points($rules, $limit);
         $top = $points === [] ? null : BigDecimal::of((string) array_key_last($points));

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Chart;
 
 use Core\Form\NotATable;
-use Core\Machine\Limit;
 use Core\Machine\TaskKind;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;

@@ -6,7 +6,7 @@ namespace Core\Chart;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Machine\Limit;
+use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Rule;
 

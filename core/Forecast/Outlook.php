@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Measure\Day;
 use Core\Measure\Plain;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 use Core\Schedule\StandingWords;
 use Core\Schedule\State;

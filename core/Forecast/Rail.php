@@ -6,9 +6,9 @@ namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Machine\Limit;
 use Core\Machine\Task;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 use Core\Schedule\State;
 
@@ -17,9 +17,12 @@ final readonly class Rail
 {
     private const MOST_STAKES_OF_ONE_TASK = 30;
 
+    /** How much of the past it shows; of what is to come, three times as much. */
+    private const BACK = ['hours' => 50, 'km' => 1500, 'date' => 60];
+
     /** @param  list<Stake>  $stakes in rising order */
     private function __construct(
-        public RailUnit $unit,
+        public Limit $along,
         public BigDecimal $from,
         public BigDecimal $now,
         public BigDecimal $to,
@@ -29,39 +32,39 @@ final readonly class Rail
 
     /**
      * @param  list<TaskStanding>  $tasks
-     * @param  Usage|null  $use  in the rail's unit, where that is known
+     * @param  Usage|null  $use  along the rail, where that is known
      * @param  MeterUnit  $distance  the unit that distances are told in
      */
     public static function of(
-        RailUnit $unit,
+        Limit $along,
         BigDecimal $now,
         array $tasks,
         ?Usage $use,
         \DateTimeImmutable $today,
         MeterUnit $distance = MeterUnit::Kilometres,
     ): self {
-        $to = $now->plus($unit->ahead());
+        $to = $now->plus(3 * self::BACK[$along->value]);
         $together = [];
         foreach ($tasks as $task) {
-            foreach (self::marks($unit, $to, $task, $use) as $mark) {
+            foreach (self::marks($along, $to, $task, $use) as $mark) {
                 $together[$mark->at->toScale(1, RoundingMode::HALF_UP).($mark->byDate ? ' by date' : '')][] = $mark;
             }
         }
         $stakes = [];
         foreach ($together as $marks) {
-            $stakes[] = self::stake($marks, $use, $unit, $today, $distance);
+            $stakes[] = self::stake($marks, $use, $along, $today, $distance);
         }
         usort($stakes, fn (Stake $one, Stake $other): int => $one->at->compareTo($other->at));
 
-        return new self($unit, $now->minus($unit->back()), $now, $to, $stakes);
+        return new self($along, $now->minus(self::BACK[$along->value]), $now, $to, $stakes);
     }
 
     /** @return list<RailMark> where a task falls due on this rail, and again after that at its interval */
-    private static function marks(RailUnit $unit, BigDecimal $to, TaskStanding $task, ?Usage $use): array
+    private static function marks(Limit $along, BigDecimal $to, TaskStanding $task, ?Usage $use): array
     {
-        $onRail = $task->standing->points[$unit->limit()->value] ?? null;
+        $onRail = $task->standing->points[$along->value] ?? null;
         if ($onRail === null || $task->standing->state->isMoreUrgentThan($onRail->state)) {
-            $at = $task->when === null ? null : self::positionOn($task->when->p50, $unit, $use);
+            $at = $task->when === null ? null : self::positionOn($task->when->p50, $along, $use);
 
             return $at === null
                 || $at->isGreaterThan($to)
@@ -69,7 +72,7 @@ final readonly class Rail
                 : [new RailMark($task, $at, $at, $task->standing->state, byDate: true)];
         }
         $marks = [];
-        $every = $task->standing->rule->every->length($unit->limit());
+        $every = $task->standing->rule->every->length($along);
         $at = $onRail->at;
         while ($at->isLessThanOrEqualTo($to) && count($marks) < self::MOST_STAKES_OF_ONE_TASK) {
             $again = $marks !== [];
@@ -93,7 +96,7 @@ final readonly class Rail
     private static function stake(
         array $marks,
         ?Usage $use,
-        RailUnit $unit,
+        Limit $along,
         \DateTimeImmutable $today,
         MeterUnit $distance,
     ): Stake {
@@ -102,7 +105,7 @@ final readonly class Rail
             fn (
                 RailMark $one,
                 RailMark $other,
-            ): int => $other->intervalLength($unit->limit()) <=> $one->intervalLength($unit->limit()),
+            ): int => $other->intervalLength($along) <=> $one->intervalLength($along),
         );
         $widest = $marks[0];
         $earlyFrom = $widest->earlyFrom;
@@ -113,10 +116,10 @@ final readonly class Rail
             $state = $mark->state->isMoreUrgentThan($state) ? $mark->state : $state;
             $again = $again && $mark->again;
         }
-        $interval = $widest->task->standing->rule->every->only($widest->byDate ? Limit::Date : $unit->limit());
+        $interval = $widest->task->standing->rule->every->only($widest->byDate ? Limit::Date : $along);
         $when = match (true) {
             $widest->byDate => $widest->task->when,
-            $unit === RailUnit::Days => Passage::on($widest->at->toInt()),
+            $along === Limit::Date => Passage::on($widest->at->toInt()),
             $again => ($day = $use?->expectedDay($widest->at)) === null ? null : Passage::on($day),
             default => $use?->passageFrom(Day::number($today), $widest->at),
         };
@@ -154,10 +157,10 @@ final readonly class Rail
     }
 
     /** Where the rail will probably stand on a day; null where nobody can tell. */
-    private static function positionOn(int $day, RailUnit $unit, ?Usage $use): ?BigDecimal
+    private static function positionOn(int $day, Limit $along, ?Usage $use): ?BigDecimal
     {
         return match (true) {
-            $unit === RailUnit::Days => BigDecimal::of($day),
+            $along === Limit::Date => BigDecimal::of($day),
             $use === null => null,
             default => self::position($use->runBy($day)),
         };

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Forecast;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
+use Core\Meter\Limit;
 use Core\Schedule\State;
 
 /** One task's point on a rail, before those that stand together are made one stake. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Forecast;
 
-use Core\Machine\Limit;
 use Core\Machine\Task;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 use Core\Schedule\Standing;
 
 /** Where one task of one machine stands, and when its point will be reached as the machine is used. */

@@ -6,6 +6,7 @@ namespace Core\Machine;
 
 use Brick\Math\BigDecimal;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 
 /** A point in a machine's life: hours and kilometres run, and the day. What is not known is null. */
 final readonly class Point

@@ -34,6 +34,11 @@ enum MeterUnit: string
         return $this !== self::Hours;
     }
 
+    public function limit(): Limit
+    {
+        return $this === self::Hours ? Limit::Hours : Limit::Distance;
+    }
+
     /** A value of this unit in the unit the rules reckon in: hours stay hours, distances become kilometres, exactly. */
     public function toReckoned(BigDecimal $value): BigDecimal
     {

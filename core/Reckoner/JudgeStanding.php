@@ -6,8 +6,8 @@ namespace Core\Reckoner;
 
 use Core\Form\Fields;
 use Core\Form\Written;
-use Core\Machine\Limit;
 use Core\Machine\Point;
+use Core\Meter\Limit;
 use Core\Schedule\Rule;
 use Core\Schedule\StandingOf;
 use Core\Schedule\StandingWords;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Machine\Point;
 use Core\Measure\Day;
 use Core\Measure\Plain;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 
 /** What follows from one way of counting: the next point, and what the fluid or part will have run by then. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 
 /**
  * The points of a rule along the calendar. The chart's months are counted from the machine's beginning; without one,

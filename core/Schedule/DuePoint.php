@@ -6,7 +6,7 @@ namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Machine\Limit;
+use Core\Meter\Limit;
 
 /**
  * Where a rule falls due along one dimension, with its early and late windows. Positions are hours, kilometres, or days

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Measure\Plain;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 
 /**

@@ -6,7 +6,7 @@ namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Machine\Limit;
+use Core\Meter\Limit;
 
 /** The points of a rule along hours or kilometres. */
 final readonly class MeteredCourse

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 
 /**
  * The points of a rule that comes in certain parts of the year. Each window of each year is one point: due from its

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Machine\Subject;
+use Core\Meter\Limit;
 
 /**
  * By what share each severity shortens the intervals of each subject. Where several bear on one rule, the hardest

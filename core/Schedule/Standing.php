@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Machine\Point;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 
 /** What a rule says of one machine now. How it is reckoned: {@see StandingOf}; why, in words: {@see StandingWords}. */
 final readonly class Standing

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
-use Core\Machine\Limit;
 use Core\Machine\Point;
 use Core\Machine\Task;
 use Core\Measure\Day;
 use Core\Measure\Plain;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 
 /** Reckons what a rule says: along each of its limits, and which of them comes first. */

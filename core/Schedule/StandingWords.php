@@ -6,9 +6,9 @@ namespace Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Machine\Limit;
 use Core\Measure\Day;
 use Core\Measure\Plain;
+use Core\Meter\Limit;
 use Core\Meter\MeterUnit;
 
 /** Why a rule stands as it does. */

@@ -205,7 +205,7 @@ final class DemoBook
         $readings = $own = [];
         foreach ($this->rows['readings'] as $index => $row) {
             $meter = $this->meters[$row['meter_id']];
-            $kind = $meter->unit->isDistance() ? 'km' : 'hours';
+            $kind = $meter->unit->limit()->value;
             $reading = new Reading($meter->reckoned((string) $row['value']), $this->read[$index]);
             $readings[$meter->machine_id][$kind][] = $reading;
             $own[$row['entry_id']][$kind] = (string) $reading->value;

@@ -204,7 +204,7 @@ final class YardTest extends TestCase
         $before = $acts();
         $wigeon = Machine::query()->where('name', 'Wigeon')->with('meters', 'rules')->firstOrFail();
         foreach (Reading::query()->whereIn('meter_id', $wigeon->meters->modelKeys())->orderBy('id')->get()->nth(40) as $reading) {
-            Placing::anew($wigeon, $reading->happened_at, $reading->meter->unit->isDistance());
+            Placing::anew($wigeon, $reading->happened_at, $reading->meter->unit->limit());
         }
         $wigeon->rules->each(fn (Rule $rule) => ($this->app->make(GreaseAnew::class))($rule));
         self::assertEquals($before, $acts(), 'the demo\'s acts stand where the book itself would place them');

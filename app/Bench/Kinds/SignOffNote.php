@@ -19,7 +19,6 @@ use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
-use App\Logbook\Readings\MeterKind;
 use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Machines\Meter;
@@ -27,6 +26,7 @@ use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\Written;
 use App\Rulebook\Rule;
+use Core\Meter\Limit;
 
 /** A job is signed off: what was done at its steps becomes a line of the logbook. */
 final readonly class SignOffNote implements NoteKind
@@ -41,12 +41,12 @@ final readonly class SignOffNote implements NoteKind
 
     public function rules(?Machine $machine): array
     {
-        $meters = $machine?->meters->map(fn (Meter $meter): bool => $meter->unit->isDistance())->unique();
-        $may = fn (MeterKind $kind): string => $meters?->contains($kind->isDistance()) === true ? 'sometimes' : 'prohibited';
+        $meters = $machine?->meters->map(fn (Meter $meter): Limit => $meter->unit->limit());
+        $may = fn (Limit $along): string => $meters?->contains($along) === true ? 'sometimes' : 'prohibited';
 
         return [
-            'hours' => [$may(MeterKind::Hours), 'nullable', new TypedNumber('The hour meter')],
-            'distance' => [$may(MeterKind::Distance), 'nullable', new TypedNumber('The odometer')],
+            'hours' => [$may(Limit::Hours), 'nullable', new TypedNumber('The hour meter')],
+            'distance' => [$may(Limit::Distance), 'nullable', new TypedNumber('The odometer')],
         ];
     }
 
@@ -75,7 +75,7 @@ final readonly class SignOffNote implements NoteKind
         self::refuseUnfinished($job, $progress);
         $entry = Entry::write($machine, EntryKind::Service, $note->circumstances, ['uuid' => $note->id, 'job_id' => $job->id]);
         foreach (GivenReading::each($note->given) as $reading) {
-            ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->distance ? 'distance' : 'hours');
+            ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->field());
         }
         foreach ($this->jobActs->of($job, $progress, $note->by()) as [$told, $circumstances]) {
             ($this->writeTold)($machine, $entry, $told, $circumstances);

@@ -24,6 +24,7 @@ use Core\Machine\SpotKind;
 use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Core\Meter\Limit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -191,9 +192,9 @@ final class Act extends Model
     }
 
     /** What the machine had run by then, by one of its meters. */
-    public function run(bool $distance): ?BigDecimal
+    public function run(Limit $along): ?BigDecimal
     {
-        $run = $distance ? $this->km : $this->hours;
+        $run = $along === Limit::Distance ? $this->km : $this->hours;
 
         return $run === null ? null : BigDecimal::of($run)->stripTrailingZeros();
     }

@@ -9,6 +9,7 @@ use App\Machines\Machine;
 use App\Machines\Meter;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
+use Core\Meter\Limit;
 use Core\Meter\Reading as CoreReading;
 use Core\Meter\RunBetween;
 use Illuminate\Support\Collection;
@@ -35,9 +36,9 @@ final class Placing
     }
 
     /** What it had run at a moment; null where that is not known. */
-    public function run(\DateTimeInterface $moment, bool $distance): ?BigDecimal
+    public function run(\DateTimeInterface $moment, Limit $along): ?BigDecimal
     {
-        [$before, $after] = $this->neighbours(CarbonImmutable::instance($moment), $distance);
+        [$before, $after] = $this->neighbours(CarbonImmutable::instance($moment), $along);
 
         return (new RunBetween($before, $after))->at($moment);
     }
@@ -45,30 +46,30 @@ final class Placing
     /** @return array{hours: string|null, km: string|null} the columns of an act */
     public function columns(\DateTimeInterface $moment): array
     {
-        $run = fn (bool $distance): ?string => $this->metersOf($distance)->isEmpty()
+        $run = fn (Limit $along): ?string => $this->metersOf($along)->isEmpty()
             ? null
-            : $this->run($moment, $distance)?->__toString();
+            : $this->run($moment, $along)?->__toString();
 
-        return ['hours' => $run(false), 'km' => $run(true)];
+        return ['hours' => $run(Limit::Hours), 'km' => $run(Limit::Distance)];
     }
 
     /** Places the acts of a machine between the neighbours of a reading anew, after it was written or struck. */
-    public static function anew(Machine $machine, CarbonImmutable $read, bool $distance): void
+    public static function anew(Machine $machine, CarbonImmutable $read, Limit $along): void
     {
         $placing = new self($machine);
-        $column = $distance ? 'km' : 'hours';
+        $column = $along->value;
         $before = $placing->neighbour(
-            $distance,
+            $along,
             fn ($readings) => $readings->where('happened_at', '<', $read)
                 ->orderByDesc('happened_at')
                 ->orderByDesc('value'),
         );
         $after = $placing->neighbour(
-            $distance,
+            $along,
             fn ($readings) => $readings->where('happened_at', '>', $read)->orderBy('happened_at')->orderBy('value'),
         );
         // Entries that tell themselves what the meter showed keep their acts to that.
-        $meters = $machine->metersOf($distance)->modelKeys();
+        $meters = $machine->metersOf($along)->modelKeys();
         $acts = DB::table('acts')->where('machine_id', $machine->id)
             ->when($before, fn ($acts) => $acts->where('happened_at', '>', $before?->at))
             ->when($after, fn ($acts) => $acts->where('happened_at', '<', $after?->at))
@@ -82,7 +83,7 @@ final class Placing
             $run = $moments->flatMap(
                 fn (string $stored): array => [
                     $stored,
-                    $placing->run(CarbonImmutable::parse($stored, 'UTC'), $distance)?->__toString(),
+                    $placing->run(CarbonImmutable::parse($stored, 'UTC'), $along)?->__toString(),
                 ],
             );
             $cases = str_repeat(' when ? then ?', $moments->count());
@@ -97,9 +98,9 @@ final class Placing
     }
 
     /** @return array{CoreReading|null, CoreReading|null} */
-    private function neighbours(CarbonImmutable $moment, bool $distance): array
+    private function neighbours(CarbonImmutable $moment, Limit $along): array
     {
-        $kind = $distance ? 'km' : 'hours';
+        $kind = $along->value;
         foreach ($this->known[$kind] ?? [] as $pair) {
             if ($pair[0] !== null && $pair[0]->at <= $moment && ($pair[1] === null || $pair[1]->at > $moment)) {
                 return $pair;
@@ -108,13 +109,13 @@ final class Placing
 
         return $this->known[$kind][] = [
             $this->neighbour(
-                $distance,
+                $along,
                 fn ($readings) => $readings->where('happened_at', '<=', $moment)
                     ->orderByDesc('happened_at')
                     ->orderByDesc('value'),
             ),
             $this->neighbour(
-                $distance,
+                $along,
                 fn ($readings) => $readings->where('happened_at', '>', $moment)
                     ->orderBy('happened_at')
                     ->orderBy('value'),
@@ -122,9 +123,9 @@ final class Placing
         ];
     }
 
-    private function neighbour(bool $distance, \Closure $which): ?CoreReading
+    private function neighbour(Limit $along, \Closure $which): ?CoreReading
     {
-        $meters = $this->metersOf($distance)->keyBy('id');
+        $meters = $this->metersOf($along)->keyBy('id');
         $reading = $meters->isEmpty()
             ? null
             : $which(Reading::query()->standing()->whereIn('meter_id', $meters->keys()))
@@ -135,8 +136,8 @@ final class Placing
     }
 
     /** @return Collection<int, Meter> */
-    private function metersOf(bool $distance): Collection
+    private function metersOf(Limit $along): Collection
     {
-        return $this->machine->metersOf($distance)->toBase();
+        return $this->machine->metersOf($along)->toBase();
     }
 }

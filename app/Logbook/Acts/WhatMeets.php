@@ -17,6 +17,7 @@ use Core\Machine\OpeningRole;
 use Core\Machine\Outcome;
 use Core\Machine\Point;
 use Core\Machine\SpotKind;
+use Core\Meter\Limit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 
@@ -104,7 +105,7 @@ final readonly class WhatMeets
         return new Greased(
             $act->strokes,
             $act->happened_at,
-            new Point($act->run(distance: false), $act->run(distance: true), $yard->dayOf($act->happened_at)),
+            new Point($act->run(Limit::Hours), $act->run(Limit::Distance), $yard->dayOf($act->happened_at)),
             $act->sign_seen,
         );
     }

@@ -15,6 +15,7 @@ use Core\Fluid\Conditions;
 use Core\Fluid\WillItDo;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Point;
+use Core\Meter\Limit;
 
 /** Whether a bottle will do for a compartment, as things stand in this yard. */
 final readonly class FluidFit
@@ -50,7 +51,7 @@ final readonly class FluidFit
         $now = CarbonImmutable::now();
 
         return ($warranty->until !== null || $warranty->hours !== null) && $warranty->runs(
-            new Point(Placing::of($machine)->run($now, distance: false), null, $this->yard->dayOf($now)),
+            new Point(Placing::of($machine)->run($now, Limit::Hours), null, $this->yard->dayOf($now)),
         );
     }
 }

@@ -9,7 +9,6 @@ use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
-use App\Logbook\Readings\MeterKind;
 use App\Logbook\Readings\ReplaceMeter;
 use App\Machines\Machine;
 use App\Notes\Note;
@@ -27,7 +26,7 @@ final readonly class MeterNote implements NoteKind
     public function rules(?Machine $machine): array
     {
         return [
-            'meter' => ['required', Rule::enum(MeterKind::class)],
+            'meter' => ['required', Rule::in(array_keys(GivenReading::FIELDS))],
             'old_value' => ['sometimes', 'nullable', new TypedNumber('The old meter')],
             'new_value' => ['required', new TypedNumber('The new meter')],
             'run' => ['sometimes', 'nullable', new TypedNumber('What the machine has run')],
@@ -47,13 +46,13 @@ final readonly class MeterNote implements NoteKind
     public function write(Note $note): Written
     {
         $given = $note->given;
-        $kind = MeterKind::from($given['meter']);
+        $along = GivenReading::FIELDS[$given['meter']];
         $entry = Entry::write($note->machine(), EntryKind::MeterReplaced, $note->circumstances, ['uuid' => $note->id]);
         ($this->replaceMeter)(
             $note->machine(),
             $entry,
-            isset($given['old_value']) ? GivenReading::of($given['old_value'], $kind) : null,
-            GivenReading::of($given['new_value'], $kind),
+            isset($given['old_value']) ? GivenReading::of($given['old_value'], $along) : null,
+            GivenReading::of($given['new_value'], $along),
             isset($given['run']) ? TypedNumber::read($given['run']) : null,
             $note->circumstances,
         );

@@ -10,7 +10,6 @@ use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
-use App\Logbook\Readings\MeterKind;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
@@ -28,7 +27,7 @@ final readonly class ReadingNote implements NoteKind
     {
         return [
             'value' => ['required', new TypedNumber('The reading')],
-            'meter' => ['sometimes', 'nullable', Rule::enum(MeterKind::class)],
+            'meter' => ['sometimes', 'nullable', Rule::in(array_keys(GivenReading::FIELDS))],
         ];
     }
 
@@ -45,9 +44,9 @@ final readonly class ReadingNote implements NoteKind
     public function write(Note $note): Written
     {
         $machine = $note->machine();
-        $kind = MeterKind::tryFrom($note->given['meter'] ?? '') ?? MeterKind::keptBy($machine);
+        $along = GivenReading::FIELDS[$note->given['meter'] ?? ''] ?? $machine->keptBy();
         $entry = Entry::write($machine, EntryKind::Reading, $note->circumstances, ['uuid' => $note->id]);
-        ($this->logReading)($machine, GivenReading::of($note->given['value'], $kind), $entry, $note->circumstances);
+        ($this->logReading)($machine, GivenReading::of($note->given['value'], $along), $entry, $note->circumstances);
 
         return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }

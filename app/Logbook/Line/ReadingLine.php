@@ -93,7 +93,7 @@ final readonly class ReadingLine implements SaidLine
         $when = When::read($line->day?->format('Y-m-d'), $this->yard, 'text');
 
         return array_map(function (LoggedValue $logged) use ($machine, $when): array {
-            $meter = $machine->meterAt($when->at, $logged->unit?->isDistance())
+            $meter = $machine->meterAt($when->at, $logged->unit?->limit())
                 ?? throw Refusal::field('text', "{$machine->name} has no such meter.");
             if ($logged->unit !== null && $logged->unit !== $meter->unit) {
                 throw Refusal::field('text', "{$machine->name}'s meter counts {$meter->unit->value}.");
@@ -103,7 +103,7 @@ final readonly class ReadingLine implements SaidLine
                 ? $logged->value->plus($last->value ?? BigDecimal::of($meter->shown_when_fitted))
                 : $logged->value;
 
-            return [$meter, new GivenReading($value, $logged->typed, $meter->unit->isDistance())];
+            return [$meter, new GivenReading($value, $logged->typed, $meter->unit->limit())];
         }, $line->values);
     }
 

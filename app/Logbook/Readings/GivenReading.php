@@ -6,20 +6,30 @@ namespace App\Logbook\Readings;
 
 use App\Contract\Input\TypedNumber;
 use Brick\Math\BigDecimal;
+use Core\Meter\Limit;
 
 /** A meter value as somebody gave it. */
 final readonly class GivenReading
 {
+    /** The fields in which meters are told, as the contract names them. */
+    public const FIELDS = ['hours' => Limit::Hours, 'distance' => Limit::Distance];
+
     public function __construct(
         public BigDecimal $value,
         public string $typed,
-        public bool $distance,
+        public Limit $along,
     ) {
     }
 
-    public static function of(string|int|float $typed, MeterKind $kind): self
+    public static function of(string|int|float $typed, Limit $along): self
     {
-        return new self(TypedNumber::read($typed), (string) $typed, $kind->isDistance());
+        return new self(TypedNumber::read($typed), (string) $typed, $along);
+    }
+
+    /** The field in which it is told. */
+    public function field(): string
+    {
+        return (string) array_search($this->along, self::FIELDS, true);
     }
 
     /**
@@ -30,8 +40,13 @@ final readonly class GivenReading
      */
     public static function each(array $given): array
     {
-        $kinds = array_filter(MeterKind::cases(), fn (MeterKind $kind): bool => isset($given[$kind->value]));
+        $read = [];
+        foreach (self::FIELDS as $field => $along) {
+            if (isset($given[$field])) {
+                $read[] = self::of($given[$field], $along);
+            }
+        }
 
-        return array_values(array_map(fn (MeterKind $kind): self => self::of($given[$kind->value], $kind), $kinds));
+        return $read;
     }
 }

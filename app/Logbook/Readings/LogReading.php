@@ -17,6 +17,7 @@ use Brick\Math\BigDecimal;
 use Core\Measure\Day;
 use Core\Measure\Plain;
 use Core\Meter\Judgement;
+use Core\Meter\Limit;
 use Core\Meter\Reading as CoreReading;
 use Core\Meter\ReadingKind;
 use Illuminate\Database\Eloquent\Builder;
@@ -43,10 +44,10 @@ final readonly class LogReading
         string $field = 'value',
     ): Reading {
         $when = $circumstances->when;
-        $meter = $machine->meterAt($when->at, $given->distance)
+        $meter = $machine->meterAt($when->at, $given->along)
             ?? throw Refusal::field(
                 $field,
-                "{$machine->name} has no ".($given->distance ? 'odometer' : 'hour meter').'.',
+                "{$machine->name} has no ".($given->along === Limit::Distance ? 'odometer' : 'hour meter').'.',
             );
         $judgement = $this->judge($meter, $given->value, $when, $given->typed);
         if (! $judgement->isPlausible() && ! $circumstances->isSure()) {
@@ -71,7 +72,7 @@ final readonly class LogReading
             $entry->doubt($judgement->why);
         }
         WeeklyReadings::add($reading, $this->yard);
-        Placing::anew($machine, $reading->happened_at, $given->distance);
+        Placing::anew($machine, $reading->happened_at, $given->along);
         event(new ReadingChanged($machine, $reading));
 
         return $reading;

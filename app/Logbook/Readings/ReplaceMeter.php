@@ -35,7 +35,7 @@ final readonly class ReplaceMeter
         ?BigDecimal $run,
         Circumstances $circumstances,
     ): void {
-        $meter = $machine->meterAt(CarbonImmutable::now(), $new->distance)
+        $meter = $machine->meterAt(CarbonImmutable::now(), $new->along)
             ?? throw Refusal::field('new_value', "{$machine->name} has no such meter to replace.");
         if ($meter->fitted_at >= $circumstances->when->at) {
             throw Refusal::field('at', 'The meter on the machine was fitted later than that.');

@@ -228,7 +228,7 @@ final readonly class WriteTold
         foreach ($entry->readings()->standing()->get() as $reading) {
             $meter = $machine->meters->find($reading->meter_id);
             if ($meter !== null) {
-                $columns[$meter->unit->isDistance() ? 'km' : 'hours'] = (string) $meter->reckoned($reading->value);
+                $columns[$meter->unit->limit()->value] = (string) $meter->reckoned($reading->value);
             }
         }
 

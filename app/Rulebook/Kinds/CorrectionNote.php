@@ -13,7 +13,6 @@ use App\Logbook\EntryShape;
 use App\Logbook\Kinds\StrikeNote;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
-use App\Logbook\Readings\MeterKind;
 use App\Logbook\Readings\Reading;
 use App\Logbook\StandDowns;
 use App\Logbook\StrikeEntry;
@@ -100,7 +99,7 @@ final readonly class CorrectionNote implements NoteKind
             ['uuid' => $note->id, 'corrects_id' => $wrong->id, 'job_id' => $wrong->job_id],
         );
         foreach ($readings as $reading) {
-            ($this->logReading)($machine, $reading, $entry, $circumstances, $reading->distance ? 'distance' : 'hours');
+            ($this->logReading)($machine, $reading, $entry, $circumstances, $reading->field());
         }
         self::liftAgain($machine, $lifted, ($this->writeTold)($machine, $entry, $told, $circumstances), $circumstances);
         $wrong->doubts()->update(['answer_id' => $entry->id]);
@@ -174,7 +173,7 @@ final readonly class CorrectionNote implements NoteKind
                 fn (Reading $reading): GivenReading => new GivenReading(
                     $reading->shown(),
                     $reading->typed,
-                    $reading->meter->unit->isDistance(),
+                    $reading->meter->unit->limit(),
                 ),
             );
 
@@ -182,9 +181,7 @@ final readonly class CorrectionNote implements NoteKind
             [
                 ...$given,
                 ...$kept->filter(
-                    fn (GivenReading $old): bool => ! isset(
-                        $note->given[($old->distance ? MeterKind::Distance : MeterKind::Hours)->value],
-                    ),
+                    fn (GivenReading $old): bool => ! isset($note->given[$old->field()]),
                 )->all(),
             ],
         );

@@ -60,7 +60,7 @@ final readonly class ServiceNote implements NoteKind
                 $reading,
                 $entry,
                 $note->circumstances,
-                $reading->distance ? 'distance' : 'hours',
+                $reading->field(),
             );
         }
         ($this->writeTold)($machine, $entry, $told, $note->circumstances);

@@ -7,9 +7,9 @@ namespace App\Rulebook\Standings;
 use App\Machines\Machine;
 use Core\Forecast\Recurrences;
 use Core\Forecast\TaskStanding;
-use Core\Machine\Limit;
 use Core\Machine\Point;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 use Core\Schedule\State;
 use Illuminate\Support\Facades\DB;
 

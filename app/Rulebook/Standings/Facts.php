@@ -16,6 +16,7 @@ use Core\Forecast\MeterHistory;
 use Core\Machine\Done;
 use Core\Machine\Point;
 use Core\Machine\TaskKind;
+use Core\Meter\Limit;
 use Core\Schedule\Call;
 use Core\Schedule\RuleFacts;
 use Illuminate\Database\Eloquent\Collection as Models;
@@ -68,9 +69,9 @@ final readonly class Facts
         return $this->newest->only($machine->meters->modelKeys())->all();
     }
 
-    public function history(Machine $machine, bool $distance): MeterHistory
+    public function history(Machine $machine, Limit $along): MeterHistory
     {
-        return WeeklyReadings::history($machine->metersOf($distance), $this->weekly);
+        return WeeklyReadings::history($machine->metersOf($along), $this->weekly);
     }
 
     /** @return array<int, KnownRule> by id */

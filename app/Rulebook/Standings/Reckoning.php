@@ -15,12 +15,12 @@ use Carbon\CarbonImmutable;
 use Core\Forecast\MeterHistory;
 use Core\Forecast\Outlook;
 use Core\Forecast\Rail;
-use Core\Forecast\RailUnit;
 use Core\Forecast\TaskStanding;
 use Core\Forecast\Usage;
 use Core\Machine\Point;
 use Core\Measure\Day;
 use Core\Meter\Countdown;
+use Core\Meter\Limit;
 use Core\Meter\Reading as CoreReading;
 use Core\Schedule\Rulebook;
 use Core\Schedule\RulebookLine;
@@ -63,9 +63,9 @@ final readonly class Reckoning
         $this->facts = $facts->ofRules($machine);
         $this->rules = $facts->rules($machine);
         $this->standDowns = $facts->standDowns($machine);
-        $this->hours = $this->learn($facts->history($machine, distance: false));
-        $this->km = $this->learn($facts->history($machine, distance: true));
-        $this->now = new Point($this->run(distance: false), $this->run(distance: true), $today);
+        $this->hours = $this->learn($facts->history($machine, Limit::Hours));
+        $this->km = $this->learn($facts->history($machine, Limit::Distance));
+        $this->now = new Point($this->run(Limit::Hours), $this->run(Limit::Distance), $today);
         $lines = self::lines($machine, $this->rules, $yard, $today);
         $judged = (new Rulebook($lines))->standings($this->facts, $this->now());
         $standings = [];
@@ -125,20 +125,20 @@ final readonly class Reckoning
     /** How the machine is used by the meter it is kept by; null where it has none or nobody can tell. */
     public function usage(): ?Usage
     {
-        return match ($this->railUnit()) {
-            RailUnit::Hours => $this->hours,
-            RailUnit::Kilometres => $this->km,
-            RailUnit::Days => null,
+        return match ($this->alongRail()) {
+            Limit::Hours => $this->hours,
+            Limit::Distance => $this->km,
+            Limit::Date => null,
         };
     }
 
     public function rail(): Rail
     {
-        $unit = $this->railUnit();
-        $now = $this->now()->along($unit->limit()) ?? BigDecimal::of(Day::number($this->today));
+        $along = $this->alongRail();
+        $now = $this->now()->along($along) ?? BigDecimal::of(Day::number($this->today));
 
         return Rail::of(
-            $unit,
+            $along,
             $now,
             array_values($this->standings),
             $this->usage(),
@@ -155,7 +155,7 @@ final readonly class Reckoning
     {
         $meter = $this->machine->currentMeters()[0] ?? null;
         $next = $this->nextShown($meter);
-        $now = $meter === null ? null : $this->run($meter->unit->isDistance());
+        $now = $meter === null ? null : $this->run($meter->unit->limit());
 
         return $meter === null || $next === null || $now === null ? null
             : Countdown::until($next, $meter->shown($now), BigDecimal::of($this->machine->countdown_step));
@@ -164,24 +164,22 @@ final readonly class Reckoning
     /** Where the meter will stand at the next point that it counts. */
     public function nextShown(?Meter $meter): ?BigDecimal
     {
+        if ($meter === null) {
+            return null;
+        }
         $points = [];
-        foreach ($meter === null ? [] : $this->standings as $standing) {
-            $points[] = ($standing->standing->points[$meter?->unit->isDistance() ? 'km' : 'hours'] ?? null)?->at;
+        foreach ($this->standings as $standing) {
+            $points[] = ($standing->standing->points[$meter->unit->limit()->value] ?? null)?->at;
         }
         $points = array_filter($points);
 
-        return $meter === null || $points === [] ? null : $meter->shown(BigDecimal::min(...$points));
+        return $points === [] ? null : $meter->shown(BigDecimal::min(...$points));
     }
 
-    private function railUnit(): RailUnit
+    /** Along what its rail is ruled: its first meter, or days where it has none. */
+    private function alongRail(): Limit
     {
-        $primary = $this->machine->currentMeters()[0] ?? null;
-
-        return match (true) {
-            $primary === null => RailUnit::Days,
-            $primary->unit->isDistance() => RailUnit::Kilometres,
-            default => RailUnit::Hours,
-        };
+        return ($this->machine->currentMeters()[0] ?? null)?->unit->limit() ?? Limit::Date;
     }
 
     private function learn(MeterHistory $history): ?Usage
@@ -189,9 +187,9 @@ final readonly class Reckoning
         return $history->isEmpty() ? null : Usage::learn($history, $this->season->toCore());
     }
 
-    private function run(bool $distance): ?BigDecimal
+    private function run(Limit $along): ?BigDecimal
     {
-        $meter = $this->machine->meterAt(CarbonImmutable::now(), $distance);
+        $meter = $this->machine->meterAt(CarbonImmutable::now(), $along);
 
         return ($this->latestOf($meter) ?? $this->asFitted($meter))?->value;
     }

@@ -8,7 +8,6 @@ use Brick\Math\BigDecimal;
 use Core\Forecast\MeterHistory;
 use Core\Forecast\Outlook;
 use Core\Forecast\Rail;
-use Core\Forecast\RailUnit;
 use Core\Forecast\Stake;
 use Core\Forecast\TaskStanding;
 use Core\Forecast\Usage;
@@ -16,6 +15,7 @@ use Core\Machine\Point;
 use Core\Machine\Task;
 use Core\Machine\TaskKind;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 use Core\Schedule\Headline;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
@@ -101,7 +101,7 @@ final class OutlookTest extends TestCase
     public function test_points_that_coincide_are_one_stake(): void
     {
         $rail = Rail::of(
-            RailUnit::Hours,
+            Limit::Hours,
             BigDecimal::of(606),
             [self::task('Air cleaner', 50, '600'), self::task('Engine oil', 100, '550')],
             self::use(9),
@@ -127,7 +127,7 @@ final class OutlookTest extends TestCase
             [
                 new Point(date: new \DateTimeImmutable('2024-12-14T00:00:00Z')),
             ], self::now()), self::use(7), null, self::today());
-        $stake = Rail::of(RailUnit::Hours, BigDecimal::of(606), [$yearly], self::use(7), self::today())->stakes[0];
+        $stake = Rail::of(Limit::Hours, BigDecimal::of(606), [$yearly], self::use(7), self::today())->stakes[0];
 
         self::assertTrue($stake->byDate);
         self::assertEqualsWithDelta(606 + 28, $stake->at->toFloat(), 0.5, 'four weeks of seven hours');

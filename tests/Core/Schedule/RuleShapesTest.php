@@ -6,9 +6,9 @@ namespace Tests\Core\Schedule;
 
 use Brick\Math\BigDecimal;
 use Core\Chart\ColumnChart;
-use Core\Machine\Limit;
 use Core\Machine\Point;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Call;
 use Core\Schedule\Consequence;

@@ -8,12 +8,12 @@ use Brick\Math\BigDecimal;
 use Core\Forecast\FirstThings;
 use Core\Forecast\Outlook;
 use Core\Forecast\Rail;
-use Core\Forecast\RailUnit;
 use Core\Forecast\TaskStanding;
 use Core\Machine\Point;
 use Core\Machine\Subject;
 use Core\Machine\Task;
 use Core\Machine\TaskKind;
+use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
@@ -293,7 +293,7 @@ final class RulebookTest extends TestCase
                 $lines,
             );
             self::assertNotSame('', Outlook::of($tasks, null, null, $today)->why());
-            Rail::of(RailUnit::Hours, $now->hours ?? BigDecimal::zero(), $tasks, null, $today);
+            Rail::of(Limit::Hours, $now->hours ?? BigDecimal::zero(), $tasks, null, $today);
             $judged += count($standings);
         }
         self::assertGreaterThan(self::RULEBOOKS / 2, $judged, 'most can be judged');

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Core\Machine;
+namespace Core\Meter;
 
-/** The dimensions along which a rule falls due. */
+/** Along what a rule falls due: what the hour meter shows, what the odometer shows, or the calendar. */
 enum Limit: string
 {
     case Hours = 'hours';
