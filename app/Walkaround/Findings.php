@@ -7,6 +7,7 @@ namespace App\Walkaround;
 use App\Logbook\Acts\Act;
 use App\Logbook\Entry;
 use App\Logbook\StandDowns;
+use Carbon\CarbonImmutable;
 use Core\Inspect\Finding;
 use Core\Inspect\Sighting;
 use Core\Machine\ActKind;
@@ -25,6 +26,9 @@ final class Findings
 {
     private const NOT_FIT = [Verdict::Watch, Verdict::Act, Verdict::StandDown];
 
+    /** Looks that are read at once, the newest first, until it is known when it was last over. */
+    private const READ_AT_ONCE = 50;
+
     /** Looks by one check that are gone through for its history. */
     private const MOST_LOOKS = 2000;
 
@@ -37,9 +41,10 @@ final class Findings
         $open = [];
         $accepted = self::accepted($machineIds);
         $said = StandDowns::ofAll($machineIds);
+        $mended = self::mended($machineIds);
         foreach (self::everNotFit($machineIds) as $wrong) {
             ['machine_id' => $machine, 'spot_id' => $spot, 'check' => $check, 'latest' => $latest] = $wrong;
-            $closed = self::lastClosed($spot, $check, $wrong['stood_down']);
+            $closed = self::lastOver($spot, $check, max($mended["{$spot} {$check}"] ?? null, $mended[$spot] ?? null), $wrong['stood_down']);
             if ($closed !== null && $closed > $latest) {
                 continue;
             }
@@ -190,35 +195,39 @@ final class Findings
     }
 
     /**
-     * When it was last put right, replaced, or seen fit by everybody who looked at it in that round; from the newest
-     * back, so that it is soon found. What stood the machine down since it was last put right is over by no look.
+     * @param  list<int>  $machineIds
+     * @return array<int|string, string> when what a check found was last put right, by spot and check; and when a part was
+     *     replaced, by spot
      */
-    private static function lastClosed(int $spotId, string $check, ?string $stoodDown): ?string
+    private static function mended(array $machineIds): array
     {
-        $sound = fn (): Builder => self::telling($spotId, $check)->where(
-            fn ($acts) => $acts->where('verdict', Verdict::Fit)->orWhereNull('verdict'),
-        );
-        $putRight = fn (Builder $acts): Builder => $acts->where('outcome', Outcome::PutRight)->orWhereIn(
-            'kind',
-            [ActKind::Replaced, ActKind::Lubricated],
-        );
-        if ($stoodDown !== null) {
-            $over = $sound()->where(fn ($acts) => $putRight($acts))->max('happened_at');
-            if ($over === null || $over <= $stoodDown) {
-                return $over;
-            }
-        }
+        $over = Act::query()->standing()->whereIn('machine_id', $machineIds)
+            ->where(fn ($acts) => $acts->where('verdict', Verdict::Fit)->orWhereNull('verdict'))
+            ->groupBy('spot_id');
+        $replaced = $over->clone()->where(['kind' => ActKind::Replaced, 'outcome' => Outcome::Done])
+            ->toBase()->selectRaw("concat(spot_id, '') as place, max(happened_at) as latest")->pluck('latest', 'place');
+        $putRight = $over->where(fn ($acts) => $acts->where('outcome', Outcome::PutRight)->orWhere('kind', ActKind::Lubricated))
+            ->groupBy('check_key')
+            ->toBase()->selectRaw("concat(spot_id, ' ', check_key) as place, max(happened_at) as latest")->pluck('latest', 'place');
 
-        return $sound()
-            ->where(fn ($acts) => $putRight($acts)->orWhereNotExists(fn ($worse) => $worse->from('acts as worse')
-                ->join('entries as theirs', 'theirs.id', '=', 'worse.entry_id')->join(
-                    'entries as own',
-                    fn ($join) => $join->on('own.id', '=', 'acts.entry_id')->on('own.round_id', '=', 'theirs.round_id'),
-                )
-                ->whereColumn('worse.spot_id', 'acts.spot_id')->whereColumn(
-                    'worse.check_key',
-                    'acts.check_key',
-                )->whereNull('worse.struck_at')->whereIn('worse.verdict', self::NOT_FIT)))
-            ->orderByDesc('happened_at')->toBase()->value('happened_at');
+        return $putRight->all() + $replaced->all();
+    }
+
+    private static function lastOver(int $spotId, string $check, ?string $mended, ?string $stoodDown): ?string
+    {
+        $instant = fn (?string $stored): ?\DateTimeImmutable => $stored === null ? null : CarbonImmutable::parse($stored, 'UTC');
+        $looks = self::telling($spotId, $check)->whereNotNull('verdict')->toBase()
+            ->orderByDesc('happened_at')->orderByDesc('id')
+            ->select(['id', 'happened_at', 'verdict'])
+            ->selectSub(DB::table('entries')->select('round_id')->whereColumn('entries.id', 'acts.entry_id'), 'round_id')
+            ->lazy(self::READ_AT_ONCE)
+            ->map(fn (\stdClass $row): Sighting => new Sighting(
+                (string) $row->id,
+                CarbonImmutable::parse($row->happened_at, 'UTC'),
+                Verdict::from($row->verdict),
+                occasion: $row->round_id === null ? "act {$row->id}" : "round {$row->round_id}",
+            ));
+
+        return Finding::lastOver($instant($mended), $instant($stoodDown), $looks)?->format('Y-m-d H:i:s');
     }
 }

@@ -4,56 +4,69 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Machines\Machine;
-use App\People\Session\SessionController;
-use App\Walkaround\WalkController;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Routing\Router;
 
 /**
  * The web application's own page. What its address will ask for first goes with it, and so do the scripts that show it:
- * whoever opens a round in the cold waits for one answer, not for four.
+ * whoever opens a round in the cold waits for one answer, not for four. Which these are the web says itself.
  */
-final class WebPage
+final readonly class WebPage
 {
-    /** Which scripts show an address. The bare address is kept on devices for everybody, and carries nothing. */
-    private const SCRIPTS = [
-        '~^walkaround/\d+/(daily|weekly|before_season|after_wash)$~' => ['web/walkaround/RoundPage.tsx'],
-        '~^walkaround/\d+$~' => ['web/walkaround/StartPage.tsx'],
-        '~^walkaround$~' => ['web/walkaround/WalkaroundPage.tsx'],
-        '~^yard$~' => ['web/yard/YardPage.tsx'],
-        '~^machines/\d+$~' => ['web/machine/MachineLeaves.tsx', 'web/machine/NowLeaf.tsx'],
-        '~^machines/\d+/fluids$~' => ['web/machine/MachineLeaves.tsx', 'web/fluids/FluidsLeaf.tsx'],
-        '~^machines/\d+/plate~' => ['web/machine/MachineLeaves.tsx', 'web/plate/PlateLeaf.tsx'],
-    ];
+    /** What each address of the web asks for and is shown by. */
+    private const PAGES = 'web/pages.json';
+
+    /** What the page begins with, whatever its address. */
+    private const MAIN = 'web/main.tsx';
+
+    public function __construct(private Router $router)
+    {
+    }
 
     public function __invoke(Request $request): Response
     {
-        $path = trim($request->path(), '/');
+        $pages = self::pages(trim($request->path(), '/'));
         try {
-            $given = $this->given($request, $path);
+            // The bare address is kept on devices for everybody, and carries nothing.
+            $given = $request->user() === null ? [] : $this->given($pages);
         } catch (QueryException) {
             // The page comes all the same, and says what it cannot read.
             $given = [];
         }
 
         return response()
-            ->view('app', ['given' => $given, 'besides' => self::besides($this->scripts($path))])
+            ->view('app', ['given' => $given, 'besides' => self::besides(array_merge(...array_column($pages, 'scripts')))])
             ->header('Cache-Control', 'no-store, private');
     }
 
-    /** @return list<string> */
-    private function scripts(string $path): array
+    /** @return list<array{asks: list<array{path: string, key: list<int|string>, name: string}>, scripts: list<string>}> those that an address means */
+    private static function pages(string $address): array
     {
-        foreach (self::SCRIPTS as $pattern => $scripts) {
-            if (preg_match($pattern, $path) === 1) {
-                return $scripts;
+        $pages = [];
+        /** @var list<array{address: string, asks?: list<array{path: string, key: list<string>, name: string}>, scripts?: list<string>}> $all */
+        $all = json_decode((string) file_get_contents(base_path(self::PAGES)), true, flags: JSON_THROW_ON_ERROR);
+        foreach ($all as $page) {
+            if (preg_match("~{$page['address']}~", $address, $part) === 1) {
+                $fill = fn (string $words): string => str_replace('$1', $part[1] ?? '', $words);
+                $pages[] = [
+                    'asks' => array_map(fn (array $ask): array => [
+                        'path' => $fill($ask['path']),
+                        'key' => array_map(
+                            fn (string $word): int|string => ctype_digit($fill($word)) ? (int) $fill($word) : $word,
+                            $ask['key'],
+                        ),
+                        'name' => $fill($ask['name']),
+                    ], $page['asks'] ?? []),
+                    'scripts' => $page['scripts'] ?? [],
+                ];
             }
         }
 
-        return [];
+        return $pages;
     }
 
     /**
@@ -65,7 +78,7 @@ final class WebPage
     {
         $manifest = json_decode((string) @file_get_contents(public_path('build/manifest.json')), true) ?? [];
         $wanted = [];
-        $names = ['web/main.tsx', ...$scripts];
+        $names = [self::MAIN, ...$scripts];
         while (($name = array_shift($names)) !== null) {
             if (! isset($wanted[$name]) && isset($manifest[$name])) {
                 $wanted[$name] = "build/{$manifest[$name]['file']}";
@@ -73,48 +86,36 @@ final class WebPage
             }
         }
 
-        return array_values(array_diff_key($wanted, ['web/main.tsx' => true]));
+        return array_values(array_diff_key($wanted, [self::MAIN => true]));
     }
 
     /**
-     * @return list<array{key: list<mixed>, name: string, answer: mixed}> what the page will ask for, by the keys under
-     *     which it asks, and the names under which it is kept on the device
+     * @param  list<array{asks: list<array{path: string, key: list<int|string>, name: string}>, scripts: list<string>}>  $pages
+     * @return list<array{key: list<int|string>, name: string, answer: mixed}> what the page will ask for, by the keys
+     *     under which it asks, and the names under which it is kept on the device
      */
-    private function given(Request $request, string $path): array
+    private function given(array $pages): array
     {
-        if ($path === '' || $request->user() === null) {
-            return [];
-        }
-        $given = [
-            self::answer(['session'], 'session', app(SessionController::class)->show($request)),
-            self::answer(['yard'], 'yard', app(YardController::class)->show()),
-        ];
-        if (preg_match('~^(walkaround|machines)/(\d+)~', $path, $part) === 1) {
-            $machine = Machine::query()->find((int) $part[2]);
-            $given[] = match (true) {
-                $machine === null => null,
-                $part[1] === 'walkaround' => self::answer(
-                    ['walk', $machine->id],
-                    "walk {$machine->id}",
-                    app(WalkController::class)->show($machine),
-                ),
-                default => self::answer(
-                    ['machine', $machine->id],
-                    "machine {$machine->id}",
-                    app(MachineController::class)->show($machine),
-                ),
-            };
+        $given = [];
+        foreach (array_merge(...array_column($pages, 'asks')) as ['path' => $path, 'key' => $key, 'name' => $name]) {
+            try {
+                $given[] = ['key' => $key, 'name' => $name, 'answer' => $this->answer($path)];
+            } catch (ModelNotFoundException) {
+                continue;
+            }
         }
 
-        return array_values(array_filter($given));
+        return $given;
     }
 
-    /**
-     * @param  list<mixed>  $key
-     * @return array{key: list<mixed>, name: string, answer: mixed}
-     */
-    private static function answer(array $key, string $name, JsonResponse $response): array
+    /** What the API answers to whoever is signed in. */
+    private function answer(string $path): mixed
     {
-        return ['key' => $key, 'name' => $name, 'answer' => $response->getData()];
+        $route = $this->router->getRoutes()->match(Request::create("/api{$path}"));
+        $this->router->substituteImplicitBindings($route);
+        $response = $route->run();
+        assert($response instanceof JsonResponse);
+
+        return $response->getData();
     }
 }

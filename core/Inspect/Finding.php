@@ -9,6 +9,9 @@ use Core\Machine\Verdict;
 /** Something to follow up: from the first look that found it until it was mended or seen no more. */
 final readonly class Finding
 {
+    /** All who look on one occasion do so within this. */
+    private const LONGEST_ROUND = '-2 days';
+
     /** @param  non-empty-list<Sighting>  $sightings  first the one that found it */
     private function __construct(
         public array $sightings,
@@ -51,6 +54,39 @@ final readonly class Finding
         }
 
         return $seen === [] ? $findings : [...$findings, new self($seen)];
+    }
+
+    /**
+     * When a thing was last over: put right, or found fit by everybody who looked on that occasion. What stood the
+     * machine down since it was last put right is over by no look.
+     *
+     * @param  \DateTimeImmutable|null  $mended  when it was last put right; null for never
+     * @param  \DateTimeImmutable|null  $stoodDown  when it last stood the machine down; null for never
+     * @param  iterable<Sighting>  $looks  the newest first; read only as far as it must be
+     */
+    public static function lastOver(?\DateTimeImmutable $mended, ?\DateTimeImmutable $stoodDown, iterable $looks): ?\DateTimeImmutable
+    {
+        if ($stoodDown !== null && ($mended === null || $mended <= $stoodDown)) {
+            return $mended;
+        }
+        $fit = [];
+        $notFit = [];
+        foreach ($looks as $look) {
+            if ($mended !== null && $look->at <= $mended) {
+                break;
+            }
+            if ($fit !== [] && reset($fit)->modify(self::LONGEST_ROUND) > $look->at) {
+                break;
+            }
+            if ($look->verdict !== Verdict::Fit) {
+                $notFit[$look->occasion] = true;
+                unset($fit[$look->occasion]);
+            } elseif (! isset($notFit[$look->occasion])) {
+                $fit[$look->occasion] ??= $look->at;
+            }
+        }
+
+        return $fit === [] ? $mended : reset($fit);
     }
 
     public function isOpen(): bool

@@ -14,6 +14,7 @@ final readonly class Sighting
      * @param  Verdict  $verdict  fit where nothing is wrong, or no longer
      * @param  bool  $mended  whether it was put right by a job
      * @param  bool  $accepted  whether somebody said that it may stay as it is
+     * @param  string  $occasion  the same for all who looked at it in one round
      */
     public function __construct(
         public string $id,
@@ -21,6 +22,7 @@ final readonly class Sighting
         public Verdict $verdict,
         public bool $mended = false,
         public bool $accepted = false,
+        public string $occasion = '',
     ) {
     }
 }

@@ -9,6 +9,8 @@ use Core\Inspect\Finding;
 use Core\Inspect\Sighting;
 use Core\Machine\Verdict;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 final class FindingTest extends TestCase
 {
@@ -97,5 +99,43 @@ final class FindingTest extends TestCase
             $verdict,
             $mended,
         );
+    }
+
+    /** Property, 2,000 made-up histories, each look an occasion of its own: what is over now has no open finding. */
+    public function test_when_it_was_last_over_agrees_with_the_findings_themselves(): void
+    {
+        $chance = new Randomizer(new Mt19937(41));
+        for ($case = 0; $case < 2000; $case++) {
+            $looks = [];
+            foreach (range(1, $chance->getInt(1, 12)) as $day) {
+                $verdict = [Verdict::Fit, Verdict::Watch, Verdict::Act, Verdict::StandDown][$chance->getInt(0, 3)];
+                $mended = $verdict === Verdict::Fit && $chance->getInt(0, 3) === 0;
+                $looks[] = new Sighting((string) $day, new \DateTimeImmutable(sprintf('2026-05-%02d', 3 * $day % 28 + intdiv(3 * $day, 28) + 1)), $verdict, $mended, occasion: "look {$day}");
+            }
+            usort($looks, fn (Sighting $one, Sighting $other): int => $one->at <=> $other->at);
+            $latest = fn (\Closure $which): ?\DateTimeImmutable => max([null, ...array_map(fn (Sighting $look): \DateTimeImmutable => $look->at, array_filter($looks, $which))]);
+            $wrong = $latest(fn (Sighting $look): bool => $look->verdict !== Verdict::Fit);
+            $over = Finding::lastOver(
+                $latest(fn (Sighting $look): bool => $look->mended),
+                $latest(fn (Sighting $look): bool => $look->verdict === Verdict::StandDown),
+                array_reverse($looks),
+            );
+            $findings = Finding::ofOneThing($looks);
+            $isOpen = $findings !== [] && $findings[count($findings) - 1]->isOpen();
+
+            self::assertSame($isOpen, $wrong !== null && ($over === null || $over < $wrong), "case {$case}");
+        }
+    }
+
+    public function test_a_fit_look_ends_nothing_that_somebody_else_saw_in_the_same_round(): void
+    {
+        $at = fn (string $hour): \DateTimeImmutable => new \DateTimeImmutable("2026-05-14 {$hour}");
+        $fit = new Sighting('2', $at('07:20'), Verdict::Fit, occasion: 'round 1');
+        $worse = new Sighting('1', $at('07:00'), Verdict::Act, occasion: 'round 1');
+        $byTheWay = new Sighting('0', $at('07:10'), Verdict::Fit, occasion: 'alone');
+
+        self::assertNull(Finding::lastOver(null, null, [$fit, $worse]));
+        self::assertEquals($at('07:10'), Finding::lastOver(null, null, [$fit, $byTheWay, $worse]));
+        self::assertEquals($at('07:20'), Finding::lastOver(null, null, [$fit]));
     }
 }
