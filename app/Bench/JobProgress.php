@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Bench\Plan\PlannedStep;
 use Carbon\CarbonImmutable;
 use Core\Procedure\Progress;
+use Core\Procedure\Ripe;
 use Core\Procedure\Step;
 use Core\Procedure\StepState;
 
@@ -60,9 +61,9 @@ final class JobProgress
     }
 
     /** From when on a step that takes its time may be told done; null where it has not begun. */
-    public function ripeAt(Step $step): ?CarbonImmutable
+    public function ripeAt(Step $step): ?\DateTimeImmutable
     {
-        return ($this->began[$step->key] ?? $this->started[$step->key] ?? null)?->addMinutes($step->minutes);
+        return Ripe::at($step, $this->began[$step->key] ?? $this->started[$step->key] ?? null);
     }
 
     private function take(StepTold $told): void
@@ -112,7 +113,7 @@ final class JobProgress
             }
             if ($state === StepState::Ready && $step->act->takesItsTime() && $before !== null) {
                 $this->began[$step->key] = $this->started[$step->key] ?? $before;
-                $end = $this->began[$step->key]->addMinutes($step->minutes);
+                $end = CarbonImmutable::instance(Ripe::at($step, $this->began[$step->key]) ?? $now);
                 if ($end <= $now) {
                     $ripe[$step->key] = true;
                     $this->ended[$step->key] = $end;

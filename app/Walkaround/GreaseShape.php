@@ -31,11 +31,6 @@ use Illuminate\Support\Collection;
 /** A machine's grease points, what is missed on them, and how much grease they take. */
 final class GreaseShape
 {
-    private const CARTRIDGE = '400 g';
-
-    /** Where nobody has weighed a gun yet. Common practice, no source: guns give 0.5 to 1.5 g. */
-    private const USUAL_STROKE = '1 g';
-
     /** @return array<string, mixed> as the contract's `Grease` */
     public static function of(Machine $machine, Reckoning $reckoning): array
     {
@@ -75,7 +70,7 @@ final class GreaseShape
             $strokes = $point->greasePoint()->strokes;
             $strokesAll += $strokes;
             $strokesDue += $isDue ? $strokes : 0;
-            $strokesYear += $strokes * self::timesInAYear($rule->line->rule->every ?? new Interval, $year);
+            $strokesYear += $strokes * GreaseNeed::timesAYear($rule->line->rule->every ?? new Interval, $year);
             $shaped[] = [
                 ...$point->toRecord(),
                 'state' => $standing->state->value,
@@ -91,12 +86,12 @@ final class GreaseShape
         }
         $gun = ($reckoning->yard->grease_guns ?? [])[0] ?? null;
         $stroke = $gun === null
-            ? Quantity::parse(self::USUAL_STROKE)
+            ? Quantity::parse(GreaseNeed::USUAL_STROKE)
             : GreaseNeed::perStroke(Quantity::parse($gun['ten_strokes'], Unit::Gram));
         $need = fn (int $strokes): string => GreaseNeed::of(
             $strokes,
             $stroke,
-            Quantity::parse(self::CARTRIDGE),
+            Quantity::parse(GreaseNeed::CARTRIDGE),
         )->inWords();
 
         return [
@@ -145,14 +140,5 @@ final class GreaseShape
         return $before === null
             ? null
             : $placing->run($yard->now(), Limit::Hours)?->minus($before)->toScale(0, RoundingMode::HALF_UP);
-    }
-
-    private static function timesInAYear(Interval $every, ?BigDecimal $hours): int
-    {
-        $byHours = $every->hours === null || $hours === null ? 0 : $hours
-            ->dividedBy($every->hours, 0, RoundingMode::UP)
-            ->toInt();
-
-        return max($byHours, $every->months === null ? 0 : (int) ceil(12 / $every->months));
     }
 }

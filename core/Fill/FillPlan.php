@@ -41,10 +41,10 @@ final readonly class FillPlan
         }
         $pours = [];
         if ($first->compareTo($in) > 0 && $first->compareTo($most) < 0) {
-            $pours[] = new Pour($first->minus($in), $first, Then::afterFirst($method));
+            $pours[] = new Pour($first->minus($in), $first, AfterPour::afterFirst($method));
             $in = $first;
         }
 
-        return new self([...$pours, new Pour($most->minus($in), $most, Then::Done)]);
+        return new self([...$pours, new Pour($most->minus($in), $most, AfterPour::Done)]);
     }
 }

@@ -12,7 +12,7 @@ final readonly class Pour
     public function __construct(
         public Quantity $amount,
         public Quantity $total,
-        public Then $then,
+        public AfterPour $then,
     ) {
     }
 }

@@ -73,6 +73,7 @@ final readonly class PlaceSteps
                 $at,
                 "{$words}: undo it to get there.",
                 StepAct::Loosen->minutes(),
+                object: $words,
             ));
             $this->draft->add(Phase::Reach, new Step(
                 "couple:{$slug}",
@@ -80,6 +81,7 @@ final readonly class PlaceSteps
                 $at,
                 "{$words}: do it up again, before anything runs.",
                 StepAct::Couple->minutes(),
+                object: $words,
             ));
             $this->draft->onlyIf("couple:{$slug}", "undo:{$slug}");
         }

@@ -26,6 +26,7 @@ final readonly class Step
      * @param  list<Caution>  $cautions
      * @param  list<string>  $covers  the keys of all places it is done for at once, the first of which is `at`
      * @param  list<string>  $pieces  what is counted
+     * @param  string  $object  what it is done to, where that has no spot of its own
      */
     public function __construct(
         public string $key,
@@ -42,6 +43,7 @@ final readonly class Step
         public array $cautions = [],
         public array $covers = [],
         public array $pieces = [],
+        public string $object = '',
     ) {
     }
 
@@ -76,6 +78,7 @@ final readonly class Step
             $this->cautions,
             $this->covers,
             $this->pieces,
+            $this->object,
         );
     }
 }

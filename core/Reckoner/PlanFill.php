@@ -53,7 +53,10 @@ final class PlanFill implements Calculator
             ], $plan->pours),
             'book_total' => Written::quantity($most),
         ], implode(', then ', array_map(
-            fn (Pour $pour): string => "pour {$pour->amount->inWords()} ({$pour->total->inWords()} in all){$pour->then->inWords()}",
+            fn (Pour $pour): string => implode(', ', array_filter([
+                "pour {$pour->amount->inWords()} ({$pour->total->inWords()} in all)",
+                $pour->then->inWords(),
+            ])),
             $plan->pours,
         )).'. The level decides, not the figure.', ['common practice']);
     }

@@ -16,6 +16,7 @@ use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\Written;
+use Core\Procedure\Ripe;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use Core\Procedure\StepState;
@@ -24,9 +25,6 @@ use Illuminate\Validation\Rule;
 /** What was done at one step of a job. */
 final readonly class StepNote implements NoteKind
 {
-    /** Two clocks of one shed may differ by so many seconds. */
-    private const LENIENCE = 15;
-
     public function __construct(private StepAsked $asked, private StandDownInPieces $standDown)
     {
     }
@@ -125,11 +123,11 @@ final readonly class StepNote implements NoteKind
     {
         if ($step->act === StepAct::Wait || $step->key === 'run') {
             $ripe = $progress->ripeAt($step);
-            $at = $note->circumstances->when->at->addSeconds(self::LENIENCE);
-            if ($ripe === null || $ripe > $at) {
+            $at = $note->circumstances->when->at;
+            if ($ripe === null || ! Ripe::isTold($ripe, $at)) {
                 throw Refusal::conflict($ripe === null
                     ? 'Start it first: its minutes are counted from then.'
-                    : 'Not yet: '.max(1, (int) ceil($note->circumstances->when->at->diffInMinutes($ripe))).' min more. What is read before is no reading.');
+                    : 'Not yet: '.Ripe::minutesLeft($ripe, $at).' min more. What is read before is no reading.');
             }
         }
         $this->asked->done($job, $step, $note);

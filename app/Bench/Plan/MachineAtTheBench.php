@@ -14,10 +14,8 @@ use Core\Form\Fields;
 use Core\Inspect\Check;
 use Core\Inspect\Instrument\Level;
 use Core\Machine\CompartmentKind;
-use Core\Machine\MachineClass;
 use Core\Machine\OpeningRole;
 use Core\Machine\SpotKind;
-use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
@@ -36,8 +34,6 @@ use Illuminate\Database\Eloquent\Collection;
 /** A machine as a service sees it, from its spots and what is written down of them. */
 final class MachineAtTheBench
 {
-    private const USUALLY_DIESEL = [MachineClass::Tractor, MachineClass::Crawler];
-
     /** @var array<string, Compartment> by key */
     private array $compartments = [];
 
@@ -244,17 +240,12 @@ final class MachineAtTheBench
     private function protocol(Spot $compartment): array
     {
         $check = $this->checkLists->levelCheck($this->machine, $compartment->key);
-        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? $this->usualMethod($compartment);
+        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::usualAt(
+            $compartment->subject,
+            $this->spots->where('parent_id', $compartment->id)->contains('role', OpeningRole::Level),
+        );
 
         return [$method, $check === null ? null : Level::protocol(new Fields($check->limits), $method)];
-    }
-
-    /** Where nobody has written down how a level is read: gear housings have a plug, others a stick. Common practice, no source. */
-    private function usualMethod(Spot $compartment): LevelMethod
-    {
-        $hasLevel = $this->spots->where('parent_id', $compartment->id)->contains('role', OpeningRole::Level);
-
-        return $hasLevel && $compartment->subject === Subject::GearOil ? LevelMethod::LevelPlug : LevelMethod::Stick;
     }
 
     private function isFilterChangedIn(Spot $compartment): bool
@@ -281,20 +272,14 @@ final class MachineAtTheBench
         return array_values($spots);
     }
 
-    /** As its fuel says; where nobody has written that down, as such machines mostly are. */
     private function engine(): Engine
     {
-        if ($this->machine->class === MachineClass::ElectricCart) {
-            return Engine::Electric;
-        }
+        $fuels = [];
         foreach ($this->spots->where('compartment', CompartmentKind::Fuel) as $tank) {
-            $takes = Sheets::compartment($tank)->specification()->designations;
-            if ($takes !== []) {
-                return in_array('diesel', array_map(mb_strtolower(...), $takes), true) ? Engine::Diesel : Engine::Petrol;
-            }
+            $fuels = $fuels === [] ? Sheets::compartment($tank)->specification()->designations : $fuels;
         }
 
-        return in_array($this->machine->class, self::USUALLY_DIESEL, true) ? Engine::Diesel : Engine::Petrol;
+        return Engine::of($this->machine->class, $fuels);
     }
 
     private static function hint(Spot $spot): string

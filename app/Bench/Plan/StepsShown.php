@@ -86,7 +86,7 @@ final readonly class StepsShown
             'leaks_again' => 'Look for leaks again',
             'shut_off' => "Shut off: {$spot?->name}",
             'turn_on' => "Turn on again: {$spot?->name}",
-            'undo', 'couple' => ucfirst(strstr($step->says, ':', true) ?: $step->says),
+            'undo', 'couple' => $step->object,
             'count_off', 'count_on' => "Count the pieces: {$spot?->name}",
             'look_over' => "Look it over: {$spot?->name}",
             default => $step->act->title($this->finding($step)->name ?? $spot->name ?? $this->bench->machine->name),
@@ -183,7 +183,7 @@ final readonly class StepsShown
             'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment))) === null ? null : Millilitres::of($holds),
             'stages' => $most === null ? [] : array_map(fn (Pour $pour): array => [
                 'total_ml' => Millilitres::of($pour->total),
-                'then' => ltrim($pour->then->inWords(), ', '),
+                'then' => $pour->then->inWords(),
             ], FillPlan::of(
                 $most,
                 $compartment->least,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Fluid\Level;
 
+use Core\Machine\Subject;
+
 /** What a level is read by, which decides what can be observed of it. */
 enum LevelMethod: string
 {
@@ -11,6 +13,15 @@ enum LevelMethod: string
     case LevelPlug = 'level_plug';
     case SightGlass = 'sight_glass';
     case Line = 'line';
+
+    /**
+     * How a level is read where nobody has written it down: gear housings have a plug, others a stick. Common practice,
+     * no source.
+     */
+    public static function usualAt(Subject $subject, bool $hasLevelOpening): self
+    {
+        return $hasLevelOpening && $subject === Subject::GearOil ? self::LevelPlug : self::Stick;
+    }
 
     /** @return list<LevelMark> a plug only tells whether the fluid reaches its threads */
     public function marks(): array

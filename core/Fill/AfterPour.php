@@ -7,7 +7,7 @@ namespace Core\Fill;
 use Core\Fluid\Level\LevelMethod;
 
 /** What follows a pour. */
-enum Then: string
+enum AfterPour: string
 {
     case RunWaitRead = 'run_wait_read';
     case UntilItShows = 'until_it_shows';
@@ -18,12 +18,12 @@ enum Then: string
         return $method === LevelMethod::LevelPlug ? self::UntilItShows : self::RunWaitRead;
     }
 
-    /** What is added to a sentence about the pour. */
+    /** What is to be done then; empty where nothing is. */
     public function inWords(): string
     {
         return match ($this) {
-            self::RunWaitRead => ', run it, wait, read',
-            self::UntilItShows => ', go on slowly until it shows',
+            self::RunWaitRead => 'run it, wait, read',
+            self::UntilItShows => 'go on slowly until it shows',
             self::Done => '',
         };
     }
