@@ -22,7 +22,7 @@ use App\Upkeep\Commands\ListBackups;
 use App\Upkeep\Commands\MakeBackup;
 use App\Upkeep\Commands\TellStatus;
 use App\Upkeep\Commands\UnpackBackup;
-use App\Upkeep\Computer\Seen;
+use App\Upkeep\Computer\ComputerState;
 use App\Upkeep\Night\NightWatch;
 use App\Upkeep\Trouble\WriteTrouble;
 use App\Yard\Commands\RebuildYard;
@@ -46,7 +46,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withCommands([RebuildYard::class, ResetKeeper::class, PrintKeeperCode::class, LoadDemo::class, DemoAccounts::class, DemoPasswords::class, MakeBackup::class, ListBackups::class, UnpackBackup::class, TellStatus::class, WriteTrouble::class, DoNightWorkNow::class])
     ->withSchedule(function (Schedule $schedule): void {
         $schedule->call(new NightWatch)->name('night')->everyMinute()->withoutOverlapping(10);
-        $schedule->call(fn () => Yard::query()->get()->each(fn (Yard $yard) => Seen::note($yard)))->name('seen')->everyMinute();
+        $schedule->call(fn () => Yard::query()->get()->each(fn (Yard $yard) => ComputerState::note($yard)))->name('seen')->everyMinute();
     })
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, RoomToWrite::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);

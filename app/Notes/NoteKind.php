@@ -24,5 +24,5 @@ interface NoteKind
      *
      * @throws Refusal if it cannot be written as it is
      */
-    public function write(Note $note): Written;
+    public function write(Note $note): NoteOutcome;
 }

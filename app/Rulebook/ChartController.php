@@ -16,7 +16,7 @@ use Core\Chart\ChartRow;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule as CoreRule;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -143,11 +143,11 @@ final readonly class ChartController
      */
     private function change(Machine $machine, Rule $rule, array $row, ?string $because, string $path): Rule
     {
-        $book = $rule->source === Source::Book ? $rule->every : null;
+        $book = $rule->source === RuleSource::Book ? $rule->every : null;
         ($this->writeTask)($machine, $rule->task, $row, $path);
         $rule->fill([...RuleRequest::columns($row), 'retired' => false]);
         if ($book !== null && $rule->every != $book && ! isset($row['source'])) {
-            $rule->fill(['source' => Source::Keeper, 'book' => $book]);
+            $rule->fill(['source' => RuleSource::Keeper, 'book' => $book]);
         }
         $rule->loosened_because = $because ?? $rule->loosened_because;
         $this->check->refuse($machine, $rule, $path);

@@ -12,7 +12,7 @@ use Core\Machine\Task as CoreTask;
 use Core\Schedule\Anchor;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\RulebookLine;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -35,7 +35,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Anchor $anchor
  * @property string $early
  * @property string $late
- * @property Source $source
+ * @property RuleSource $source
  * @property bool $common_practice
  * @property bool $counts_from_beginning
  * @property string|null $note
@@ -70,7 +70,7 @@ final class Rule extends Model
     protected function casts(): array
     {
         return [
-            'anchor' => Anchor::class, 'source' => Source::class,
+            'anchor' => Anchor::class, 'source' => RuleSource::class,
             'first' => 'array', 'every' => 'array', 'book' => 'array', 'windows' => 'array',
             'common_practice' => 'boolean',
             'counts_from_beginning' => 'boolean',

@@ -15,7 +15,7 @@ use App\Notes\When;
 use App\Rulebook\Standings\Reckoning;
 use App\Rulebook\Standings\RuleShape;
 use Brick\Math\BigDecimal;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Machine\Point;
 use Core\Meter\Limit;
 use Core\Schedule\Consequence;
@@ -85,8 +85,8 @@ final readonly class RuleController
 
         return new JsonResponse(['consequences' => array_map(fn (Consequence $one): array => [
             'anchor' => $one->anchor->value,
-            'runs_for' => Written::number($one->runsFor()),
-            'over_book' => Written::number($one->overBook()),
+            'runs_for' => Notation::number($one->runsFor()),
+            'over_book' => Notation::number($one->overBook()),
             'in_words' => $one->inWords($unit),
         ], Consequence::ofBoth(
             $held,

@@ -12,7 +12,7 @@ use App\Notes\Circumstances;
 use App\Notes\When;
 use Core\Machine\TaskKind;
 use Core\Schedule\Anchor;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule as Among;
 
@@ -87,7 +87,7 @@ final class RuleRequest extends FormRequest
             "{$path}loosened_because" => ['sometimes', 'nullable', 'string', 'max:500'],
             "{$path}early" => ['sometimes', 'numeric', 'between:0,1'],
             "{$path}late" => ['sometimes', 'numeric', 'between:0,1'],
-            "{$path}source" => ['sometimes', Among::enum(Source::class)],
+            "{$path}source" => ['sometimes', Among::enum(RuleSource::class)],
             "{$path}common_practice" => ['sometimes', 'boolean'],
             "{$path}note" => ['sometimes', 'nullable', 'string', 'max:500'],
             "{$path}counts_from" => ['sometimes', Among::enum(CountsFrom::class)],

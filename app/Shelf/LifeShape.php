@@ -13,7 +13,7 @@ use Core\Fluid\DrainedAgainstPoured;
 use Core\Fluid\FluidLife;
 use Core\Fluid\FluidMove;
 use Core\Fluid\Level\LevelMark;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
 use Core\Measure\Quantity;
@@ -95,10 +95,10 @@ final readonly class LifeShape
         return [
             'fluid' => $life->fluid,
             'since' => $life->since?->at->format(DATE_ATOM),
-            'since_hours' => Written::number($life->since?->hours),
-            'hours' => Written::number($life->hours),
-            'added' => Written::quantity($life->added),
-            'missing' => $life->missing === null ? null : Written::quantity($life->missing),
+            'since_hours' => Notation::number($life->since?->hours),
+            'hours' => Notation::number($life->hours),
+            'added' => Notation::quantity($life->added),
+            'missing' => $life->missing === null ? null : Notation::quantity($life->missing),
             'why' => $life->why,
             'last_drained' => $drained === null ? null : ['why' => $drained->why, 'asks' => $drained->asks],
         ];
@@ -187,7 +187,7 @@ final readonly class LifeShape
             'unit' => $this->unit->symbol(),
             'points' => $points,
             'changes' => $changes,
-            'now' => Written::number($this->now),
+            'now' => Notation::number($this->now),
         ];
     }
 

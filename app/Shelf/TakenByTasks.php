@@ -7,9 +7,9 @@ namespace App\Shelf;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Rulebook\Rule;
-use Core\Supply\Taken\Taken;
-use Core\Supply\Taken\TakenFluid;
-use Core\Supply\Taken\TakenPart;
+use Core\Supply\Materials\FluidTaken;
+use Core\Supply\Materials\Materials;
+use Core\Supply\Materials\PartTaken;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as SupportCollection;
 
@@ -57,17 +57,17 @@ final readonly class TakenByTasks
     /** @return array<string, mixed>|null */
     private function of(Rule $rule): ?array
     {
-        $taken = Taken::by(
+        $taken = Materials::by(
             $this->places->work($rule->task->kind, $rule->task->spots->modelKeys(), $rule->top_up),
         );
         $takes = [
-            'fluids' => array_map(fn (TakenFluid $fluid): array => [
+            'fluids' => array_map(fn (FluidTaken $fluid): array => [
                 'spot' => $fluid->spot,
                 'name' => $this->spots->firstWhere('key', $fluid->spot)->name ?? $fluid->spot,
                 'amount' => $fluid->amount?->written,
                 'why' => $fluid->why,
             ], $taken->fluids),
-            'parts' => array_map(fn (TakenPart $part): array => [
+            'parts' => array_map(fn (PartTaken $part): array => [
                 'name' => $part->number,
                 'count' => $part->count,
                 'for' => implode(', ', $part->for),

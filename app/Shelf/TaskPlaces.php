@@ -8,9 +8,9 @@ use App\Machines\Sheets;
 use App\Machines\Spot;
 use Core\Machine\SpotKind;
 use Core\Machine\TaskKind;
-use Core\Supply\Taken\TaskOpening;
-use Core\Supply\Taken\TaskPlace;
-use Core\Supply\Taken\TaskWork;
+use Core\Supply\Materials\TaskOpening;
+use Core\Supply\Materials\TaskPlace;
+use Core\Supply\Materials\TaskWork;
 
 /** The places where tasks are done, with what is written down of them. */
 final readonly class TaskPlaces

@@ -15,8 +15,8 @@ use App\Rulebook\Standings\KnownRules;
 use App\Rulebook\Standings\Reckoning;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Core\Grease\Greased;
 use Core\Grease\GreaseNeed;
+use Core\Grease\Greasing;
 use Core\Grease\PointStanding;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
@@ -120,7 +120,7 @@ final class GreaseShape
 
         return PointStanding::of(
             $point->greasePoint(),
-            array_values($acts->map(fn (Act $act): Greased => WhatMeets::greased($act, $reckoning->yard))->all()),
+            array_values($acts->map(fn (Act $act): Greasing => WhatMeets::greased($act, $reckoning->yard))->all()),
             $standing?->rule,
             $start,
             $reckoning->now(),

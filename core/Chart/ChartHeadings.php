@@ -23,7 +23,7 @@ final readonly class ChartHeadings
      *
      * @throws NotATable if none of them says when
      */
-    public static function of(WrittenTable $table, MeterUnit $unit, Questions $questions): self
+    public static function of(WrittenTable $table, MeterUnit $unit, ChartQuestions $questions): self
     {
         $headings = array_map(fn (string $text): Heading => Heading::read($text, $unit), $table->headings);
         if (array_filter($headings, fn (Heading $heading): bool => $heading->kind !== HeadingKind::Unknown) === []) {
@@ -41,11 +41,11 @@ final readonly class ChartHeadings
                 $headings[$index] = self::asked($heading, $heading->readings, $index, $unit, $questions);
             } elseif ($heading->kind === HeadingKind::Unknown && $hasMarks) {
                 $questions->ask(
-                    new Question(
+                    new ChartQuestion(
                         "column:{$index}",
                         "{$heading->name($index)} is no interval that is understood here. Head it like 50, every 50 h, first 25 h, yearly or spring, or leave the column out.",
-                        [Questions::LEAVE_OUT => 'Leave it out'],
-                        Questions::LEAVE_OUT,
+                        [ChartQuestions::LEAVE_OUT => 'Leave it out'],
+                        ChartQuestions::LEAVE_OUT,
                     ),
                 );
             }
@@ -85,10 +85,10 @@ final readonly class ChartHeadings
         array $readings,
         int $index,
         MeterUnit $unit,
-        Questions $questions,
+        ChartQuestions $questions,
     ): Heading {
         $answer = $questions->ask(
-            new Question(
+            new ChartQuestion(
                 "heading:{$index}",
                 "{$heading->name($index)} can be read two ways. Which is meant?",
                 ['thousands' => $readings[0], 'decimal' => $readings[1]],

@@ -19,7 +19,7 @@ final class ChartReader
     /** What replacing a part does for it at the same time. */
     private const MET_BY_REPLACING = [TaskKind::Inspect, TaskKind::Clean, TaskKind::Adjust];
 
-    private readonly Questions $questions;
+    private readonly ChartQuestions $questions;
 
     private readonly ChartHeadings $headings;
 
@@ -41,7 +41,7 @@ final class ChartReader
      */
     private function __construct(WrittenTable $table, array $answers, private readonly MeterUnit $unit)
     {
-        $this->questions = new Questions($answers);
+        $this->questions = new ChartQuestions($answers);
         $this->headings = ChartHeadings::of($table, $unit, $this->questions);
         $this->legend = MarkLegend::of($table->rows, $this->questions);
         $this->remarks = $this->headings->remarks;
@@ -114,11 +114,11 @@ final class ChartReader
         $answers = array_filter([
             $row->task === ''
                 ? $this->questions->ask(
-                    new Question(
+                    new ChartQuestion(
                         "task:{$row->line}",
                         "Line {$row->line} has marks but no task. Name it in the table and paste it again, or leave it out.",
-                        [Questions::LEAVE_OUT => 'Leave the line out'],
-                        Questions::LEAVE_OUT,
+                        [ChartQuestions::LEAVE_OUT => 'Leave the line out'],
+                        ChartQuestions::LEAVE_OUT,
                     ),
                 )
                 ?? ''
@@ -126,10 +126,10 @@ final class ChartReader
             $cut === $row->task
                 ? null
                 : $this->questions->ask(
-                    new Question(
+                    new ChartQuestion(
                         "task:{$row->line}",
                         "Line {$row->line}: a task is named in at most ".self::LONGEST_TASK.' letters.',
-                        ['cut' => "Call it \"{$cut}\"", Questions::LEAVE_OUT => 'Leave the line out'],
+                        ['cut' => "Call it \"{$cut}\"", ChartQuestions::LEAVE_OUT => 'Leave the line out'],
                         'cut',
                     ),
                 )
@@ -137,10 +137,10 @@ final class ChartReader
             $row->surplus === 0
                 ? null
                 : $this->questions->ask(
-                    new Question(
+                    new ChartQuestion(
                         "fields:{$row->line}",
                         "Line {$row->line} has {$row->surplus} more fields than there are headings.",
-                        ['cut' => 'Leave the last ones out', Questions::LEAVE_OUT => 'Leave the line out'],
+                        ['cut' => 'Leave the last ones out', ChartQuestions::LEAVE_OUT => 'Leave the line out'],
                         'cut',
                     ),
                 )
@@ -209,11 +209,11 @@ final class ChartReader
             return $row->task;
         }
         $answer = $this->questions->ask(
-            new Question(
+            new ChartQuestion(
                 "twice:{$row->line}",
                 "Line {$row->line}: \"{$row->task}\" stands there twice.",
-                [Questions::LEAVE_OUT => 'Leave the second out', 'both' => 'Keep both'],
-                Questions::LEAVE_OUT,
+                [ChartQuestions::LEAVE_OUT => 'Leave the second out', 'both' => 'Keep both'],
+                ChartQuestions::LEAVE_OUT,
             ),
         );
 
@@ -315,13 +315,13 @@ final class ChartReader
             return true;
         }
         $answer = $this->questions->ask($inference->open
-            ? new Question(
+            ? new ChartQuestion(
                 'far_end',
                 "{$written->task} is marked at {$at}, and the chart ends before that could show again. What do such marks mean?",
                 ['every' => 'Again and again after as many', 'once' => 'Once only'],
                 'every',
             )
-            : new Question(
+            : new ChartQuestion(
                 "once:{$written->line}:{$kind->value}",
                 "{$written->task} is marked at {$at} alone. Once, or again and again?",
                 ['every' => "Again and again, every {$at}", 'once' => 'Once only'],
@@ -336,8 +336,8 @@ final class ChartReader
     {
         $at = implode(', ', array_map(fn (int $mark): string => $this->inWords($mark, $limit), $marks));
         $answer = $this->questions
-            ->ask(new Question("row:{$row->line}:{$kind->value}", "{$row->task} is marked at {$at}, which is no regular interval. What is meant?",
-                ['once_each' => 'Once at each of these', Questions::LEAVE_OUT => 'Leave the row out']));
+            ->ask(new ChartQuestion("row:{$row->line}:{$kind->value}", "{$row->task} is marked at {$at}, which is no regular interval. What is meant?",
+                ['once_each' => 'Once at each of these', ChartQuestions::LEAVE_OUT => 'Leave the row out']));
 
         return $answer !== 'once_each' ? null
             : new ChartRow(
@@ -356,7 +356,7 @@ final class ChartReader
         return match ($counted) {
             '', 'from_done', 'from the day it was done' => Anchor::FromDone,
             'chart', 'by the chart' => Anchor::Chart,
-            default => Anchor::tryFrom((string) $this->questions->ask(new Question("counted:{$row->line}", "Line {$row->line}: \"".mb_substr($counted, 0, 40).'" is no way of counting known here. From where is the next one counted?',
+            default => Anchor::tryFrom((string) $this->questions->ask(new ChartQuestion("counted:{$row->line}", "Line {$row->line}: \"".mb_substr($counted, 0, 40).'" is no way of counting known here. From where is the next one counted?',
                 [
                     Anchor::FromDone->value => 'From the day it was done',
                     Anchor::Chart->value => 'By the chart',

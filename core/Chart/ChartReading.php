@@ -9,7 +9,7 @@ final readonly class ChartReading
 {
     /**
      * @param  list<ChartRow>  $rows  those that nothing is open about
-     * @param  list<Question>  $questions  what must be answered before the rest can be read
+     * @param  list<ChartQuestion>  $questions  what must be answered before the rest can be read
      * @param  list<string>  $remarks  what was left out, or taken one way, and why
      * @param  list<Heading>  $headings  as they were understood
      */

@@ -54,7 +54,7 @@ final readonly class Heading
 
         return isset(self::SEASONS[$words])
             ? self::season($text, $words, ...self::SEASONS[$words])
-            : self::ofInterval($text, WrittenInterval::read($words, $usual));
+            : self::ofInterval($text, ChartInterval::read($words, $usual));
     }
 
     /** The head of a column for a part of the year. */
@@ -69,7 +69,7 @@ final readonly class Heading
         return $this->text === '' ? 'Column '.($index + 2) : "\"{$this->text}\"";
     }
 
-    private static function ofInterval(string $text, WrittenInterval $written): self
+    private static function ofInterval(string $text, ChartInterval $written): self
     {
         $kind = match (true) {
             $written->readings !== null => HeadingKind::TwoWays,

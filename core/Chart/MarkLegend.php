@@ -10,12 +10,12 @@ use Core\Machine\TaskKind;
 final readonly class MarkLegend
 {
     /** @param  bool  $signsDiffer  different signs stand in one row, so that each stands for an act of its own */
-    private function __construct(private Questions $questions, private bool $signsDiffer)
+    private function __construct(private ChartQuestions $questions, private bool $signsDiffer)
     {
     }
 
     /** @param  list<WrittenRow>  $rows */
-    public static function of(array $rows, Questions $questions): self
+    public static function of(array $rows, ChartQuestions $questions): self
     {
         return new self(
             $questions,
@@ -40,7 +40,7 @@ final readonly class MarkLegend
             $sign = MarkWords::sign($mark);
             if (MarkWords::kind($mark) === null && $sign === null && MarkWords::mayMean($mark) === []) {
                 $answer = $this->odd($row, $index, $mark);
-                if ($answer !== Questions::LEAVE_OUT) {
+                if ($answer !== ChartQuestions::LEAVE_OUT) {
                     $kinds[$index] = TaskKind::tryFrom((string) $answer);
                 }
 
@@ -94,11 +94,11 @@ final readonly class MarkLegend
         );
 
         return $this->questions->ask(
-            new Question(
+            new ChartQuestion(
                 "cell:{$row->line}:{$index}",
                 "Line {$row->line}, {$row->task}: \"".mb_substr($mark, 0, 40).'" is no mark known here. What is meant?',
-                [Questions::LEAVE_OUT => 'Nothing, leave it out', ...$kinds],
-                Questions::LEAVE_OUT,
+                [ChartQuestions::LEAVE_OUT => 'Nothing, leave it out', ...$kinds],
+                ChartQuestions::LEAVE_OUT,
             ),
         );
     }

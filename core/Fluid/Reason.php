@@ -8,23 +8,23 @@ namespace Core\Fluid;
 final readonly class Reason
 {
     private function __construct(
-        public Answer $answer,
+        public Suitability $answer,
         public string $why,
     ) {
     }
 
     public static function yes(string $why): self
     {
-        return new self(Answer::Yes, $why);
+        return new self(Suitability::Yes, $why);
     }
 
     public static function ask(string $why): self
     {
-        return new self(Answer::Ask, $why);
+        return new self(Suitability::Ask, $why);
     }
 
     public static function no(string $why): self
     {
-        return new self(Answer::No, $why);
+        return new self(Suitability::No, $why);
     }
 }

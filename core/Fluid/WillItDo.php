@@ -16,7 +16,7 @@ final readonly class WillItDo
 {
     /** @param  non-empty-list<Reason>  $reasons  the hardest first */
     private function __construct(
-        public Answer $answer,
+        public Suitability $answer,
         public array $reasons,
     ) {
     }
@@ -24,7 +24,7 @@ final readonly class WillItDo
     public static function judge(Bottle $bottle, Housing $housing, Conditions $under): self
     {
         $kind = self::kind($bottle, $housing);
-        if ($kind->answer === Answer::No) {
+        if ($kind->answer === Suitability::No) {
             return self::of([$kind]);
         }
         $asked = $housing->specification;
@@ -33,7 +33,7 @@ final readonly class WillItDo
             return self::of([$mixed]);
         }
         $makersOwn = self::makersOwn($bottle, $asked, $under);
-        if ($makersOwn?->answer === Answer::Yes) {
+        if ($makersOwn?->answer === Suitability::Yes) {
             return self::of([$makersOwn, ...self::cold($bottle, $housing, $under->coldest)]);
         }
         $reasons = [$kind, ...array_filter([
@@ -217,11 +217,11 @@ final readonly class WillItDo
                     : $reason;
             }
         }
-        if ($reason?->answer !== Answer::No) {
+        if ($reason?->answer !== Suitability::No) {
             return $reason ?? Reason::no("The book lists {$listed}, and {$bottle->grade} is not among them.");
         }
         foreach ($asked->grades as $grade) {
-            if (! $grade->is($bottle->grade, $bottle->kind) && $grade->in($under->coldest, $under->hottest)->answer === Answer::Yes) {
+            if (! $grade->is($bottle->grade, $bottle->kind) && $grade->in($under->coldest, $under->hottest)->answer === Suitability::Yes) {
                 return Reason::no("{$reason->why} For that the book has {$grade->inWords()}.");
             }
         }

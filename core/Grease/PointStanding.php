@@ -16,14 +16,14 @@ final readonly class PointStanding
 {
     private function __construct(
         public State $state,
-        public ?Greased $last,
+        public ?Greasing $last,
         public bool $isOverGreased,
         public string $why,
     ) {
     }
 
     /**
-     * @param  list<Greased>  $greased  in any order
+     * @param  list<Greasing>  $greased  in any order
      * @param  Rule|null  $rule  of the task that the point is greased by; null where none says when
      * @param  Point|null  $start  where the rule counts from where nobody has greased it yet
      * @param  \DateTimeImmutable|null  $refused  the last day on which the grease did not go in, if it has not gone in
@@ -67,7 +67,7 @@ final readonly class PointStanding
             : 'The grease did not go in '.($days === 0 ? 'today' : Plain::count($days, 'day').' ago').'. ';
     }
 
-    private static function since(Greased $last, ?Rule $rule, Point $now): string
+    private static function since(Greasing $last, ?Rule $rule, Point $now): string
     {
         $ago = $now->date === null
             || $last->point->date === null

@@ -14,26 +14,26 @@ final readonly class Strokes
     /** Of its interval: greased again within this, the strokes count together. */
     private const TOGETHER = '1/4';
 
-    /** @var list<Greased> oldest first */
+    /** @var list<Greasing> oldest first */
     private array $greased;
 
     /**
-     * @param  list<Greased>  $greased  in any order
+     * @param  list<Greasing>  $greased  in any order
      * @param  Interval  $every  how often the point is greased; empty where no rule says
      */
     public function __construct(private GreasePoint $point, array $greased, private Interval $every)
     {
-        usort($greased, fn (Greased $one, Greased $other): int => $one->at <=> $other->at);
+        usort($greased, fn (Greasing $one, Greasing $other): int => $one->at <=> $other->at);
         $this->greased = $greased;
     }
 
-    public function last(): ?Greased
+    public function last(): ?Greasing
     {
         return $this->greased === [] ? null : $this->greased[array_key_last($this->greased)];
     }
 
     /** With those shortly before, the strokes that one greasing makes together. */
-    public function togetherAt(Greased $greased): int
+    public function togetherAt(Greasing $greased): int
     {
         $strokes = 0;
         foreach ($this->greased as $one) {
@@ -47,12 +47,12 @@ final readonly class Strokes
     }
 
     /** Whether the point had enough then: as many strokes as it takes, or its end sign. */
-    public function isEnough(Greased $greased): bool
+    public function isEnough(Greasing $greased): bool
     {
         return $greased->signSeen || $this->togetherAt($greased) >= $this->point->strokes;
     }
 
-    public function lastEnough(): ?Greased
+    public function lastEnough(): ?Greasing
     {
         foreach (array_reverse($this->greased) as $greased) {
             if ($this->isEnough($greased)) {
@@ -63,7 +63,7 @@ final readonly class Strokes
         return null;
     }
 
-    private function isShortlyBefore(Greased $one, Greased $other): bool
+    private function isShortlyBefore(Greasing $one, Greasing $other): bool
     {
         $share = BigRational::of(self::TOGETHER);
         if ($this->every->hours !== null && $one->hours() !== null && $other->hours() !== null) {

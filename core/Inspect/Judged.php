@@ -15,7 +15,7 @@ final readonly class Judged
      * @param  string  $do  what to do about it, empty where nothing is to be done
      * @param  array<string, mixed>  $fields  what was computed, by the names of the calculators' contract
      * @param  non-empty-list<string>  $sources
-     * @param  Worn|null  $worn  what is followed against hours
+     * @param  WearMeasure|null  $worn  what is followed against hours
      */
     public function __construct(
         public ?Verdict $verdict,
@@ -23,7 +23,7 @@ final readonly class Judged
         public string $do = '',
         public array $fields = [],
         public array $sources = ['common practice'],
-        public ?Worn $worn = null,
+        public ?WearMeasure $worn = null,
     ) {
     }
 

@@ -26,7 +26,7 @@ enum Measurement: string
             self::Belt => new Instrument\Belt,
             self::FreePlay => new Instrument\FreePlay,
             self::Tyres => new Instrument\Tyres,
-            self::Left => new Instrument\Left,
+            self::Left => new Instrument\WearLeft,
             self::Clearance => new Instrument\Clearance,
             self::FluidAge => new Instrument\FluidAge,
             self::Battery => new Instrument\Battery,

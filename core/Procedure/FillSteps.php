@@ -23,8 +23,8 @@ final readonly class FillSteps
     ) {
     }
 
-    /** @param  Reading  $reading  how its level is read after it was filled */
-    public function add(Compartment $compartment, Reading $reading): void
+    /** @param  LevelReading  $reading  how its level is read after it was filled */
+    public function add(Compartment $compartment, LevelReading $reading): void
     {
         foreach ($this->scope->levelPlugsOf($compartment) as $plug) {
             if (! $this->draft->has("open:{$plug->key}")) {
@@ -35,7 +35,7 @@ final readonly class FillSteps
         $pour = $this->pour($compartment);
         $this->shutVents($compartment, $pour);
         $toldBy = [$pour];
-        if ($reading === Reading::AtThePour) {
+        if ($reading === LevelReading::AtThePour) {
             $this->read($compartment);
             $toldBy[] = "read:{$compartment->key}";
         }

@@ -18,23 +18,23 @@ final readonly class LevelSteps
     }
 
     /**
-     * @param  array<string, Reading>  $readings  by compartment, those that are read after something was done to them
+     * @param  array<string, LevelReading>  $readings  by compartment, those that are read after something was done to them
      */
     public function add(array $readings): void
     {
-        $by = fn (Reading $reading): array => array_keys(array_filter(
+        $by = fn (LevelReading $reading): array => array_keys(array_filter(
             $readings,
-            fn (Reading $one): bool => $one === $reading,
+            fn (LevelReading $one): bool => $one === $reading,
         ));
-        foreach ($by(Reading::BeforeAnythingRuns) as $key) {
+        foreach ($by(LevelReading::BeforeAnythingRuns) as $key) {
             $this->read($this->scope->compartments[$key], Phase::Cold);
         }
-        $this->purge($by(Reading::Cold));
-        $this->run($by(Reading::AfterTheRun));
-        foreach ($by(Reading::Standing) as $key) {
+        $this->purge($by(LevelReading::Cold));
+        $this->run($by(LevelReading::AfterTheRun));
+        foreach ($by(LevelReading::Standing) as $key) {
             $this->standing($this->scope->compartments[$key]);
         }
-        $this->idle($by(Reading::Idling));
+        $this->idle($by(LevelReading::Idling));
     }
 
     /** @param  list<string>  $keys */

@@ -50,20 +50,20 @@ final readonly class ServiceSteps
         return $this->draft->done();
     }
 
-    /** @return array<string, Reading> by compartment, of those whose level is told by what was done to them */
+    /** @return array<string, LevelReading> by compartment, of those whose level is told by what was done to them */
     private function readings(): array
     {
         $readings = [];
         foreach ($this->scope->changed as $key => $compartment) {
-            $readings[$key] = Reading::of($compartment, $this->drinks($compartment));
+            $readings[$key] = LevelReading::of($compartment, $this->drinks($compartment));
         }
         foreach ($this->scope->openedOnly() as $key => $compartment) {
             if (! $compartment->isFuel()) {
-                $readings[$key] = Reading::of($compartment, drinks: true);
+                $readings[$key] = LevelReading::of($compartment, drinks: true);
             }
         }
         foreach ($this->scope->levels as $key => $compartment) {
-            $readings[$key] ??= Reading::ofLevel($compartment);
+            $readings[$key] ??= LevelReading::ofLevel($compartment);
         }
 
         return $readings;
@@ -188,7 +188,7 @@ final readonly class ServiceSteps
         $this->draft->shut("close:{$cover->key}", ["fit:{$part->key}", "count_on:{$part->key}"]);
     }
 
-    /** @param  array<string, Reading>  $readings */
+    /** @param  array<string, LevelReading>  $readings */
     private function compartments(array $readings): void
     {
         $drain = new DrainSteps($this->draft, $this->machine, $this->scope, $this->openingSteps);

@@ -10,7 +10,7 @@ use Core\Schedule\Interval;
 use Core\Schedule\NeverDue;
 use Core\Schedule\NoWindow;
 use Core\Schedule\Rule;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Core\Schedule\YearWindow;
 
 /** A rule as the calculators are given one. */
@@ -23,7 +23,7 @@ final class RuleFields
         $every = $fields->has('every') ? self::interval($fields->within('every', 'the interval')) : new Interval;
         $book = $fields->has('book') ? self::book($fields->within('book', 'the book\'s interval')) : null;
         $anchor = $fields->choice('anchor', Anchor::FromDone, 'the anchor');
-        $source = $fields->choice('source', Source::Keeper, 'the source');
+        $source = $fields->choice('source', RuleSource::Keeper, 'the source');
         $early = $fields->optionalNumber('early', 'the early window');
         $late = $fields->optionalNumber('late', 'the late window');
         $windows = array_values(

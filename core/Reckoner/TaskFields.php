@@ -17,12 +17,12 @@ use Core\Machine\TaskKind;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Supply\KitPiece;
+use Core\Supply\Materials\Seal;
+use Core\Supply\Materials\TaskOpening;
+use Core\Supply\Materials\TaskPlace;
+use Core\Supply\Materials\TaskWork;
 use Core\Supply\PartKind;
 use Core\Supply\PartSheet;
-use Core\Supply\Taken\Seal;
-use Core\Supply\Taken\TaskOpening;
-use Core\Supply\Taken\TaskPlace;
-use Core\Supply\Taken\TaskWork;
 
 /** Reads tasks with the compartments, openings and parts at which they are done. */
 final class TaskFields

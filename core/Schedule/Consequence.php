@@ -36,7 +36,7 @@ final readonly class Consequence
                 $anchor,
                 StandingOf::rule($rule->countedBy($anchor), $start, $done, $now, $skipped),
                 $rule->book ?? $rule->every,
-                $rule->book !== null || $rule->source === Source::Book ? 'book' : 'rule',
+                $rule->book !== null || $rule->source === RuleSource::Book ? 'book' : 'rule',
             ),
             Anchor::cases(),
         );

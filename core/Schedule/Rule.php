@@ -45,7 +45,7 @@ final readonly class Rule
         public Anchor $anchor = Anchor::FromDone,
         ?BigDecimal $early = null,
         ?BigDecimal $late = null,
-        public Source $source = Source::Keeper,
+        public RuleSource $source = RuleSource::Keeper,
         public ?Interval $book = null,
         public array $windows = [],
         public ?string $condition = null,
@@ -198,6 +198,6 @@ final readonly class Rule
 
     public function isLooserThanBook(): bool
     {
-        return $this->book !== null && $this->source === Source::Keeper && $this->every->isLooserThan($this->book);
+        return $this->book !== null && $this->source === RuleSource::Keeper && $this->every->isLooserThan($this->book);
     }
 }

@@ -9,11 +9,11 @@ use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use Carbon\CarbonImmutable;
-use Core\Fluid\Answer;
 use Core\Fluid\Conditions;
 use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\OpeningSheet;
 use Core\Fluid\Sheet\SheetFields;
+use Core\Fluid\Suitability;
 use Core\Fluid\WillItDo;
 use Core\Form\Fields;
 use Core\Machine\ActKind;
@@ -236,7 +236,7 @@ final class DemoFluids
         }
         foreach ($this->supplies as $supply) {
             $bottle = $supply->bottle();
-            if (WillItDo::judge($bottle, $sheet->housing($spot->compartment), $season)->answer === Answer::Yes) {
+            if (WillItDo::judge($bottle, $sheet->housing($spot->compartment), $season)->answer === Suitability::Yes) {
                 return $supply;
             }
         }

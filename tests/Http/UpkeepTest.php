@@ -8,7 +8,7 @@ use App\Machines\Yard;
 use App\People\Role;
 use App\Upkeep\Backup\BackupFile;
 use App\Upkeep\Backup\Kept;
-use App\Upkeep\Backup\Seal;
+use App\Upkeep\Backup\PassphraseSeal;
 use App\Upkeep\Backup\SecondFolder;
 use App\Upkeep\Backup\Unusable;
 use App\Upkeep\Night\DoNightWork;
@@ -198,16 +198,16 @@ final class UpkeepTest extends TestCase
         [$plain, $sealed, $opened] = ["{$this->folder}/plain", "{$this->folder}/sealed", "{$this->folder}/opened"];
         foreach (['', 'short', random_bytes(65_536), random_bytes(200_000)] as $written) {
             file_put_contents($plain, $written);
-            Seal::put($plain, $sealed, 'nine swans');
-            self::assertTrue(Seal::isOn($sealed));
-            Seal::take($sealed, $opened, 'nine swans');
+            PassphraseSeal::put($plain, $sealed, 'nine swans');
+            self::assertTrue(PassphraseSeal::isOn($sealed));
+            PassphraseSeal::take($sealed, $opened, 'nine swans');
             self::assertSame($written, file_get_contents($opened));
         }
-        $this->assertUnusable('It does not open with that passphrase.', fn () => Seal::take($sealed, $opened, 'ten swans'));
+        $this->assertUnusable('It does not open with that passphrase.', fn () => PassphraseSeal::take($sealed, $opened, 'ten swans'));
         file_put_contents($sealed, substr((string) file_get_contents($sealed), 0, -100));
-        $this->assertUnusable('The backup is damaged or cut off.', fn () => Seal::take($sealed, $opened, 'nine swans'));
+        $this->assertUnusable('The backup is damaged or cut off.', fn () => PassphraseSeal::take($sealed, $opened, 'nine swans'));
         file_put_contents($sealed, 'not sealed');
-        self::assertFalse(Seal::isOn($sealed));
+        self::assertFalse(PassphraseSeal::isOn($sealed));
         $this->assertUnusable('That is not a backup, or it is damaged or cut off.', fn () => BackupFile::unpack($sealed, "{$this->folder}/unpacked", null));
     }
 

@@ -24,7 +24,7 @@ use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use App\Rulebook\Rule;
 use Core\Meter\Limit;
 
@@ -63,7 +63,7 @@ final readonly class SignOffNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $job = Job::query()->lockForUpdate()->where('machine_id', $machine->id)->find($note->job)
@@ -83,7 +83,7 @@ final readonly class SignOffNote implements NoteKind
         self::putOff($job, $entry);
         $this->standDown->lift($job, $note->circumstances);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /** @throws Refusal if a step is left, or something stands open */

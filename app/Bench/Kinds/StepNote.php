@@ -15,7 +15,7 @@ use App\Contract\Refusal;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\Procedure\Ripe;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
@@ -48,7 +48,7 @@ final readonly class StepNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $job = self::job($note);
         $did = Did::from($note->given['did']);
@@ -72,7 +72,7 @@ final readonly class StepNote implements NoteKind
         ]);
         $this->standDown->where($job->unsetRelation('told'), $note->circumstances);
 
-        return new Written(null);
+        return new NoteOutcome(null);
     }
 
     /** The job, locked: whoever tells of it waits for whoever else does. */

@@ -17,8 +17,8 @@ use App\Machines\CheckLists;
 use App\Machines\Spot;
 use App\Machines\Yard;
 use App\Notes\Note;
-use Core\Fluid\Answer;
 use Core\Fluid\Seen;
+use Core\Fluid\Suitability;
 use Core\Form\BadInput;
 use Core\Inspect\Occasion;
 use Core\Machine\Caution;
@@ -107,7 +107,7 @@ final readonly class StepAsked
         $compartment = Spot::query()->where(['machine_id' => $job->machine_id, 'key' => $this->compartment($job, $step)])->with('sheet')->first();
         if ($compartment !== null && $container !== null && $isAsked) {
             $judged = $this->fit->judge($container->supply->bottle(), $job->machine, $compartment);
-            if ($judged->answer === Answer::No) {
+            if ($judged->answer === Suitability::No) {
                 throw self::unlikely('container', "{$container->supply->name} will not do for {$compartment->name}. {$judged->reasons[0]->why}");
             }
         }

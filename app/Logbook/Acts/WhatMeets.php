@@ -8,7 +8,7 @@ use App\Logbook\Entry;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Machines\Yard;
-use Core\Grease\Greased;
+use Core\Grease\Greasing;
 use Core\Grease\Strokes;
 use Core\Machine\ActDone;
 use Core\Machine\ActKind;
@@ -100,9 +100,9 @@ final readonly class WhatMeets
         }
     }
 
-    public static function greased(Act $act, Yard $yard): Greased
+    public static function greased(Act $act, Yard $yard): Greasing
     {
-        return new Greased(
+        return new Greasing(
             $act->strokes,
             $act->happened_at,
             new Point($act->run(Limit::Hours), $act->run(Limit::Distance), $yard->dayOf($act->happened_at)),

@@ -12,7 +12,7 @@ use App\Logbook\Stock\StockLevels;
 use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Spot;
-use Core\Fluid\Answer;
+use Core\Fluid\Suitability;
 use Core\Supply\SupplyKind;
 use Illuminate\Database\Eloquent\Builder;
 
@@ -50,7 +50,7 @@ final readonly class Sources
             );
             if (
                 $containers->isNotEmpty()
-                && ($fluid !== null || $this->fit->judge($one->bottle(), $machine, $compartment)->answer === Answer::Yes)
+                && ($fluid !== null || $this->fit->judge($one->bottle(), $machine, $compartment)->answer === Suitability::Yes)
             ) {
                 foreach ($containers as $container) {
                     $open[] = $container->setRelation('supply', $one);

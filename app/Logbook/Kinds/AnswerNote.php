@@ -12,7 +12,7 @@ use App\Logbook\EntryShape;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Illuminate\Support\Facades\Gate;
 
 /** What was asked of an entry is answered: it is right as it stands, and why. What is wrong is corrected instead. */
@@ -33,7 +33,7 @@ final class AnswerNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $doubt = Doubt::query()->whereHas('entry', fn ($entries) => $entries->where('machine_id', $machine->id))
@@ -51,6 +51,6 @@ final class AnswerNote implements NoteKind
         ]);
         $doubt->update(['answer_id' => $entry->id]);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

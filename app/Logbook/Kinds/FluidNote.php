@@ -18,7 +18,7 @@ use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\Machine\ActKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\SpotKind;
@@ -52,18 +52,18 @@ final readonly class FluidNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         return $this->record($note, self::told($note, ActKind::from($note->given['act'])), EntryKind::Fluid);
     }
 
     /** @param  EntryKind  $alone  what its entry is where it belongs to no round */
-    public function record(Note $note, Told $told, EntryKind $alone): Written
+    public function record(Note $note, Told $told, EntryKind $alone): NoteOutcome
     {
         $entry = $this->occasion->entry($note, $alone);
         ($this->writeTold)($note->machine(), $entry, [$told], $note->circumstances);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /** @throws Refusal if there is no such compartment, fluid or container */

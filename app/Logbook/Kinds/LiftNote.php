@@ -10,7 +10,7 @@ use App\Logbook\StandDowns;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 
 /** What stood a machine down does so no more: the words that are named, and no others. */
 final class LiftNote implements NoteKind
@@ -39,7 +39,7 @@ final class LiftNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $said = StandDowns::of($machine);
@@ -56,6 +56,6 @@ final class LiftNote implements NoteKind
         }
         $entry = StandDowns::lift($machine, $named, $note->circumstances, ['uuid' => $note->id]);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

@@ -11,8 +11,8 @@ use App\Machines\Yard;
 use App\Notes\Circumstances;
 use App\Notes\Note;
 use App\Notes\NoteKind;
+use App\Notes\NoteOutcome;
 use App\Notes\When;
-use App\Notes\Written;
 use Core\LogLine\LogLine;
 use Core\LogLine\NotUnderstood;
 use Illuminate\Support\Facades\Gate;
@@ -40,7 +40,7 @@ final readonly class LineNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         try {
             $lines = $this->lineRead->lines($note->given['text']);
@@ -61,11 +61,11 @@ final readonly class LineNote implements NoteKind
         }
         [$first, $others] = [$written[0], array_slice($written, 1)];
 
-        return new Written($first->entryId, [
+        return new NoteOutcome($first->entryId, [
             ...$first->more,
             ...$others === []
                 ? []
-                : ['others' => array_map(fn (Written $other): array => $other->more['entry'], $others)],
+                : ['others' => array_map(fn (NoteOutcome $other): array => $other->more['entry'], $others)],
         ]);
     }
 

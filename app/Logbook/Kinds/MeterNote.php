@@ -13,7 +13,7 @@ use App\Logbook\Readings\ReplaceMeter;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Illuminate\Validation\Rule;
 
 /** A machine got another meter. */
@@ -43,7 +43,7 @@ final readonly class MeterNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $given = $note->given;
         $along = GivenReading::FIELDS[$given['meter']];
@@ -57,6 +57,6 @@ final readonly class MeterNote implements NoteKind
             $note->circumstances,
         );
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

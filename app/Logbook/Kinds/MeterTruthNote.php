@@ -12,7 +12,7 @@ use App\Logbook\Readings\Reading;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\Meter\MeterSign;
 use Core\Meter\MeterTruth;
 use Illuminate\Validation\Rule;
@@ -42,7 +42,7 @@ final class MeterTruthNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $meter = $machine->currentMeters()[0]
@@ -69,6 +69,6 @@ final class MeterTruthNote implements NoteKind
             ],
         ]);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

@@ -13,7 +13,7 @@ use App\Logbook\Readings\LogReading;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Illuminate\Validation\Rule;
 
 /** What a meter shows. */
@@ -41,13 +41,13 @@ final readonly class ReadingNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $along = GivenReading::FIELDS[$note->given['meter'] ?? ''] ?? $machine->keptBy();
         $entry = Entry::write($machine, EntryKind::Reading, $note->circumstances, ['uuid' => $note->id]);
         ($this->logReading)($machine, GivenReading::of($note->given['value'], $along), $entry, $note->circumstances);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

@@ -10,7 +10,7 @@ use App\Logbook\EntryShape;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 
 /** Something worth keeping, of a machine or of the yard itself. */
 final class RemarkNote implements NoteKind
@@ -30,10 +30,10 @@ final class RemarkNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $entry = Entry::write($note->machine, EntryKind::Remark, $note->circumstances, ['uuid' => $note->id]);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

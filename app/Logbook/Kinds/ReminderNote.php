@@ -13,7 +13,7 @@ use App\Logbook\Readings\Reading;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 
 /** The machine's own reminder was set. */
 final class ReminderNote implements NoteKind
@@ -33,7 +33,7 @@ final class ReminderNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $meter = $machine->currentMeters()[0]
@@ -51,6 +51,6 @@ final class ReminderNote implements NoteKind
             ['uuid' => $note->id, 'detail' => $detail],
         );
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

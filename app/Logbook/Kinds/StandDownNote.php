@@ -10,7 +10,7 @@ use App\Logbook\EntryShape;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 
 /** A machine is not to be used. Who says so beside others who have said it already is written down beside them. */
 final class StandDownNote implements NoteKind
@@ -30,10 +30,10 @@ final class StandDownNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $entry = Entry::write($note->machine(), EntryKind::StoodDown, $note->circumstances, ['uuid' => $note->id]);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

@@ -11,7 +11,7 @@ use App\Logbook\StrikeEntry;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Illuminate\Support\Facades\Gate;
 
 /** An entry was wrong: it stays readable, and nothing follows from it any more. */
@@ -36,12 +36,12 @@ final readonly class StrikeNote implements NoteKind
         return 'logSome';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $entry = self::entry($note);
         ($this->strikeEntry)($entry, $note->by(), $note->given['because']);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry->refresh(), $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry->refresh(), $note->by())]);
     }
 
     /** The entry meant, which whoever sends the note may strike. */

@@ -10,7 +10,7 @@ use App\Logbook\Fluids\GivenFluid;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\Machine\ActKind;
 
 /** Fluid was added to a compartment, by the way or in a round. */
@@ -39,7 +39,7 @@ final readonly class TopUpNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         return $this->fluid->record($note, FluidNote::told($note, ActKind::ToppedUp), EntryKind::ToppedUp);
     }

@@ -17,7 +17,7 @@ use App\Machines\FactsChanged;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Notes\Note;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\LogLine\LoggedPour;
 use Core\LogLine\LogLine;
 use Core\LogLine\NotUnderstood;
@@ -66,7 +66,7 @@ final readonly class PourLine implements SaidLine
         );
     }
 
-    public function write(LogLine $line, Note $note): Written
+    public function write(LogLine $line, Note $note): NoteOutcome
     {
         $pour = self::pourOf($line);
         $machine = $note->machine();

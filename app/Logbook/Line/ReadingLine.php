@@ -15,8 +15,8 @@ use App\Machines\Machine;
 use App\Machines\Meter;
 use App\Machines\Yard;
 use App\Notes\Note;
+use App\Notes\NoteOutcome;
 use App\Notes\When;
-use App\Notes\Written;
 use Brick\Math\BigDecimal;
 use Core\LogLine\LoggedValue;
 use Core\LogLine\LogLine;
@@ -71,7 +71,7 @@ final readonly class ReadingLine implements SaidLine
         );
     }
 
-    public function write(LogLine $line, Note $note): Written
+    public function write(LogLine $line, Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $entry = Entry::write($machine, EntryKind::Reading, $note->circumstances, ['uuid' => $note->id]);
@@ -80,7 +80,7 @@ final readonly class ReadingLine implements SaidLine
         }
         event(new FactsChanged([$machine->id], byReadingAlone: true));
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /**

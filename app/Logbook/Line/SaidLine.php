@@ -6,7 +6,7 @@ namespace App\Logbook\Line;
 
 use App\Contract\Refusal;
 use App\Notes\Note;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\LogLine\LogLine;
 use Core\LogLine\NotUnderstood;
 
@@ -24,5 +24,5 @@ interface SaidLine
      *
      * @throws NotUnderstood|Refusal if it cannot be written so
      */
-    public function write(LogLine $line, Note $note): Written;
+    public function write(LogLine $line, Note $note): NoteOutcome;
 }

@@ -7,7 +7,7 @@ namespace App\Logbook\Line;
 use App\Logbook\Stock\PutOnShelf;
 use App\Logbook\Stock\Supply;
 use App\Notes\Note;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\LogLine\LoggedStock;
 use Core\LogLine\LogLine;
 use Core\LogLine\NotUnderstood;
@@ -41,7 +41,7 @@ final readonly class StockLine implements SaidLine
         );
     }
 
-    public function write(LogLine $line, Note $note): Written
+    public function write(LogLine $line, Note $note): NoteOutcome
     {
         $stock = self::stockOf($line);
 

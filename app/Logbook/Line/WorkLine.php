@@ -16,7 +16,7 @@ use App\Machines\Machine;
 use App\Machines\Sheets;
 use App\Machines\Spot;
 use App\Notes\Note;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\Inspect\RoundKind;
 use Core\LogLine\LoggedWork;
 use Core\LogLine\LogLine;
@@ -60,7 +60,7 @@ final readonly class WorkLine implements SaidLine
         )->implode(', ')."{$day}.");
     }
 
-    public function write(LogLine $line, Note $note): Written
+    public function write(LogLine $line, Note $note): NoteOutcome
     {
         $work = self::workOf($line);
         $machine = $note->machine();
@@ -73,7 +73,7 @@ final readonly class WorkLine implements SaidLine
         )->all()), $note->circumstances);
         event(new FactsChanged([$machine->id]));
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry->refresh(), $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry->refresh(), $note->by())]);
     }
 
     /**

@@ -8,7 +8,7 @@ use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Notes\Note;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Brick\Math\BigDecimal;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
@@ -31,7 +31,7 @@ final readonly class PutOnShelf
         ?BigDecimal $price = null,
         ?string $useBy = null,
         bool $wasThere = false,
-    ): Written {
+    ): NoteOutcome {
         $words = "{$count} × ".($size === null ? '' : "{$size} ").$supply->name;
         $entry = Entry::write(null, EntryKind::Bought, $note->circumstances, [
             'uuid' => $note->id,
@@ -59,7 +59,7 @@ final readonly class PutOnShelf
             self::learnPrice($supply, $size, SoldIn::price($price));
         }
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /** What was paid last is what it costs. */

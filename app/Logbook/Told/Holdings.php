@@ -15,7 +15,7 @@ use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Sheets;
 use App\Machines\Spot;
-use Core\Fluid\Answer;
+use Core\Fluid\Suitability;
 use Core\Machine\ActKind;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
@@ -46,7 +46,7 @@ final readonly class Holdings
     {
         $judged = $this->fit->judge($fluid->bottle(), $machine, $compartment);
 
-        return $judged->answer === Answer::No ? $judged->reasons[0]->why : null;
+        return $judged->answer === Suitability::No ? $judged->reasons[0]->why : null;
     }
 
     /** The most that a compartment holds; null where nobody has written it down. */

@@ -24,8 +24,8 @@ use App\Machines\Yard;
 use App\Notes\Circumstances;
 use App\Notes\Note;
 use App\Notes\NoteKind;
+use App\Notes\NoteOutcome;
 use App\Notes\When;
-use App\Notes\Written;
 use App\Rulebook\CountFromNowOn;
 use App\Rulebook\RecordService;
 use App\Rulebook\ServiceFields;
@@ -79,7 +79,7 @@ final readonly class CorrectionNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $wrong = StrikeNote::entry($note);
         if (! in_array($wrong->kind, [EntryKind::Reading, EntryKind::Service], true)) {
@@ -105,7 +105,7 @@ final readonly class CorrectionNote implements NoteKind
         $wrong->doubts()->update(['answer_id' => $entry->id]);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $circumstances);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /**

@@ -11,7 +11,7 @@ use App\Logbook\EntryShape;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use App\Rulebook\RecordService;
 use App\Rulebook\Task;
 
@@ -31,7 +31,7 @@ abstract class DecisionNote implements NoteKind
         ];
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $tasks = $this->recordService->tasks($note->machine(), $note->given['tasks']);
         $points = $tasks->map(fn (Task $task): array => $this->point($note->machine(), $task));
@@ -47,7 +47,7 @@ abstract class DecisionNote implements NoteKind
             );
         }
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     abstract protected function kind(): DecisionKind;

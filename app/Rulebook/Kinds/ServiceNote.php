@@ -13,7 +13,7 @@ use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use App\Rulebook\CountFromNowOn;
 use App\Rulebook\RecordService;
 use App\Rulebook\ServiceFields;
@@ -44,7 +44,7 @@ final readonly class ServiceNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $told = $this->recordService->told($machine, $note->given);
@@ -66,6 +66,6 @@ final readonly class ServiceNote implements NoteKind
         ($this->writeTold)($machine, $entry, $told, $note->circumstances);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

@@ -13,7 +13,7 @@ use App\Machines\Machine;
 use App\Machines\Yard;
 use Brick\Math\BigDecimal;
 use Core\Forecast\MeterHistory;
-use Core\Machine\Done;
+use Core\Machine\LastDone;
 use Core\Machine\Point;
 use Core\Machine\TaskKind;
 use Core\Meter\Limit;
@@ -121,14 +121,14 @@ final readonly class Facts
     }
 
     /** @param  array<string, list<string>>  $levelChecks */
-    private function done(KnownRule $rule, array $levelChecks): Done
+    private function done(KnownRule $rule, array $levelChecks): LastDone
     {
         $acts = [];
         foreach ($rule->places as $id => $place) {
             $acts[$place->key] = $this->acts->of($id);
         }
 
-        return Done::of($rule->line->task, array_column($rule->places, 'name', 'key'), $acts, $levelChecks);
+        return LastDone::of($rule->line->task, array_column($rule->places, 'name', 'key'), $acts, $levelChecks);
     }
 
     /** @return list<Point> */
@@ -150,7 +150,7 @@ final readonly class Facts
     }
 
     /** The last thing a check called for, if it was not done since. */
-    private function call(KnownRule $rule, Done $done): ?Call
+    private function call(KnownRule $rule, LastDone $done): ?Call
     {
         $called = ($this->decided[$rule->taskId] ?? new Collection)->where(
             'kind',

@@ -15,7 +15,7 @@ use Core\Machine\TaskKind;
 use Core\Schedule\Anchor;
 use Core\Schedule\Rule;
 use Core\Schedule\RulebookLine;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -155,7 +155,7 @@ final class KnownRules
                 Anchor::from($row->anchor),
                 $row->early,
                 $row->late,
-                Source::from($row->source),
+                RuleSource::from($row->source),
                 $json($row->book),
                 $row->windows === null ? null : array_values($json($row->windows) ?? []),
                 $row->condition,

@@ -7,7 +7,7 @@ namespace App\Rulebook\Standings;
 use App\Rulebook\Rule;
 use App\Rulebook\RuleCopy;
 use Core\Forecast\TaskStanding;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Machine\Caution;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
@@ -51,18 +51,18 @@ final class RuleShape
             'standing' => [
                 'state' => $standing->state->value,
                 'due' => [
-                    'hours' => Written::number(($points['hours'] ?? null)?->at),
-                    'distance' => $km === null ? null : Written::number($unit->fromReckoned($km->at)),
-                    'date' => Written::day($standing->dueDate()),
+                    'hours' => Notation::number(($points['hours'] ?? null)?->at),
+                    'distance' => $km === null ? null : Notation::number($unit->fromReckoned($km->at)),
+                    'date' => Notation::day($standing->dueDate()),
                 ],
                 'remaining' => [
-                    'hours' => Written::number(($points['hours'] ?? null)?->remaining),
-                    'distance' => $km === null ? null : Written::number($unit->fromReckoned($km->remaining)),
-                    'days' => Written::number(($points['date'] ?? null)?->remaining),
+                    'hours' => Notation::number(($points['hours'] ?? null)?->remaining),
+                    'distance' => $km === null ? null : Notation::number($unit->fromReckoned($km->remaining)),
+                    'days' => Notation::number(($points['date'] ?? null)?->remaining),
                 ],
                 'limiting' => $standing->limiting?->limit->value,
-                'runs_for' => Written::number($standing->runsFor()),
-                'share_used' => Written::number($standing->shareUsed()),
+                'runs_for' => Notation::number($standing->runsFor()),
+                'share_used' => Notation::number($standing->shareUsed()),
                 'expected_days' => $task->expectedDays,
                 'when' => PassageShape::of($task->when),
                 'when_in_words' => $task->when === null

@@ -8,7 +8,7 @@ use Brick\Math\BigDecimal;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule as CoreRule;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Core\Schedule\YearWindow;
 
 /** A rule as its row has it, and as it is reckoned with. */
@@ -29,7 +29,7 @@ final class WrittenRule
         Anchor $anchor,
         string $early,
         string $late,
-        Source $source,
+        RuleSource $source,
         ?array $book,
         ?array $windows,
         ?string $condition,

@@ -12,8 +12,8 @@ use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
+use App\Notes\NoteOutcome;
 use App\Notes\When;
-use App\Notes\Written;
 use Core\Supply\SupplyKind;
 
 /** Something came to the shelf: it was bought, or stood there already. */
@@ -56,7 +56,7 @@ final readonly class BoughtNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $given = $note->given;
         $supply = isset($given['supply'])

@@ -12,7 +12,7 @@ use App\Logbook\EntryShape;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Supply\Waste\WasteKind;
@@ -40,7 +40,7 @@ final class CollectedNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $waste = WasteKind::from($note->given['waste']);
         $left = $waste === WasteKind::Filters ? $this->pieces($note) : $this->litres($note);
@@ -54,7 +54,7 @@ final class CollectedNote implements NoteKind
             ],
         ]);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     private function litres(Note $note): string

@@ -18,7 +18,7 @@ use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use App\Shelf\Stock\LeftWords;
 use Brick\Math\BigDecimal;
 use Core\Measure\Quantity;
@@ -57,7 +57,7 @@ final class CountedNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $given = $note->given;
         $supply = Supply::query()->lockForUpdate()->find((int) $given['supply'])
@@ -90,7 +90,7 @@ final class CountedNote implements NoteKind
             ]);
         }
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /**

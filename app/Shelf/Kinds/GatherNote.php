@@ -12,7 +12,7 @@ use App\Machines\Machine;
 use App\Machines\Yard;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use App\Shelf\Ready\GatheringList;
 use Illuminate\Support\Facades\DB;
 
@@ -42,7 +42,7 @@ final readonly class GatherNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $list = GatheringList::query()->lockForUpdate()->find((int) $note->given['list'])
             ?? throw Refusal::field('list', 'There is no such list any more.');
@@ -55,7 +55,7 @@ final readonly class GatherNote implements NoteKind
             'happened_at' => $note->circumstances->when->end,
         ]);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /** One line of the logbook for what one person gathers for one list on one day. */

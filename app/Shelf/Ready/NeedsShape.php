@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Ready;
 
 use App\Logbook\Stock\Supply;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Measure\Day;
 use Core\Supply\Need\NeededFluid;
 use Core\Supply\Need\NeededPart;
@@ -51,9 +51,9 @@ final class NeedsShape
             'name' => $supply->name ?? $fluid->fluid,
             'in_words' => $supply?->toRecord()['in_words'] ?? '',
             'place' => $supply->place ?? '',
-            'amount' => Written::quantity($fluid->amount),
-            'have' => Written::quantity($fluid->have),
-            'short' => Written::quantity($fluid->short),
+            'amount' => Notation::quantity($fluid->amount),
+            'have' => Notation::quantity($fluid->have),
+            'short' => Notation::quantity($fluid->short),
             'take' => self::taken($fluid),
             'for' => $fluid->for,
             'why' => $fluid->plan->why,
@@ -119,10 +119,10 @@ final class NeedsShape
             'number' => $supply instanceof Supply ? $supply->number : ($one->size === null ? $one->supply : null),
             'size' => $one->size?->inWords(),
             'count' => $one->count,
-            'amount' => $one->amount === null ? null : Written::quantity($one->amount),
+            'amount' => $one->amount === null ? null : Notation::quantity($one->amount),
             'cost' => $one->cost === null ? null : SoldIn::price($one->cost),
             'delivery_days' => $supply?->delivery_days,
-            'lacking_on' => $one->lackingOn === null ? null : Written::day(Day::of($one->lackingOn)),
+            'lacking_on' => $one->lackingOn === null ? null : Notation::day(Day::of($one->lackingOn)),
         ];
     }
 }

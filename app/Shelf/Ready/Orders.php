@@ -6,7 +6,7 @@ namespace App\Shelf\Ready;
 
 use App\Machines\Yard;
 use App\Rulebook\Standings\DueTasks;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Measure\Day;
 use Core\Supply\Need\OrderTime;
 use Core\Supply\Need\Preference;
@@ -63,7 +63,7 @@ final readonly class Orders
 
             return [
                 ...array_diff_key($line, ['delivery_days' => true]),
-                'order_by' => Written::day($time->by),
+                'order_by' => Notation::day($time->by),
                 'is_now' => $time->isNow,
                 'why' => $time->why,
             ];

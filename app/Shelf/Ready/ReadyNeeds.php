@@ -15,20 +15,20 @@ use App\Shelf\TaskPlaces;
 use Brick\Math\BigRational;
 use Core\Fill\Drain;
 use Core\Fill\PanPlan;
-use Core\Fluid\Answer;
 use Core\Fluid\Bottle;
+use Core\Fluid\Suitability;
 use Core\Fluid\WillItDo;
 use Core\Machine\CompartmentKind;
 use Core\Machine\SpotKind;
 use Core\Measure\Plain;
 use Core\Measure\Quantity;
+use Core\Supply\Materials\Materials;
+use Core\Supply\Materials\PartTaken;
 use Core\Supply\Need\FluidChoice;
 use Core\Supply\Need\FluidNeed;
 use Core\Supply\Need\Needs;
 use Core\Supply\Need\PartNeed;
 use Core\Supply\Need\Preference;
-use Core\Supply\Taken\Taken;
-use Core\Supply\Taken\TakenPart;
 use Core\Supply\Waste\WasteKind;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -36,7 +36,7 @@ use Illuminate\Support\Facades\DB;
 /** What some works of one or more machines need, what is on the shelf of it, and what is to be bought. */
 final class ReadyNeeds
 {
-    /** @var array<string, Answer> whether a fluid will do for housings that are alike */
+    /** @var array<string, Suitability> whether a fluid will do for housings that are alike */
     private array $judged = [];
 
     /** @var array<int, Bottle> by supply */
@@ -87,7 +87,7 @@ final class ReadyNeeds
 
     /**
      * @param  list<ReadyWork>  $works
-     * @return list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Taken}> by machine and visit
+     * @return list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Materials}> by machine and visit
      */
     private function taken(array $works): array
     {
@@ -114,7 +114,7 @@ final class ReadyNeeds
                 'machine_id' => $together[0]->machineId,
                 'day' => min(array_map(fn (ReadyWork $work): ?int => $work->day, $together)),
                 'places' => $places,
-                'taken' => Taken::by(...array_map(
+                'taken' => Materials::by(...array_map(
                     fn (ReadyWork $work) => $places->work($work->kind, $work->spots, $work->topUp),
                     $together,
                 )),
@@ -146,7 +146,7 @@ final class ReadyNeeds
             ->where('retired', false)->with('sheet')->orderBy('position')->get();
     }
 
-    /** @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Taken}>  $all */
+    /** @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Materials}>  $all */
     private function needs(array $all, Preference $preference): Needs
     {
         $fluids = $parts = [];
@@ -178,7 +178,7 @@ final class ReadyNeeds
     }
 
     /** What sits there by its number; by the machine's and its own name where nobody knows the number. */
-    private static function part(string $machine, TakenPart $part, ?int $day): PartNeed
+    private static function part(string $machine, PartTaken $part, ?int $day): PartNeed
     {
         $makers = $part->sheet === null ? [$part->number] : $part->sheet->makersNumbers();
 
@@ -229,7 +229,7 @@ final class ReadyNeeds
     }
 
     /**
-     * @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Taken}>  $all
+     * @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Materials}>  $all
      * @return list<array{key: string, tool: string, for: string}> each once
      */
     private static function tools(array $all): array
@@ -250,7 +250,7 @@ final class ReadyNeeds
     }
 
     /**
-     * @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Taken}>  $all
+     * @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Materials}>  $all
      * @return list<array{key: string, name: string, for: string}> what the work uses up, each once
      */
     private static function uses(array $all): array
@@ -272,7 +272,7 @@ final class ReadyNeeds
     /**
      * Whether the yard's pans take what runs out of each machine, and after what they are emptied.
      *
-     * @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Taken}>  $all
+     * @param  list<array{machine: string, machine_id: int, day: int|null, places: TaskPlaces, taken: Materials}>  $all
      * @return list<array{machine: string, enough: bool|null, why: string}>
      */
     private function pans(array $all): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Ready;
 
 use App\Rulebook\Standings\DueTask;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Machine\TaskKind;
 
 /** Something to be done that somebody gets ready for: a task of a rulebook, or a thing at a spot that is replaced. */
@@ -58,7 +58,7 @@ final readonly class ReadyWork
             'name' => $this->name,
             'kind' => $this->kind->value,
             'state' => $this->due?->state->value,
-            'day' => Written::day($this->due?->day()),
+            'day' => Notation::day($this->due?->day()),
             'is_done' => $this->isDone,
         ];
     }

@@ -11,7 +11,7 @@ use App\Logbook\Stock\Supply;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Supply\ContainerPlan;
@@ -79,7 +79,7 @@ final readonly class SupplyShape
         return [
             'id' => $container->id,
             'size' => $container->size,
-            'left' => Written::quantity(
+            'left' => Notation::quantity(
                 Quantity::of(
                     $left->usable()->toBigRational()->dividedBy($container->full())->multipliedBy($size->value),
                     $size->unit,
@@ -89,7 +89,7 @@ final readonly class SupplyShape
             'share_left' => min(1.0, $share->toScale(3, RoundingMode::HALF_UP)->toFloat()),
             'below_nothing' => $left->isBelowNothing(),
             'opened_on' => $levels->opened($container) === null ? null : $levels->opened($container)->format('Y-m-d'),
-            'until' => Written::day($life->until),
+            'until' => Notation::day($life->until),
             'is_over' => $life->isOver,
             'why' => $life->why,
         ];

@@ -21,7 +21,7 @@ final class BackupFile
         try {
             Programs::run('tar', ['--create', '--gzip', "--file={$parts[0]}", "--directory={$folder}", Manifest::FILE, self::STATEMENTS, self::KEYS, Archive::PHOTOS]);
             if ($passphrase !== null) {
-                Seal::put($parts[0], $parts[1], $passphrase);
+                PassphraseSeal::put($parts[0], $parts[1], $passphrase);
                 rename($parts[1], $parts[0]);
             }
             Programs::run('sync', [$parts[0]]);
@@ -43,7 +43,7 @@ final class BackupFile
         if (! is_readable($file)) {
             throw new Unusable("{$file} cannot be read.");
         }
-        $isSealed = Seal::isOn($file);
+        $isSealed = PassphraseSeal::isOn($file);
         if ($passphrase !== null && ! $isSealed && ! $takesUnsealed) {
             throw new Unusable('It is not sealed, and this yard seals its backups: anybody could have put it in the place of one. --unsealed takes it all the same.');
         }
@@ -53,7 +53,7 @@ final class BackupFile
         }
         $opened = "{$folder}.opened";
         try {
-            Seal::take($file, $opened, $passphrase ?? throw new Unusable('It is sealed: set its passphrase with ./jardinier backup --passphrase.'));
+            PassphraseSeal::take($file, $opened, $passphrase ?? throw new Unusable('It is sealed: set its passphrase with ./jardinier backup --passphrase.'));
 
             return Archive::unpack($opened, $folder);
         } finally {

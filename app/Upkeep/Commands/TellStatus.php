@@ -7,8 +7,8 @@ namespace App\Upkeep\Commands;
 use App\Contract\Disk;
 use App\Machines\Yard;
 use App\Upkeep\Backup\Kept;
+use App\Upkeep\Computer\ComputerState;
 use App\Upkeep\Computer\RunningPrograms;
-use App\Upkeep\Computer\Seen;
 use App\Upkeep\Computer\Warnings;
 use App\Upkeep\Night\NightRun;
 use App\Upkeep\Night\NightWorks;
@@ -28,7 +28,7 @@ final class TellStatus extends Command
             $this->tell($yard);
         }
         if ($yard !== null) {
-            Seen::note($yard);
+            ComputerState::note($yard);
         }
         foreach ($yard === null ? [] : Warnings::of($yard) as $warning) {
             $this->warn("  {$warning}");

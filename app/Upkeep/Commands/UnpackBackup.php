@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Upkeep\Commands;
 
+use App\Upkeep\Backup\PassphraseSeal;
 use App\Upkeep\Backup\PutBack;
-use App\Upkeep\Backup\Seal;
 use App\Upkeep\Backup\Unusable;
 use Illuminate\Console\Command;
 
@@ -24,7 +24,7 @@ final class UnpackBackup extends Command
             $file = (string) Asked::argument($this, 'file');
             $manifest = PutBack::from($file, Asked::option($this, 'to'), $this->option('unsealed') === true, Asked::option($this, 'over'));
             $this->line("{$manifest->yard}, as of {$manifest->madeAt->setTimezone(new \DateTimeZone($manifest->timeZone))->format('j F Y H:i')}: ".array_sum(array_column($manifest->tables, 'rows')).' rows, all as they were.');
-            if (! Seal::isOn($file)) {
+            if (! PassphraseSeal::isOn($file)) {
                 $this->line('It was not sealed: whoever had it in their hands could have changed it, checksums and all.');
             }
         } catch (Unusable $wrong) {

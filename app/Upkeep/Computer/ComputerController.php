@@ -44,7 +44,7 @@ final class ComputerController
     public function show(Yard $yard, Request $request): JsonResponse
     {
         $newest = Kept::newest();
-        $seen = Seen::now($yard);
+        $seen = ComputerState::now($yard);
 
         return new JsonResponse([
             'warnings' => Warnings::of($yard),

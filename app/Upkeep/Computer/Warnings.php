@@ -52,7 +52,7 @@ final class Warnings
 
         return match (true) {
             $newest !== null && $newest->madeAt < CarbonImmutable::now()->subHours(self::HOURS_OF_A_BACKUP) => "The last good backup is of {$inYard($newest->madeAt)}.",
-            Seen::now($yard)->secondFolder === 'missing' => 'The second folder for backups is not there. Is its stick in?',
+            ComputerState::now($yard)->secondFolder === 'missing' => 'The second folder for backups is not there. Is its stick in?',
             default => null,
         };
     }

@@ -16,7 +16,7 @@ use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use App\Walkaround\Findings;
 use App\Walkaround\FindingThread;
 use Core\Machine\SpotKind;
@@ -49,7 +49,7 @@ final readonly class AcceptNote implements NoteKind
         return 'keep';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $check = $note->given['check'];
@@ -74,7 +74,7 @@ final readonly class AcceptNote implements NoteKind
             new Telling($latest->title, note: $note->circumstances->note, uuid: $note->id),
         )], $note->circumstances);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 
     /** The fluid whose top-ups tell whether it grows: the one that is named, else the one that it is found at. */

@@ -10,7 +10,7 @@ use App\Logbook\OccasionOf;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 
 /** A round has ended. */
 final readonly class EndNote implements NoteKind
@@ -34,12 +34,12 @@ final readonly class EndNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $entry = $this->occasion->entry($note, EntryKind::Round);
         $round = $entry->round ?? throw Refusal::field('round', 'Say which round ended.');
         $round->update(['ended_at' => max($round->ended_at, $note->circumstances->when->at)]);
 
-        return new Written($entry->id);
+        return new NoteOutcome($entry->id);
     }
 }

@@ -14,7 +14,7 @@ use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 use Core\Inspect\RoundKind;
 use Core\Machine\SpotKind;
 
@@ -47,7 +47,7 @@ final readonly class GreaseNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
         $given = $note->given;
@@ -65,6 +65,6 @@ final readonly class GreaseNote implements NoteKind
         $entry = $this->occasion->entry($note, EntryKind::Round, $note->job === null ? RoundKind::Grease : null);
         ($this->writeTold)($machine, $entry, [$told], $note->circumstances);
 
-        return new Written($entry->id, ['asks' => $entry->askedNow]);
+        return new NoteOutcome($entry->id, ['asks' => $entry->askedNow]);
     }
 }

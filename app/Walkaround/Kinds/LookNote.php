@@ -20,8 +20,8 @@ use App\Machines\Spot;
 use App\Machines\Yard;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
-use App\Walkaround\Said;
+use App\Notes\NoteOutcome;
+use App\Walkaround\LookResult;
 use Core\Form\BadInput;
 use Core\Inspect\Check;
 use Core\Inspect\Occasion;
@@ -47,7 +47,7 @@ final readonly class LookNote implements NoteKind
     public function rules(?Machine $machine): array
     {
         return [
-            'said' => ['required', Rule::enum(Said::class)],
+            'said' => ['required', Rule::enum(LookResult::class)],
             'check' => ['nullable', 'string', 'max:40'],
             'spot' => ['required_without:check', 'nullable', 'string', 'max:40'],
             'title' => ['required_without:check', 'nullable', 'string', 'max:80'],
@@ -72,21 +72,21 @@ final readonly class LookNote implements NoteKind
         return 'log';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
-        $said = Said::from($note->given['said']);
+        $said = LookResult::from($note->given['said']);
         $check = $this->checkLists->find($machine, $note->given['check'] ?? null);
         $told = $this->told($note, $said, $check);
         $entry = $this->occasion->entry($note, EntryKind::Found);
         [$act] = ($this->writeTold)($machine, $entry, $told, $note->circumstances);
         $act->load('photos')->setRelation('person', $note->circumstances->by);
 
-        return new Written($entry->id, ['act' => $act->toRecord(), 'asks' => $entry->askedNow]);
+        return new NoteOutcome($entry->id, ['act' => $act->toRecord(), 'asks' => $entry->askedNow]);
     }
 
     /** @return non-empty-list<Told> the look, and what was poured in with it */
-    private function told(Note $note, Said $said, ?Check $check): array
+    private function told(Note $note, LookResult $said, ?Check $check): array
     {
         $given = $note->given;
         [$spot, $title] = $this->lookedAt($note, $check);
@@ -96,7 +96,7 @@ final readonly class LookNote implements NoteKind
             uuid: $note->id,
             replaces: $note->replaces,
         );
-        if ($said === Said::Measured) {
+        if ($said === LookResult::Measured) {
             return $this->measured($note, $check, $spot, $telling);
         }
         $key = $given['check'] ?? LookedBy::Chance->key($note->id);
@@ -104,9 +104,9 @@ final readonly class LookNote implements NoteKind
         $words = $given['words'] ?? null;
 
         return [match ($said) {
-            Said::Fine => new Looked($spot, Verdict::Fit, $key, $by, $words, telling: $telling),
-            Said::NotFine => new Looked($spot, Verdict::from($given['verdict']), $key, $by, $words, telling: $telling),
-            Said::NotLooked => new Looked($spot, null, $key, $by, $words, wasDone: false, telling: $telling),
+            LookResult::Fine => new Looked($spot, Verdict::Fit, $key, $by, $words, telling: $telling),
+            LookResult::NotFine => new Looked($spot, Verdict::from($given['verdict']), $key, $by, $words, telling: $telling),
+            LookResult::NotLooked => new Looked($spot, null, $key, $by, $words, wasDone: false, telling: $telling),
         }];
     }
 

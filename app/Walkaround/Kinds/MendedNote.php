@@ -13,7 +13,7 @@ use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
-use App\Notes\Written;
+use App\Notes\NoteOutcome;
 
 /** Something found was put right. */
 final readonly class MendedNote implements NoteKind
@@ -37,7 +37,7 @@ final readonly class MendedNote implements NoteKind
         return 'service';
     }
 
-    public function write(Note $note): Written
+    public function write(Note $note): NoteOutcome
     {
         $told = $this->found->putRight(
             $note->machine(),
@@ -47,6 +47,6 @@ final readonly class MendedNote implements NoteKind
         $entry = Entry::write($note->machine(), EntryKind::Mended, $note->circumstances, ['job_id' => $note->job]);
         ($this->writeTold)($note->machine(), $entry, [$told], $note->circumstances);
 
-        return new Written($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+        return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }
 }

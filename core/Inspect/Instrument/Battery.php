@@ -7,7 +7,7 @@ namespace Core\Inspect\Instrument;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Core\Form\Fields;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -90,8 +90,8 @@ final class Battery implements Instrument
         $charge = $kind->stateOfCharge($rest->value, $cells)->toScale(1, RoundingMode::HALF_UP)->stripTrailingZeros();
         $drop = $loaded === null ? null : $rest->minus($loaded);
         $fields = [
-            'state_of_charge' => Written::number($charge),
-            'drop' => $drop === null ? null : Written::quantity($drop),
+            'state_of_charge' => Notation::number($charge),
+            'drop' => $drop === null ? null : Notation::quantity($drop),
         ];
         $first = $this->asksFirst($rest, $loaded, $cells, $seconds);
         if ($first !== null) {

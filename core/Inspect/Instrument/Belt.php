@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Inspect\Instrument;
 
 use Core\Form\Fields;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -95,11 +95,11 @@ final class Belt implements Instrument, JudgedQuickly
             "It gives {$deflection->inWords()}. The most at {$force->inWords()} is {$allowed->inWords()}{$scaled}{$found}",
             $do,
             [
-                'deflection' => Written::quantity($deflection),
-                'over_by' => Written::quantity($over),
-                'under_by' => Written::quantity($under),
-                'allowed' => Written::quantity($allowed),
-                'least' => Written::quantity($required),
+                'deflection' => Notation::quantity($deflection),
+                'over_by' => Notation::quantity($over),
+                'under_by' => Notation::quantity($under),
+                'allowed' => Notation::quantity($allowed),
+                'least' => Notation::quantity($required),
             ],
         );
     }

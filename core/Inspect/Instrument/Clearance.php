@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Inspect\Instrument;
 
 use Core\Form\Fields;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -47,7 +47,7 @@ final class Clearance implements Instrument, JudgedQuickly
             $gap->value->minus($bound->to($gap->unit)->value)->abs(),
             $gap->unit,
         )->inWords();
-        $fields = ['gap' => Written::quantity($gap)];
+        $fields = ['gap' => Notation::quantity($gap)];
 
         return match (true) {
             $gap->compareTo($most) > 0 => new Judged(

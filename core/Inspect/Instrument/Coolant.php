@@ -6,7 +6,7 @@ namespace Core\Inspect\Instrument;
 
 use Core\Fluid\Glycol;
 use Core\Form\Fields;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -72,7 +72,7 @@ final class Coolant implements Instrument
 
         $spare = $coldest->to(Unit::DegreeCelsius)->value->minus($protects->to(Unit::DegreeCelsius)->value);
         $why = ($percent === null ? '' : "{$percent} % {$glycol->value} glycol: ")."It protects to {$protects->inWords()}; the coldest night here is {$coldest->inWords()}.";
-        $fields = ['protects_to' => Written::quantity($protects, 1)];
+        $fields = ['protects_to' => Notation::quantity($protects, 1)];
         $sources = [
             'Glycol freezing points by volume: ASHRAE Handbook, Fundamentals, values from memory',
             'common practice',

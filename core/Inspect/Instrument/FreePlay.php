@@ -6,7 +6,7 @@ namespace Core\Inspect\Instrument;
 
 use Brick\Math\BigRational;
 use Core\Form\Fields;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -69,9 +69,9 @@ final class FreePlay implements Instrument
                 : ucfirst(implode('; ', $faults)).'.',
             $faults === [] ? '' : 'Adjust at the turnbuckle in small turns, lock it, couple the pedals again.',
             [
-                'left_over_by' => Written::quantity(self::over($left, $target)),
-                'right_over_by' => $right === null ? null : Written::quantity(self::over($right, $target)),
-                'difference' => $difference === null ? null : Written::quantity($difference),
+                'left_over_by' => Notation::quantity(self::over($left, $target)),
+                'right_over_by' => $right === null ? null : Notation::quantity(self::over($right, $target)),
+                'difference' => $difference === null ? null : Notation::quantity($difference),
             ],
         );
     }

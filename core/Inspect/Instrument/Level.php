@@ -11,7 +11,7 @@ use Core\Fluid\Level\LevelProtocol;
 use Core\Fluid\Level\StickHeld;
 use Core\Fluid\Level\Warmth;
 use Core\Form\Fields;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
@@ -131,7 +131,7 @@ final class Level implements Instrument
             $protocol,
             $actual,
             $slope,
-            $topUp === null ? [] : ['topped_up' => Written::quantity($topUp)],
+            $topUp === null ? [] : ['topped_up' => Notation::quantity($topUp)],
             $topUp?->inWords(),
         );
     }

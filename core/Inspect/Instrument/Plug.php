@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Core\Inspect\Instrument;
 
 use Core\Form\Fields;
-use Core\Form\Written;
+use Core\Form\Notation;
 use Core\Inspect\Ask;
 use Core\Inspect\Instrument;
 use Core\Inspect\Judged;
 use Core\Inspect\Occasion;
-use Core\Inspect\Worn;
+use Core\Inspect\WearMeasure;
 use Core\Machine\Verdict;
 use Core\Measure\Dimension;
 use Core\Measure\Quantity;
@@ -87,8 +87,8 @@ final class Plug implements Instrument
             Verdict::hardest($verdict, $isOff ? Verdict::Act : Verdict::Fit, $unlike ? Verdict::Watch : Verdict::Fit),
             $why,
             implode(' ', $do),
-            ['gap' => Written::quantity($gap)],
-            worn: new Worn(
+            ['gap' => Notation::quantity($gap)],
+            worn: new WearMeasure(
                 $gap,
                 Quantity::of($right->value->plus($tolerance->to($right->unit)->value), $right->unit),
                 WrittenNumber::resolution($entered->written('gap')),

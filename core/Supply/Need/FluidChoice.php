@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Supply\Need;
 
-use Core\Fluid\Answer;
+use Core\Fluid\Suitability;
 
 /** A fluid that is kept, as it is chosen for one compartment. */
 final readonly class FluidChoice
@@ -17,7 +17,7 @@ final readonly class FluidChoice
      */
     public function __construct(
         public int $supply,
-        public Answer $answer,
+        public Suitability $answer,
         public bool $isMakers,
         public bool $isLast,
         public bool $isThere,
@@ -34,10 +34,10 @@ final readonly class FluidChoice
     {
         $usable = array_values(array_filter(
             $choices,
-            fn (self $one): bool => $one->answer === Answer::Yes || ($one->answer === Answer::Ask && $one->isLast),
+            fn (self $one): bool => $one->answer === Suitability::Yes || ($one->answer === Suitability::Ask && $one->isLast),
         ));
         $rank = fn (self $one): array => [
-            $one->answer === Answer::Yes ? 0 : 1,
+            $one->answer === Suitability::Yes ? 0 : 1,
             $one->isMakers === ($preference === Preference::Makers) ? 0 : 1,
             $one->isLast ? 0 : 1,
             $one->isThere ? 0 : 1,

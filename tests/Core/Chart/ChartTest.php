@@ -6,12 +6,12 @@ namespace Tests\Core\Chart;
 
 use Brick\Math\BigDecimal;
 use Core\Chart\ChartCsv;
+use Core\Chart\ChartQuestion;
 use Core\Chart\ChartReader;
 use Core\Chart\ChartReading;
 use Core\Chart\ChartRow;
 use Core\Chart\Column;
 use Core\Chart\ColumnChart;
-use Core\Chart\Question;
 use Core\Chart\WrittenTable;
 use Core\Form\NotATable;
 use Core\Machine\TaskKind;
@@ -133,7 +133,7 @@ final class ChartTest extends TestCase
         $reading = self::read($table);
         self::assertSame(
             ['letter:C', 'work:3', 'row:4:lubricate', 'far_end'],
-            array_map(fn (Question $question): string => $question->id, $reading->questions),
+            array_map(fn (ChartQuestion $question): string => $question->id, $reading->questions),
         );
         self::assertSame(
             'Pivots is marked at 50 h, 150 h, 200 h, which is no regular interval. What is meant?',
@@ -168,7 +168,7 @@ final class ChartTest extends TestCase
 
         self::assertSame(
             ['once:2:adjust', 'once:3:inspect'],
-            array_map(fn (Question $question): string => $question->id, self::read($table)->questions),
+            array_map(fn (ChartQuestion $question): string => $question->id, self::read($table)->questions),
         );
         self::assertSame(
             ['Nuts: adjust first 50 h', 'Belt: inspect every 100 h', 'Grease: lubricate every 50 h'],
@@ -186,11 +186,11 @@ final class ChartTest extends TestCase
             $questions = self::read($table)->questions;
             self::assertSame(
                 ["mark:{$openSign}", "mark:{$fullSign}"],
-                array_map(fn (Question $question): string => $question->id, $questions),
+                array_map(fn (ChartQuestion $question): string => $question->id, $questions),
             );
             self::assertSame(
                 ['inspect', 'replace'],
-                array_map(fn (Question $question): ?string => $question->suggested, $questions),
+                array_map(fn (ChartQuestion $question): ?string => $question->suggested, $questions),
             );
 
             $answered = self::read(
@@ -286,7 +286,7 @@ final class ChartTest extends TestCase
         $table = "Task\tevery 1.000 h\nReplace oil\tX";
         self::assertSame(
             ['heading:0'],
-            array_map(fn (Question $question): string => $question->id, self::read($table)->questions),
+            array_map(fn (ChartQuestion $question): string => $question->id, self::read($table)->questions),
         );
         self::assertSame(['every 1000 h', 'every 1 h'], array_values(self::read($table)->questions[0]->options));
 
@@ -312,7 +312,7 @@ final class ChartTest extends TestCase
 
         self::assertSame(
             array_keys($answers),
-            array_map(fn (Question $question): string => $question->id, $asked->questions),
+            array_map(fn (ChartQuestion $question): string => $question->id, $asked->questions),
         );
         self::assertContains(
             'Brake fluid: replace every 12 months',
@@ -381,7 +381,7 @@ final class ChartTest extends TestCase
         self::assertSame(
             ['letter:C'],
             array_map(
-                fn (Question $question): string => $question->id,
+                fn (ChartQuestion $question): string => $question->id,
                 self::read("Task,50,100\nBelt,C,C", ['letter:C' => 'dance'])->questions,
             ),
         );
@@ -406,7 +406,7 @@ final class ChartTest extends TestCase
         $table = "Task\t50\tPage\nGrease\tX\t12";
         self::assertSame(
             ['column:1', 'far_end'],
-            array_map(fn (Question $question): string => $question->id, self::read($table)->questions),
+            array_map(fn (ChartQuestion $question): string => $question->id, self::read($table)->questions),
         );
         self::assertSame(
             ['Grease: lubricate every 50 h'],

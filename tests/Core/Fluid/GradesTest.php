@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Fluid;
 
 use Brick\Math\BigDecimal;
-use Core\Fluid\Answer;
 use Core\Fluid\Bottle;
 use Core\Fluid\Conditions;
 use Core\Fluid\Designation;
@@ -18,6 +17,7 @@ use Core\Fluid\Grade\IsoGrade;
 use Core\Fluid\Housing;
 use Core\Fluid\SeasonalGrade;
 use Core\Fluid\Specification;
+use Core\Fluid\Suitability;
 use Core\Fluid\WillItDo;
 use Core\Machine\CompartmentKind;
 use Core\Measure\Unreadable;
@@ -148,11 +148,11 @@ final class GradesTest extends TestCase
                 Grades::of(FluidKind::HydrostaticOil, '32')->written(),
             ],
         );
-        self::assertSame(Answer::Yes, $this->hydraulic('46'), 'the book says ISO VG 46, the bottle 46');
-        self::assertSame(Answer::No, $this->hydraulic('68'));
+        self::assertSame(Suitability::Yes, $this->hydraulic('46'), 'the book says ISO VG 46, the bottle 46');
+        self::assertSame(Suitability::No, $this->hydraulic('68'));
     }
 
-    private function hydraulic(string $grade): Answer
+    private function hydraulic(string $grade): Suitability
     {
         return WillItDo::judge(
             new Bottle(FluidKind::HydraulicOil, $grade),

@@ -6,9 +6,9 @@ namespace Tests\Core\Grease;
 
 use Brick\Math\BigDecimal;
 use Core\Grease\EndSign;
-use Core\Grease\Greased;
 use Core\Grease\GreaseNeed;
 use Core\Grease\GreasePoint;
+use Core\Grease\Greasing;
 use Core\Grease\PointStanding;
 use Core\Grease\Strokes;
 use Core\Machine\Point;
@@ -50,7 +50,7 @@ final class GreaseTest extends TestCase
 
     public function test_a_clutch_hub_takes_one_stroke_and_no_more(): void
     {
-        $over = fn (Greased ...$greased): PointStanding => PointStanding::of(
+        $over = fn (Greasing ...$greased): PointStanding => PointStanding::of(
             new GreasePoint(1, EndSign::Strokes, 1),
             array_values($greased),
             self::rule(),
@@ -78,15 +78,15 @@ final class GreaseTest extends TestCase
         $three = self::greased(3, '410', 4);
         $late = self::greased(3, '413', 5);
         $enough = fn (
-            Greased $at,
-            Greased ...$others,
+            Greasing $at,
+            Greasing ...$others,
         ): bool => (new Strokes(new GreasePoint(4), [$at, ...array_values($others)], Interval::ofHours(50)))->isEnough($at);
 
         self::assertFalse($enough($one));
         self::assertTrue($enough($three, $one), '10 h after the first, of 50');
         self::assertFalse($enough($late, $one), '13 h after, which is more than a quarter');
         self::assertFalse($enough($one, $three), 'what comes later does not count for the first');
-        self::assertTrue($enough(new Greased(1, $one->at, $one->point, signSeen: true)));
+        self::assertTrue($enough(new Greasing(1, $one->at, $one->point, signSeen: true)));
         self::assertSame('Only 1 stroke of 4: not enough to count.', self::standing([$one], '405')->why);
         self::assertSame(State::Unknown, self::standing([$one], '405')->state);
     }
@@ -100,7 +100,7 @@ final class GreaseTest extends TestCase
     public function test_a_quarter_of_an_interval_by_date_is_a_quarter_of_that_interval(): void
     {
         $together = function (int $months, string $before, string $last): int {
-            $on = fn (string $day): Greased => new Greased(
+            $on = fn (string $day): Greasing => new Greasing(
                 1,
                 new \DateTimeImmutable($day),
                 new Point(date: new \DateTimeImmutable($day)),
@@ -142,17 +142,17 @@ final class GreaseTest extends TestCase
         );
     }
 
-    /** @param  list<Greased>  $greased */
+    /** @param  list<Greasing>  $greased */
     private static function standing(array $greased, string $hours): PointStanding
     {
         return PointStanding::of(new GreasePoint(4, EndSign::Strokes), $greased, self::rule(), null, self::now($hours));
     }
 
-    private static function greased(int $strokes, string $hours, int $daysLater = 0): Greased
+    private static function greased(int $strokes, string $hours, int $daysLater = 0): Greasing
     {
         $at = (new \DateTimeImmutable('2026-05-01'))->modify("{$daysLater} days");
 
-        return new Greased($strokes, $at, new Point(BigDecimal::of($hours), null, $at));
+        return new Greasing($strokes, $at, new Point(BigDecimal::of($hours), null, $at));
     }
 
     private static function rule(): Rule

@@ -7,7 +7,7 @@ namespace Tests\Core\Machine;
 use Brick\Math\BigDecimal;
 use Core\Machine\ActDone;
 use Core\Machine\ActKind;
-use Core\Machine\Done;
+use Core\Machine\LastDone;
 use Core\Machine\Meets;
 use Core\Machine\NewestAct;
 use Core\Machine\OneOccasion;
@@ -289,9 +289,9 @@ final class MeetsTest extends TestCase
     }
 
     /** @param  array<string, list<NewestAct>>  $acts */
-    private static function done(Task $task, array $acts): Done
+    private static function done(Task $task, array $acts): LastDone
     {
-        return Done::of(
+        return LastDone::of(
             $task,
             array_combine($task->spots, $task->spots),
             $acts,

@@ -8,10 +8,10 @@ use Core\Machine\Caution;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
 use Core\Procedure\Compartment;
+use Core\Procedure\LevelReading;
 use Core\Procedure\Part;
 use Core\Procedure\Procedure;
 use Core\Procedure\Progress;
-use Core\Procedure\Reading;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use PHPUnit\Framework\TestCase;
@@ -305,7 +305,7 @@ final class ProcedurePropertyTest extends TestCase
                         && isset($this->before[$read->key][$step->key]),
                 ), "seed {$this->seed}: {$key} is run before it is read, its filter drank");
             }
-            if (Reading::of($compartment, false) === Reading::Idling && $this->procedure->step("pour:{$key}") !== null) {
+            if (LevelReading::of($compartment, false) === LevelReading::Idling && $this->procedure->step("pour:{$key}") !== null) {
                 $this->inOrder("run:{$key}", $read->key, 'read idling');
                 self::assertNull($this->procedure->step("wait:{$key}"), 'and not after it stood');
             }

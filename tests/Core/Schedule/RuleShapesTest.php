@@ -14,7 +14,7 @@ use Core\Schedule\Call;
 use Core\Schedule\Consequence;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Core\Schedule\StandingOf;
 use Core\Schedule\StandingWords;
 use Core\Schedule\State;
@@ -164,7 +164,7 @@ final class RuleShapesTest extends TestCase
     {
         $service = new Point(BigDecimal::of(360));
         [$fromDone, $chart] = Consequence::ofBoth(
-            new Rule(Interval::ofHours(400), source: Source::Book),
+            new Rule(Interval::ofHours(400), source: RuleSource::Book),
             new Point(BigDecimal::zero()),
             [$service],
             $service,

@@ -10,7 +10,7 @@ use Core\Measure\Day;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
-use Core\Schedule\Source;
+use Core\Schedule\RuleSource;
 use Core\Schedule\Standing;
 use Core\Schedule\StandingOf;
 use Core\Schedule\StandingWords;
@@ -297,7 +297,7 @@ final class StandingTest extends TestCase
     {
         $rule = fn (int $own): Rule => new Rule(
             Interval::ofHours($own),
-            source: Source::Keeper,
+            source: RuleSource::Keeper,
             book: Interval::ofHours(100),
         );
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Supply;
 
 use Brick\Math\BigRational;
-use Core\Fluid\Answer;
+use Core\Fluid\Suitability;
 use Core\Measure\Quantity;
 use Core\Supply\ContainerSize;
 use Core\Supply\Need\FluidChoice;
@@ -153,15 +153,15 @@ final class NeedsTest extends TestCase
 
     public function test_what_is_in_there_already_is_poured_again_and_what_will_not_do_never(): void
     {
-        $choice = fn (int $id, Answer $answer, bool $makers = false, bool $last = false, bool $there = false): FluidChoice => new FluidChoice($id, $answer, $makers, $last, $there);
+        $choice = fn (int $id, Suitability $answer, bool $makers = false, bool $last = false, bool $there = false): FluidChoice => new FluidChoice($id, $answer, $makers, $last, $there);
         $best = fn (Preference $preference, FluidChoice ...$choices): ?int => FluidChoice::best(array_values($choices), $preference)?->supply;
 
-        self::assertSame(2, $best(Preference::Makers, $choice(1, Answer::Yes, there: true), $choice(2, Answer::Yes, last: true)));
-        self::assertSame(2, $best(Preference::Makers, $choice(1, Answer::Yes), $choice(2, Answer::Yes, there: true)));
-        self::assertSame(2, $best(Preference::Makers, $choice(1, Answer::Yes, last: true), $choice(2, Answer::Yes, makers: true)));
-        self::assertSame(1, $best(Preference::Equivalents, $choice(1, Answer::Yes), $choice(2, Answer::Yes, makers: true, last: true)));
-        self::assertNull($best(Preference::Makers, $choice(1, Answer::No, last: true), $choice(2, Answer::Ask)));
-        self::assertSame(3, $best(Preference::Makers, $choice(3, Answer::Ask, last: true)));
+        self::assertSame(2, $best(Preference::Makers, $choice(1, Suitability::Yes, there: true), $choice(2, Suitability::Yes, last: true)));
+        self::assertSame(2, $best(Preference::Makers, $choice(1, Suitability::Yes), $choice(2, Suitability::Yes, there: true)));
+        self::assertSame(2, $best(Preference::Makers, $choice(1, Suitability::Yes, last: true), $choice(2, Suitability::Yes, makers: true)));
+        self::assertSame(1, $best(Preference::Equivalents, $choice(1, Suitability::Yes), $choice(2, Suitability::Yes, makers: true, last: true)));
+        self::assertNull($best(Preference::Makers, $choice(1, Suitability::No, last: true), $choice(2, Suitability::Ask)));
+        self::assertSame(3, $best(Preference::Makers, $choice(3, Suitability::Ask, last: true)));
     }
 
     /**

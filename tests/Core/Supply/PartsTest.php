@@ -13,13 +13,13 @@ use Core\Machine\Spot;
 use Core\Machine\SpotKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\Materials\FluidTaken;
+use Core\Supply\Materials\Materials;
+use Core\Supply\Materials\TaskOpening;
+use Core\Supply\Materials\TaskPlace;
+use Core\Supply\Materials\TaskWork;
 use Core\Supply\PartFields;
 use Core\Supply\PartSheet;
-use Core\Supply\Taken\Taken;
-use Core\Supply\Taken\TakenFluid;
-use Core\Supply\Taken\TaskOpening;
-use Core\Supply\Taken\TaskPlace;
-use Core\Supply\Taken\TaskWork;
 use PHPUnit\Framework\TestCase;
 
 /** What belongs at a place, and what a task takes by construction. Numbers are invented. */
@@ -126,14 +126,14 @@ final class PartsTest extends TestCase
     public function test_filters_only_takes_what_runs_out_with_them(): void
     {
         $filter = self::filter(['kind' => 'filter', 'number' => 'WD 38']);
-        $taken = Taken::by(new TaskWork(TaskKind::Replace, [$filter], '1.75 gal'));
+        $taken = Materials::by(new TaskWork(TaskKind::Replace, [$filter], '1.75 gal'));
 
         self::assertSame(['oil', '1.75 gal'], [$taken->fluids[0]->spot, $taken->fluids[0]->amount?->written]);
         self::assertFalse($taken->fluids[0]->isDrained, 'no pan has to take it');
         $nowhere = TaskPlace::ofPart(self::spot('filter', SpotKind::Part), self::part(['kind' => 'filter']));
         self::assertSame(
             ['1.75 gal to pour back what runs out with the filters'],
-            Taken::by(new TaskWork(TaskKind::Replace, [$nowhere], '1.75 gal'))->uses,
+            Materials::by(new TaskWork(TaskKind::Replace, [$nowhere], '1.75 gal'))->uses,
         );
     }
 
@@ -163,7 +163,7 @@ final class PartsTest extends TestCase
 
         self::assertSame(
             ['WD 119 ring'],
-            array_column(Taken::by(new TaskWork(TaskKind::Clean, [$strainer]))->parts, 'number'),
+            array_column(Materials::by(new TaskWork(TaskKind::Clean, [$strainer]))->parts, 'number'),
         );
     }
 
@@ -171,18 +171,18 @@ final class PartsTest extends TestCase
     {
         $oil = new TaskWork(TaskKind::Replace, [self::compartment('plug')]);
         $filter = new TaskWork(TaskKind::Replace, [self::filter(['kind' => 'filter', 'number' => 'WD 15'])], '0.4 qt');
-        $taken = Taken::by($oil, $filter, $oil);
+        $taken = Materials::by($oil, $filter, $oil);
 
-        self::assertSame(['4.2 qt'], array_map(fn (TakenFluid $fluid): ?string => $fluid->amount?->written, $taken->fluids));
+        self::assertSame(['4.2 qt'], array_map(fn (FluidTaken $fluid): ?string => $fluid->amount?->written, $taken->fluids));
         self::assertSame(
             ['WD 20 cap gasket' => 1, 'WD 12 washer' => 1, 'WD 15' => 1],
             array_column($taken->parts, 'count', 'number'),
         );
     }
 
-    private static function taken(TaskPlace ...$places): Taken
+    private static function taken(TaskPlace ...$places): Materials
     {
-        return Taken::by(new TaskWork(TaskKind::Replace, array_values($places)));
+        return Materials::by(new TaskWork(TaskKind::Replace, array_values($places)));
     }
 
     /** @param  array<string, mixed>  $given */

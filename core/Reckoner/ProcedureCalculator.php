@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reckoner;
+
+use Core\Form\Fields;
+use Core\Machine\Caution;
+use Core\Procedure\Hold;
+use Core\Procedure\Procedure;
+use Core\Procedure\Step;
+use Core\Procedure\Unready;
+
+/** The steps of a service, and what waits for what. */
+final class ProcedureCalculator implements Calculator
+{
+    public function answer(Fields $given, \DateTimeImmutable $now): Answer
+    {
+        $service = ProcedureFields::read($given);
+        $machine = $service->machine();
+        $given->complete();
+        try {
+            $procedure = Procedure::of($machine, $service->works(), $service->compartments(), $service->parts());
+        } catch (Unready $unready) {
+            $given->fault('compartments', $unready->getMessage());
+            $given->complete();
+            throw $unready;
+        }
+        $steps = $procedure->steps;
+        $waits = count(array_filter($steps, fn (Step $step): bool => ! $step->attended));
+
+        return new Answer([
+            'steps' => array_map($this->step(...), $steps),
+            'holds' => array_map(fn (Hold $hold): array => [
+                'resource' => $hold->resource,
+                'from' => $hold->from,
+                'to' => $hold->to,
+            ], $procedure->holds),
+        ], count($steps)." steps, {$waits} of which take their time by themselves; any order that respects what each waits for is safe.", [
+            'common practice',
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function step(Step $step): array
+    {
+        return [
+            'key' => $step->key,
+            'act' => $step->act->value,
+            'at' => $step->at,
+            'says' => $step->says,
+            'after' => $step->after,
+            'minutes' => $step->minutes,
+            'attended' => $step->attended,
+            'uses' => $step->uses,
+            'cautions' => array_map(fn (Caution $caution): string => $caution->says(), $step->cautions),
+            'needs' => $step->needs,
+            'shut' => $step->shut,
+            'only_if' => $step->onlyIf,
+            'covers' => $step->covers,
+            'pieces' => $step->pieces,
+        ];
+    }
+}
