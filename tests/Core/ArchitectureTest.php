@@ -257,6 +257,21 @@ final class ArchitectureTest extends TestCase
         self::assertSame([], $others);
     }
 
+    public function test_every_rule_of_the_trade_names_the_class_that_holds_it(): void
+    {
+        $page = (string) file_get_contents(dirname(__DIR__, 2).'/docs/rules.md');
+        $classes = [...self::files('core', 'php'), ...self::files('app', 'php')];
+        $rules = preg_grep('/^\| (?!rule \||task \||---)/', explode("\n", (string) preg_replace('/^\| task \|.*?\n\n/ms', '', $page))) ?: [];
+        self::assertGreaterThan(95, count($rules));
+        foreach ($rules as $rule) {
+            self::assertSame(1, preg_match('/ \| ((?:`[\w\/]+`(?:, )?)+)( \(`[\w\/]+`\))? \|$/', $rule, $column), "names no class: {$rule}");
+            foreach (explode(', ', $column[1]) as $class) {
+                $file = '/'.trim($class, '`').'.php';
+                self::assertNotSame([], array_filter($classes, fn (string $path): bool => str_ends_with($path, $file)), "there is no {$class}: {$rule}");
+            }
+        }
+    }
+
     public function test_every_file_of_ours_declares_strict_types(): void
     {
         foreach (['core', 'app', 'database', 'routes', 'config', 'tests'] as $folder) {

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Mutants;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Symfony\Component\Process\Process;
+
+/** Every rule that is made wrong is found by core's own suite. */
+final class MutantsTest extends TestCase
+{
+    /** A tenth of what `./jardinier test long` tries. */
+    private const SHARE = 10;
+
+    private const ROOT = __DIR__.'/../..';
+
+    /** @return iterable<string, array{Mutant}> */
+    public static function mutants(): iterable
+    {
+        $all = require __DIR__.'/mutants.php';
+        if (! getenv('JARDINIER_LONG')) {
+            $mortal = array_values(array_filter($all, fn (Mutant $mutant): bool => $mutant->equivalent === ''));
+            $chance = new Randomizer(new Mt19937(27));
+            $all = array_map(fn (int $at): Mutant => $mortal[$at], $chance->pickArrayKeys($mortal, intdiv(count($mortal), self::SHARE)));
+        }
+        foreach ($all as $mutant) {
+            yield $mutant->name() => [$mutant];
+        }
+    }
+
+    #[Group('long')]
+    #[DataProvider('mutants')]
+    public function test_a_rule_made_wrong_is_found(Mutant $mutant): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'mutant');
+        file_put_contents($file, $mutant->code(self::ROOT.'/core'));
+        try {
+            $isFound = $this->fails($file, "tests/Core/{$mutant->room()}") || $this->fails($file, 'tests/Core');
+        } finally {
+            unlink($file);
+        }
+        self::assertSame($mutant->equivalent === '', $isFound, $mutant->name());
+    }
+
+    private function fails(string $mutated, string $tests): bool
+    {
+        $suite = new Process(
+            [PHP_BINARY, '-d', 'memory_limit=1G', 'vendor/bin/phpunit', '--bootstrap', 'tests/Mutants/mutated.php', '--do-not-cache-result', '--stop-on-defect', $tests],
+            self::ROOT,
+            ['JARDINIER_MUTANT' => $mutated, 'JARDINIER_LONG' => false],
+            timeout: 300,
+        );
+        $suite->run();
+        if (! in_array($suite->getExitCode(), [0, 1, 2], true) || ! str_contains($suite->getOutput(), 'Tests:') && ! str_contains($suite->getOutput(), 'OK (')) {
+            self::fail("The suite did not run.\n{$suite->getOutput()}{$suite->getErrorOutput()}");
+        }
+
+        return $suite->getExitCode() !== 0;
+    }
+}
