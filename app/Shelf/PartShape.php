@@ -31,13 +31,13 @@ final class PartShape
     {
         $sheet = Sheets::part($place);
         $last = $fitted->last($place->id);
-        $answer = $last?->number === null ? null : $sheet->answerFor($last->number);
+        $answer = $last?->number === null ? null : $sheet->numbers->answerFor($last->number);
 
         return [
             ...$place->only('id', 'key', 'name', 'place', 'version'),
             'in' => $spots->find($place->parent_id)?->key,
             'sheet' => $place->sheet?->written,
-            'to_buy' => $sheet->toBuy(),
+            'to_buy' => $sheet->numbers->toBuy(),
             'fitted' => $last === null ? null : [
                 'number' => $last->number,
                 'at' => (new \DateTimeImmutable($last->happened_at))->format(DATE_ATOM),

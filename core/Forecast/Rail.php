@@ -108,34 +108,17 @@ final readonly class Rail
             ): int => $other->intervalLength($along) <=> $one->intervalLength($along),
         );
         $widest = $marks[0];
-        $earlyFrom = $widest->earlyFrom;
-        $state = $widest->state;
-        $again = true;
-        foreach ($marks as $mark) {
-            $earlyFrom = BigDecimal::min($earlyFrom, $mark->earlyFrom);
-            $state = $mark->state->isMoreUrgentThan($state) ? $mark->state : $state;
-            $again = $again && $mark->again;
-        }
         $interval = $widest->task->standing->rule->every->only($widest->byDate ? Limit::Date : $along);
+        $stake = new Stake($marks, $interval->isEmpty() ? null : $interval->inWords($distance));
         $when = match (true) {
             $widest->byDate => $widest->task->when,
             $along === Limit::Date => Passage::on($widest->at->toInt()),
-            $again => ($day = $use?->expectedDay($widest->at)) === null ? null : Passage::on($day),
+            $stake->again => ($day = $use?->expectedDay($widest->at)) === null ? null : Passage::on($day),
             default => $use?->passageFrom(Day::number($today), $widest->at),
         };
         $when = $when === null || $when->p90 < Day::number($today) ? null : $when->notBefore(Day::number($today));
 
-        return new Stake(
-            at: $widest->at,
-            earlyFrom: $earlyFrom,
-            state: $state,
-            again: $again,
-            byDate: $widest->byDate,
-            when: $when,
-            band: $when === null || $again ? null : self::band($when, $use),
-            tasks: array_map(fn (RailMark $mark): Task => $mark->task->task, $marks),
-            interval: $interval->isEmpty() ? null : $interval->inWords($distance),
-        );
+        return new Stake($marks, $stake->interval, $when, $when === null || $stake->again ? null : self::band($when, $use));
     }
 
     /**

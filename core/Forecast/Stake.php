@@ -12,28 +12,45 @@ use Core\Schedule\State;
 /** A mark on a rail where one or more tasks fall due together. */
 final readonly class Stake
 {
+    /** Position on the rail. */
+    public BigDecimal $at;
+
+    /** Where the widest early window begins. */
+    public BigDecimal $earlyFrom;
+
+    public State $state;
+
+    /** Whether only repetitions beyond a task's next point fall due here. */
+    public bool $again;
+
+    /** Whether it is placed where the machine will probably be on a date, not where the meter must stand. */
+    public bool $byDate;
+
+    /** @var non-empty-list<Task> the one with the longest interval first */
+    public array $tasks;
+
     /**
-     * @param  BigDecimal  $at  position on the rail
-     * @param  BigDecimal  $earlyFrom  where the widest early window begins
-     * @param  bool  $again  only repetitions beyond a task's next point fall due here
-     * @param  bool  $byDate  placed where the machine will probably be on a date, not where the meter must stand
+     * @param  non-empty-list<RailMark>  $marks  the one with the longest interval first
+     * @param  string|null  $interval  the longest interval in words
      * @param  Passage|null  $when  the day it falls due, as surely as that is known
      * @param  array{BigDecimal, BigDecimal}|null  $band  between which positions the rail will probably stand on that
      *     day; null where that is certain or not told
-     * @param  non-empty-list<Task>  $tasks  the one with the longest interval first
-     * @param  string|null  $interval  the longest interval in words
      */
     public function __construct(
-        public BigDecimal $at,
-        public BigDecimal $earlyFrom,
-        public State $state,
-        public bool $again,
-        public bool $byDate,
-        public ?Passage $when,
-        public ?array $band,
-        public array $tasks,
+        array $marks,
         public ?string $interval,
+        public ?Passage $when = null,
+        public ?array $band = null,
     ) {
+        [$this->at, $this->byDate] = [$marks[0]->at, $marks[0]->byDate];
+        $this->earlyFrom = BigDecimal::min(...array_map(fn (RailMark $mark): BigDecimal => $mark->earlyFrom, $marks));
+        $this->again = array_filter($marks, fn (RailMark $mark): bool => ! $mark->again) === [];
+        $this->state = array_reduce(
+            $marks,
+            fn (State $state, RailMark $mark): State => $mark->state->isMoreUrgentThan($state) ? $mark->state : $state,
+            $marks[0]->state,
+        );
+        $this->tasks = array_map(fn (RailMark $mark): Task => $mark->task->task, $marks);
     }
 
     /** `100 h, engine oil and 2 more` */

@@ -22,6 +22,7 @@ use Core\Supply\Materials\TaskOpening;
 use Core\Supply\Materials\TaskPlace;
 use Core\Supply\Materials\TaskWork;
 use Core\Supply\PartKind;
+use Core\Supply\PartNumbers;
 use Core\Supply\PartSheet;
 
 /** Reads tasks with the compartments, openings and parts at which they are done. */
@@ -123,7 +124,7 @@ final class TaskFields
         if ($key !== null) {
             $this->places[$key] = new TaskPlace(
                 self::spot($key, SpotKind::Part, $in),
-                part: new PartSheet($kind, $number, kitHolds: $kit),
+                part: new PartSheet($kind, new PartNumbers($number, kitHolds: $kit)),
                 seals: $seals,
             );
         }

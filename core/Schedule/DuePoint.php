@@ -63,4 +63,17 @@ final readonly class DuePoint
 
         return $ranks > 0 || ($ranks === 0 && $this->shareUsed()->isGreaterThan($other->shareUsed()));
     }
+
+    /** @param  array<self>  $points */
+    public static function earliest(array $points): ?self
+    {
+        $earliest = null;
+        foreach ($points as $point) {
+            if ($earliest === null || $point->comesBefore($earliest)) {
+                $earliest = $point;
+            }
+        }
+
+        return $earliest;
+    }
 }

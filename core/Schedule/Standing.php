@@ -12,9 +12,11 @@ use Core\Meter\Limit;
 /** What a rule says of one machine now. How it is reckoned: {@see StandingOf}; why, in words: {@see StandingWords}. */
 final readonly class Standing
 {
+    /** The point that comes first. */
+    public ?DuePoint $limiting;
+
     /**
      * @param  array<string, DuePoint>  $points  by the name of their limit
-     * @param  DuePoint|null  $limiting  the one that comes first
      * @param  list<string>  $notes
      * @param  Point|null  $last  when it was last done
      * @param  Call|null  $call  what a check has said since
@@ -25,13 +27,13 @@ final readonly class Standing
         public Rule $rule,
         public State $state,
         public array $points = [],
-        public ?DuePoint $limiting = null,
         public array $notes = [],
         public ?Point $last = null,
         public ?Call $call = null,
         public ?string $host = null,
         public string $apart = '',
     ) {
+        $this->limiting = DuePoint::earliest($points);
     }
 
     /** Whether it is due because a check said so, before its own point came. */

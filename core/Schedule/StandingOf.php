@@ -66,7 +66,7 @@ final class StandingOf
                 $points[$limit->value] = $point;
             }
         }
-        $limiting = self::earliest($points);
+        $limiting = DuePoint::earliest($points);
         $notes = [
             ...$unjudged,
             ...self::ahead($furthest, $now),
@@ -82,7 +82,7 @@ final class StandingOf
 
         $newest = $furthest[Limit::Date->value] ?? $done[0] ?? null;
 
-        return new Standing($rule, $state, $points, $limiting, $notes, $newest, $call, apart: $apart);
+        return new Standing($rule, $state, $points, $notes, $newest, $call, apart: $apart);
     }
 
     /**
@@ -117,7 +117,6 @@ final class StandingOf
             $hosts->rule,
             $hosts->state,
             $hosts->points,
-            $hosts->limiting,
             $notes,
             $hosts->last,
             $hosts->call,
@@ -136,7 +135,7 @@ final class StandingOf
         array $met,
     ): ?DuePoint {
         if ($limit === Limit::Date) {
-            return $now->date === null ? null : self::earliest(array_filter([
+            return $now->date === null ? null : DuePoint::earliest(array_filter([
                 (new DatedCourse($rule))->next(
                     $start?->date,
                     $last?->date,
@@ -202,19 +201,6 @@ final class StandingOf
         }
 
         return $furthest;
-    }
-
-    /** @param  array<DuePoint>  $points */
-    private static function earliest(array $points): ?DuePoint
-    {
-        $earliest = null;
-        foreach ($points as $point) {
-            if ($earliest === null || $point->comesBefore($earliest)) {
-                $earliest = $point;
-            }
-        }
-
-        return $earliest;
     }
 
     /**

@@ -18,6 +18,7 @@ use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\Rule;
 use Core\Schedule\YearWindow;
 
 /**
@@ -225,7 +226,7 @@ abstract class Starter
                     $point->spot->name,
                     TaskKind::Lubricate,
                     [$key],
-                    $this->hours($point->everyHours),
+                    new Rule($this->hours($point->everyHours)),
                     note: $point->spot->reach ?: null,
                     goesWith: self::rowAt($rules, $point->with),
                 );
@@ -256,10 +257,9 @@ abstract class Starter
             $task,
             $kind,
             $spots,
-            new Interval(self::length($hours), self::length($km), $months),
-            self::first($first, $firstKm),
+            new Rule(new Interval(self::length($hours), self::length($km), $months), self::first($first, $firstKm)),
             $note,
-            check: $check,
+            $check,
         );
     }
 
@@ -291,11 +291,9 @@ abstract class Starter
             $task,
             $kind,
             $spots,
-            new Interval,
-            self::first($first),
+            new Rule(new Interval, self::first($first), windows: [YearWindow::between('03-01', '04-15', 'spring')]),
             $note,
-            [YearWindow::between('03-01', '04-15', 'spring')],
-            check: $check,
+            $check,
         );
     }
 
@@ -311,18 +309,16 @@ abstract class Starter
             $task,
             $kind,
             $spots,
-            new Interval,
-            null,
+            new Rule(new Interval, windows: [YearWindow::between('10-15', '11-30', 'before storage')]),
             $note,
-            [YearWindow::between('10-15', '11-30', 'before storage')],
-            check: $check,
+            $check,
         );
     }
 
     /** @param  list<string>  $spots */
     final protected function called(string $task, TaskKind $kind, array $spots, string $when): StarterRule
     {
-        return new StarterRule($task, $kind, $spots, new Interval, condition: $when);
+        return new StarterRule($task, $kind, $spots, new Rule(new Interval, condition: $when));
     }
 
     private function hours(int $hours): Interval
@@ -342,9 +338,10 @@ abstract class Starter
         return null;
     }
 
-    private static function first(?int $hours, ?int $km = null): ?Interval
+    /** @return list<Interval> */
+    private static function first(?int $hours, ?int $km = null): array
     {
-        return $hours === null && $km === null ? null : new Interval(self::length($hours), self::length($km));
+        return $hours === null && $km === null ? [] : [new Interval(self::length($hours), self::length($km))];
     }
 
     private static function length(?int $length): ?BigDecimal

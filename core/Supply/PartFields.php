@@ -41,21 +41,25 @@ final class PartFields
 
         return new PartSheet(
             $given->choice('kind', PartKind::Other, 'the sort of part'),
-            $number,
-            $superseded,
-            self::equivalents($given),
-            $text('kit', 'the kit\'s number'),
-            self::kit($given),
-            $text('orientation', 'which way round'),
-            $texts('loose', 'the loose pieces'),
-            $text('tight', 'how tight'),
-            $text('seal', 'the seal'),
-            $texts('uses', 'what is used up'),
-            $text('only_for', 'the machine it is for'),
-            $given->has('hangs') && $given->scalar('hangs') !== ''
-                ? (string) $given->option('hangs', self::HANGS, 'how it hangs')
-                : '',
-            $given->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume) === null ? '' : $given->written('drinks'),
+            new PartNumbers(
+                $number,
+                $superseded,
+                self::equivalents($given),
+                $text('kit', 'the kit\'s number'),
+                self::kit($given),
+                $text('only_for', 'the machine it is for'),
+            ),
+            new PartFitting(
+                $text('orientation', 'which way round'),
+                $texts('loose', 'the loose pieces'),
+                $text('tight', 'how tight'),
+                $text('seal', 'the seal'),
+                $texts('uses', 'what is used up'),
+                $given->has('hangs') && $given->scalar('hangs') !== ''
+                    ? (string) $given->option('hangs', self::HANGS, 'how it hangs')
+                    : '',
+                $given->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume) === null ? '' : $given->written('drinks'),
+            ),
         );
     }
 
@@ -64,26 +68,26 @@ final class PartFields
     {
         return [
             'kind' => $sheet->kind->value,
-            'number' => $sheet->number,
-            'superseded_by' => $sheet->supersededBy,
+            'number' => $sheet->numbers->number,
+            'superseded_by' => $sheet->numbers->supersededBy,
             'equivalents' => array_map(fn (Equivalent $one): array => [
                 'number' => $one->number,
                 'will_do' => $one->willDo,
                 'because' => $one->because,
-            ], $sheet->equivalents),
-            'kit' => $sheet->kit,
+            ], $sheet->numbers->equivalents),
+            'kit' => $sheet->numbers->kit,
             'kit_holds' => array_map(fn (KitPiece $piece): array => [
                 'name' => $piece->name,
                 'count' => $piece->count,
-            ], $sheet->kitHolds),
-            'orientation' => $sheet->orientation,
-            'loose' => $sheet->loose,
-            'tight' => $sheet->tight,
-            'seal' => $sheet->seal,
-            'uses' => $sheet->uses,
-            'only_for' => $sheet->onlyFor,
-            'hangs' => $sheet->hangs,
-            'drinks' => $sheet->drinks === '' ? null : $sheet->drinks,
+            ], $sheet->numbers->kitHolds),
+            'orientation' => $sheet->fitting->orientation,
+            'loose' => $sheet->fitting->loose,
+            'tight' => $sheet->fitting->tight,
+            'seal' => $sheet->fitting->seal,
+            'uses' => $sheet->fitting->uses,
+            'only_for' => $sheet->numbers->onlyFor,
+            'hangs' => $sheet->fitting->hangs,
+            'drinks' => $sheet->fitting->drinks === '' ? null : $sheet->fitting->drinks,
         ];
     }
 

@@ -90,9 +90,9 @@ final class DemoLife
     {
         $task = $rule->task.$rule->kind->value;
         if (! isset($this->every[$task])) {
-            $every = $this->machine->severity === null ? $rule->every
+            $every = $this->machine->severity === null ? $rule->rule->every
                 : SeverityTable::usual()->tighten(
-                    $rule->toRule() ?? throw new \LogicException('It goes with another.'),
+                    $rule->rule,
                     $this->subjects($rule),
                     [new SeverityMark($this->machine->severity)],
                     $this->today,
@@ -149,11 +149,11 @@ final class DemoLife
         $perDay = max(0.02, array_sum($this->machine->weekly) / 12 / 7);
         foreach ($this->rules() as $rule) {
             $share = $this->chance->getInt(10, 80) / 100;
-            $length = ($this->distanceOnly() ? $rule->every->km : $rule->every->hours)?->toFloat();
+            $length = ($this->distanceOnly() ? $rule->rule->every->km : $rule->rule->every->hours)?->toFloat();
             $days = array_filter(
                 [
                     $length === null ? null : $length / $perDay,
-                    $rule->every->months === null ? null : $rule->every->months * 30,
+                    $rule->rule->every->months === null ? null : $rule->rule->every->months * 30,
                 ],
             );
             $back = max(3, min(self::LONGEST_BACK, (int) round(min($days ?: [self::LONGEST_BACK]) * $share)));
@@ -270,7 +270,7 @@ final class DemoLife
     private function nextHours(StarterRule $rule, float $every, float $last): float
     {
         $satisfied = $last + 0.1 * $every;
-        $first = $rule->first?->hours?->toFloat() ?? 0;
+        $first = ($rule->rule->first[0] ?? null)?->hours?->toFloat() ?? 0;
 
         return match (true) {
             $first > $satisfied => $first,

@@ -358,9 +358,9 @@ final class LoadDemo extends Command
                 'anchor' => $life->machine->anchor, 'common_practice' => true, 'note' => $starter->note,
                 'first' => array_map(
                     fn (Interval $first): array => WrittenInterval::fromCore($first),
-                    $starter->first === null ? [] : [$starter->first],
+                    $starter->rule->first,
                 ),
-                'every' => WrittenInterval::fromCore($starter->every),
+                'every' => WrittenInterval::fromCore($starter->rule->every),
                 'goes_with_id' => $starter->goesWith === null ? null : $firstRule + $starter->goesWith,
             ]);
             [$tasks[], $rules[]] = [$task->getAttributes(), $rule->getAttributes()];

@@ -123,7 +123,7 @@ final readonly class WorkLine implements SaidLine
     /** @return array<string, mixed> the part that belongs there */
     private static function part(LoggedWork $work, Spot $spot): array
     {
-        $number = $work->kind === TaskKind::Replace && $spot->kind === SpotKind::Part ? Sheets::part($spot)->toBuy() : '';
+        $number = $work->kind === TaskKind::Replace && $spot->kind === SpotKind::Part ? Sheets::part($spot)->numbers->toBuy() : '';
 
         return $number === '' ? [] : ['number' => $number];
     }

@@ -41,12 +41,12 @@ final readonly class Shelf
         if ($act->kind === ActKind::Replaced && ! $act->isOldAgain()) {
             $doubts[] = $this->takeOne($act, match (true) {
                 $fitting?->number !== null => [$fitting->number],
-                $part !== null => [...$part->makersNumbers(), ...$part->equivalentNumbers()],
+                $part !== null => [...$part->numbers->makersNumbers(), ...$part->numbers->equivalentNumbers()],
                 default => [],
             });
         }
         if (! $isReused) {
-            $seal = $spot->kind === SpotKind::Opening && $act->kind === ActKind::Closed ? Sheets::opening($spot)->seal : $part?->seal;
+            $seal = $spot->kind === SpotKind::Opening && $act->kind === ActKind::Closed ? Sheets::opening($spot)->seal : $part?->fitting->seal;
             $doubts[] = $this->takeOne($act, array_filter([$fitting->seal ?? $seal]));
         }
 

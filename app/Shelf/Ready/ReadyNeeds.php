@@ -180,14 +180,14 @@ final class ReadyNeeds
     /** What sits there by its number; by the machine's and its own name where nobody knows the number. */
     private static function part(string $machine, PartTaken $part, ?int $day): PartNeed
     {
-        $makers = $part->sheet === null ? [$part->number] : $part->sheet->makersNumbers();
+        $makers = $part->sheet === null ? [$part->number] : $part->sheet->numbers->makersNumbers();
 
         return new PartNeed(
             $makers === [] ? ["{$part->number} of {$machine}"] : $makers,
             $part->count,
             array_map(fn (string $for): string => "{$machine}, ".Plain::within($for), $part->for),
             $part->again,
-            $part->sheet?->equivalentNumbers() ?? [],
+            $part->sheet?->numbers->equivalentNumbers() ?? [],
             $day,
         );
     }

@@ -58,7 +58,7 @@ final readonly class Materials
                 }
                 if ($place->part !== null) {
                     $parts = [...$parts, ...self::part($work->kind, $place, $place->part)];
-                    $uses = [...$uses, ...$place->part->uses];
+                    $uses = [...$uses, ...$place->part->fitting->uses];
                 }
             }
             if ($work->topUp !== null && self::changedBy($work) === [] && ! self::isPouredBack($work, $fluids)) {
@@ -201,7 +201,7 @@ final readonly class Materials
     /** @return array<string, PartTaken> what sits at a place, by its name where nobody has written down a number */
     private static function itself(TaskPlace $place, PartSheet $sheet = new PartSheet): array
     {
-        $number = $sheet->kit === '' ? $sheet->toBuy() : $sheet->kit;
+        $number = $sheet->numbers->kit === '' ? $sheet->numbers->toBuy() : $sheet->numbers->kit;
 
         return ["{$place->spot->key} itself" => new PartTaken(
             $number === '' ? $place->spot->name : $number,
@@ -239,7 +239,7 @@ final readonly class Materials
     {
         $held = [];
         foreach ($parts as $part) {
-            foreach ($part->sheet->kitHolds ?? [] as $piece) {
+            foreach ($part->sheet->numbers->kitHolds ?? [] as $piece) {
                 $held[self::bare($piece)] = ($held[self::bare($piece)] ?? 0) + $piece->count * $part->count;
             }
         }

@@ -38,6 +38,6 @@ final readonly class TaskPlace
 
     public static function ofPart(Spot $spot, PartSheet $sheet, int $timesReused = 0, ?CompartmentSheet $in = null): self
     {
-        return new self($spot, $in, part: $sheet, seals: Seal::list($sheet->seal), timesReused: $timesReused);
+        return new self($spot, $in, part: $sheet, seals: Seal::list($sheet->fitting->seal), timesReused: $timesReused);
     }
 }

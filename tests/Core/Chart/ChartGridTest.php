@@ -67,10 +67,10 @@ final class ChartGridTest extends TestCase
         MeterUnit $unit,
     ): void {
         $charted = array_values(
-            array_filter($rulebook->rules, fn (StarterRule $rule): bool => $rule->toRule()?->comesByItself() === true),
+            array_filter($rulebook->rules, fn (StarterRule $rule): bool => $rule->rule->comesByItself()),
         );
         $rules = array_map(
-            fn (StarterRule $rule): Rule => $rule->toRule() ?? self::fail('It goes with another.'),
+            fn (StarterRule $rule): Rule => $rule->rule,
             $charted,
         );
         $grid = ChartGrid::of($rules, $unit);

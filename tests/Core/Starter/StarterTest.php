@@ -53,7 +53,7 @@ final class StarterTest extends TestCase
                         || in_array($starter->checkList()->find($rule->check)?->spot, $rule->spots, true),
                     "{$rule->task} by {$rule->check}",
                 );
-                self::assertNotSame('', $rule->toRule()?->inWords(), $rule->task);
+                self::assertNotSame('', $rule->rule->inWords(), $rule->task);
             }
         }
     }

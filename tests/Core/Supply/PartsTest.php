@@ -38,16 +38,16 @@ final class PartsTest extends TestCase
             ],
         ]);
 
-        self::assertSame('WD 332', $place->toBuy());
-        self::assertFalse($place->answerFor('wyndle-20')->willDo);
+        self::assertSame('WD 332', $place->numbers->toBuy());
+        self::assertFalse($place->numbers->answerFor('wyndle-20')->willDo);
         self::assertStringContainsString(
             'fits but will not do: it filters too coarsely',
-            $place->answerFor('Wyndle 20')->why,
+            $place->numbers->answerFor('Wyndle 20')->why,
         );
-        self::assertTrue($place->answerFor('Wyndle 31H')->willDo);
-        self::assertTrue($place->answerFor('WD332')->willDo);
-        self::assertNull($place->answerFor('Gant 7')->willDo);
-        self::assertStringContainsString('nobody has compared', $place->answerFor('Gant 7')->why);
+        self::assertTrue($place->numbers->answerFor('Wyndle 31H')->willDo);
+        self::assertTrue($place->numbers->answerFor('WD332')->willDo);
+        self::assertNull($place->numbers->answerFor('Gant 7')->willDo);
+        self::assertStringContainsString('nobody has compared', $place->numbers->answerFor('Gant 7')->why);
     }
 
     public function test_an_equivalent_that_will_not_do_says_why(): void
