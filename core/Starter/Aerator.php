@@ -24,7 +24,7 @@ final class Aerator extends Starter
                 52, 60, fill: 'Plug on top', drain: 'Plug below', plug: 'Plug at the side'),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank', 68, 40,
                 fill: 'Cap of the tank', draw: 'Siphon through the filler', gauge: 'Tank'),
-            $this->part('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, under the tank', 66, 44, in: 'fuel'),
+            $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, under the tank', 66, 44, in: 'fuel'),
             $this->part('pre_cleaner', Subject::AirCleaner, 'Pre-cleaner', 'Sleeve over the element', 64, 36),
             $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'On the engine', 66, 34),
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Round the cylinder', 60, 40),

@@ -19,7 +19,7 @@ final class PetrolCart extends Starter
                 fill: 'Cap on the engine', drain: 'Under the engine', stick: 'Stick, under the seat'),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank, under the seat', 60, 34,
                 fill: 'Cap of the tank', draw: 'Siphon through the filler', gauge: 'Tank, under the seat'),
-            $this->part('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, under the seat', 62, 40, in: 'fuel'),
+            $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, under the seat', 62, 40, in: 'fuel'),
             $this->part('hoses', Subject::Fuel, 'Hoses and clamps', 'Fuel and pulse lines', 64, 42),
             $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Under the seat', 68, 36),
             $this->part('drive_belt', Subject::Belts, 'Drive belt', 'Between the two clutches, under the seat', 70, 56),

@@ -20,6 +20,7 @@ use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
 use Core\Schedule\YearWindow;
+use Core\Supply\PartKind;
 
 /**
  * What a machine of one class begins with: its spots in walking order, its walk, its rulebooks. Every figure is common
@@ -154,10 +155,26 @@ abstract class Starter
         int $y,
         ?string $in = null,
         string $reach = '',
+        PartKind $kind = PartKind::Other,
     ): StarterSpot {
         return new StarterSpot(
             new Spot($key, SpotKind::Part, $subject, $name, $place, $reach, parent: $in, mark: [$x, $y]),
+            part: $kind,
         );
+    }
+
+    /** @param  string|null  $in  the compartment whose fluid runs through it */
+    final protected function filter(
+        string $key,
+        Subject $subject,
+        string $name,
+        string $place,
+        int $x,
+        int $y,
+        ?string $in = null,
+        string $reach = '',
+    ): StarterSpot {
+        return $this->part($key, $subject, $name, $place, $x, $y, $in, $reach, PartKind::Filter);
     }
 
     final protected function spot(

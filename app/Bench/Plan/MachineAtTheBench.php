@@ -28,6 +28,7 @@ use Core\Procedure\Place;
 use Core\Procedure\ServicedMachine;
 use Core\Procedure\Tightened;
 use Core\Procedure\Work;
+use Core\Starter\Starters;
 use Core\Supply\PartKind;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -219,7 +220,7 @@ final class MachineAtTheBench
 
         return new Part(
             $spot->key,
-            $sheet->kind === PartKind::Other && str_contains($spot->key, 'filter') ? PartKind::Filter : $sheet->kind,
+            $sheet->kind === PartKind::Other ? Starters::for($this->machine->class)->spots()[$spot->key]->part ?? PartKind::Other : $sheet->kind,
             Plain::within($spot->name),
             $in?->key,
             $sheet->fitting->hangs === 'upright',
