@@ -6,7 +6,7 @@ test_command() {
         core)
             ensure_system_packages
             ensure_php_packages
-            run_suites core "${@:2}"
+            run_suites core,mutants "${@:2}"
             ;;
         tools)
             ensure_everything browser
@@ -40,7 +40,7 @@ suite_browser() { run_suites browser "$@"; }
 suite_all() {
     php script/pin_packages.php --check || fail 'Other packages are installed than are listed. Install what is listed, or list what is meant: php script/pin_packages.php'
     local code=0
-    run_suites core,http,browser "$@" || code=$?
+    run_suites core,mutants,http,browser "$@" || code=$?
     tell_known_holes
     return $code
 }
@@ -55,7 +55,7 @@ suite_tools() {
 }
 
 # What is drawn by seed is drawn ten times as often.
-suite_long() { JARDINIER_LONG=1 run_suites core,http --group long "$@"; }
+suite_long() { JARDINIER_LONG=1 run_suites core,mutants,http --group long "$@"; }
 
 # Holes that the world has heard of since. They are told and fail nothing: what was green yesterday is green today.
 tell_known_holes() {

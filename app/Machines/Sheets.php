@@ -15,6 +15,7 @@ use Core\Machine\SpotKind;
 use Core\Measure\Quantity;
 use Core\Supply\PartFields;
 use Core\Supply\PartSheet;
+use Illuminate\Database\Eloquent\Collection;
 
 /** What is written down of spots, read into core's values and written as it was typed. */
 final class Sheets
@@ -24,10 +25,14 @@ final class Sheets
         return SheetFields::read(new Fields($spot->sheet->written ?? []));
     }
 
-    /** The most that a compartment can hold, both sides of it together; null where nobody has written it down. */
-    public static function holds(Spot $compartment): ?Quantity
+    /**
+     * The most that a compartment can hold, both sides of it together; null where nobody has written it down.
+     *
+     * @param  Collection<int, Spot>  $spots  at least its openings
+     */
+    public static function holds(Spot $compartment, Collection $spots): ?Quantity
     {
-        $drains = Spot::query()->where(['parent_id' => $compartment->id, 'role' => OpeningRole::Drain])->count();
+        $drains = $spots->where('parent_id', $compartment->id)->where('role', OpeningRole::Drain)->count();
 
         return self::compartment($compartment)->most($drains)?->most;
     }

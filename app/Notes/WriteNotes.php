@@ -63,7 +63,7 @@ final readonly class WriteNotes
     {
         // All machines at once and in one order, so that two devices never wait for each other.
         $ids = array_unique(array_filter(array_column($notes, 'machine_id')));
-        $machines = Machine::query()->whereKey($ids)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $machines = Machine::query()->whereKey($ids)->with('meters')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
         $sent = DB::table('sent_notes')->whereIn('uuid', array_column($notes, 'id'))->get()->keyBy('uuid')->all();
         $whens = $sending->clock->read(array_column($notes, 'at'), $this->yard);
         $results = $changed = $read = [];

@@ -93,7 +93,7 @@ final readonly class RecordService
         $rules = $task->isOfAllPoints() ? array_column(KnownRules::ofMachine($machine->id), null, 'taskId') : [];
         $points = array_keys($rules[$task->id]->places ?? []);
 
-        return $rules === [] ? $task->spots->toBase()
+        return $rules === [] ? $task->spots->loadMissing('sheet')->toBase()
             : Spot::query()->whereKey($points)->with('grease')->orderBy('position')->get()->toBase();
     }
 

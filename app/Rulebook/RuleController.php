@@ -122,7 +122,7 @@ final readonly class RuleController
             return;
         }
         $copy = RuleCopy::of($rule, RuleCopy::keys($machine));
-        foreach ($shared->machines()->whereKeyNot($machine->id)->lockForUpdate()->get() as $other) {
+        foreach ($shared->machines()->whereKeyNot($machine->id)->with('rules.task.spots', 'rules.machine')->lockForUpdate()->get() as $other) {
             $followed = $other->rules->firstWhere('shared_key', $rule->shared_key);
             if ($followed !== null && $shared->standOf($followed, RuleCopy::keys($other)) === 'shared') {
                 $this->ruleCopy->write($other, [$rule->shared_key => $copy], follow: true, addSpots: true);

@@ -39,7 +39,8 @@ final readonly class RulebookCheck
             );
         }
         $this->refuseLoose($machine, $rule, $path);
-        $others = $machine->rules()->whereKeyNot($rule->id ?? 0)->get();
+        $rule->loadMissing('task.spots');
+        $others = $machine->rules()->whereKeyNot($rule->id ?? 0)->with('task.spots')->get();
         $host = $rule->goes_with_id;
         if ($host !== null && $others->find($host) === null && (! $rule->retired || $rule->isDirty('goes_with_id'))) {
             throw Refusal::field("{$path}goes_with", 'That task is not in this rulebook.');

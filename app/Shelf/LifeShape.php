@@ -60,7 +60,7 @@ final readonly class LifeShape
      */
     public static function of(Spot $compartment, Collection $spots, ?BigDecimal $now): self
     {
-        $most = Sheets::holds($compartment);
+        $most = Sheets::holds($compartment, $spots);
         $filled = [$compartment->id, ...$spots->where('shares_with_id', $compartment->id)->modelKeys()];
         $places = [$compartment->id, ...$spots->whereIn('parent_id', $filled)->modelKeys()];
         $rows = self::rows($compartment, $places);

@@ -90,7 +90,7 @@ final class Findings
         return Act::query()->standing()
             ->whereNotNull('verdict')
             ->where(['machine_id' => $machineId, 'check_key' => $check])
-            ->with('person:id,name', 'photos', 'spot')
+            ->with('person:id,name', 'photos', 'spot', 'doubts')
             ->latest('happened_at')->latest('id')->limit(self::MOST_LOOKS)->get()->toBase();
     }
 

@@ -37,7 +37,7 @@ final class GreaseShape
         $points = Spot::query()->where(
             ['machine_id' => $machine->id, 'kind' => SpotKind::GreasePoint, 'retired' => false],
         )
-            ->with('grease')
+            ->with('grease', 'sheet', 'parent')
             ->orderBy('position')
             ->orderBy('id')
             ->get();

@@ -73,7 +73,8 @@ final class TrendShape
             ->orderBy('id')
             ->get()
             ->toBase();
-        $new = Act::query()->standing()->whereIn('spot_id', $measured->pluck('spot_id')->unique())
+        $new = $measured->isEmpty() ? $measured : Act::query()->standing()
+            ->whereIn('spot_id', $measured->pluck('spot_id')->unique())
             ->where(
                 fn ($acts) => $acts->where('outcome', Outcome::PutRight)->orWhere('kind', ActKind::Replaced),
             )->get()->toBase();

@@ -72,6 +72,16 @@ final class Usage
     /** @var array<int|string, Passage|null> by what was asked: the points of many rules coincide */
     private array $told = [];
 
+    private readonly int $readOn;
+
+    private readonly float $run;
+
+    private readonly int $knownDays;
+
+    private readonly int $knownGains;
+
+    private readonly int $standsFor;
+
     /** The first day of the year after the last reading. */
     private readonly int $newYear;
 
@@ -89,17 +99,17 @@ final class Usage
         ?Season $wintering,
         private readonly float $variance,
         private readonly float $seasonUnseen,
-        private readonly int $readOn,
-        private readonly float $run,
-        private readonly int $knownDays,
-        private readonly int $knownGains,
-        private readonly int $standsFor,
+        MeterHistory $history,
     ) {
-        $this->newYear = Day::numberOf(self::year($readOn) + 1, 1, 1);
+        [$this->readOn, $this->run] = $history->last();
+        $this->knownDays = self::daysKnown($history);
+        $this->knownGains = count($history->usedGains());
+        $this->standsFor = $history->standsFor();
+        $this->newYear = Day::numberOf(self::year($this->readOn) + 1, 1, 1);
         $courses = [];
         foreach ($wintering === null ? [$season] : [$season, $season, $wintering] as $each) {
             foreach (self::SHIFTS as $shift) {
-                $courses[] = SeasonAhead::of($each, $shift, $readOn, $this->newYear);
+                $courses[] = SeasonAhead::of($each, $shift, $this->readOn, $this->newYear);
             }
         }
         $this->courses = $courses;
@@ -118,23 +128,23 @@ final class Usage
         }
         $lent = $lent?->isEven() === true ? null : $lent;
         $season = SeasonalUse::of($history, $lent ?? Season::even())->restingIn($resting);
-        [$readOn, $run] = $history->last();
         $years = self::years($gains, $season);
         $usual = array_sum(array_column($years, 0)) / array_sum(array_column($years, 1));
         $variance = self::variance($gains, $years, $season, $usual);
         $wander = $variance / $usual ** 2;
-        $knownDays = $readOn - $history->gains()[0][0];
+        $knownDays = self::daysKnown($history);
         $isUnknown = $lent === null && $resting === [] && $knownDays < 365;
 
-        return new self($season, YearlyUse::of($years, self::year($readOn), $wander), $isUnknown ? $season->restingIn(
+        return new self($season, YearlyUse::of($years, self::year($history->last()[0]), $wander), $isUnknown ? $season->restingIn(
             [YearWindow::between(...self::WINTER)],
         ) : null, $variance,
             self::UNSEEN_SEASON * max(0.0, 1 - $knownDays / 365) * ($lent === null ? 1 : self::LENT),
-            $readOn,
-            $run,
-            $knownDays,
-            count($gains),
-            $history->standsFor());
+            $history);
+    }
+
+    private static function daysKnown(MeterHistory $history): int
+    {
+        return $history->last()[0] - $history->gains()[0][0];
     }
 
     /**

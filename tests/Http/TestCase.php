@@ -9,6 +9,7 @@ use App\Machines\Yard;
 use App\People\Person;
 use App\People\Role;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
@@ -46,6 +47,7 @@ abstract class TestCase extends LaravelTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        Model::preventLazyLoading();
         $this->travelTo(self::NOW);
         Yard::query()->create(
             ['id' => 1, 'name' => 'Testing yard', 'time_zone' => 'Europe/London', 'distance_unit' => 'km'],

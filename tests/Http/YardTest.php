@@ -203,7 +203,7 @@ final class YardTest extends TestCase
         $acts = fn (): array => DB::table('acts')->orderBy('id')->get(['id', 'hours', 'km', 'meets'])->all();
         $before = $acts();
         $wigeon = Machine::query()->where('name', 'Wigeon')->with('meters', 'rules')->firstOrFail();
-        foreach (Reading::query()->whereIn('meter_id', $wigeon->meters->modelKeys())->orderBy('id')->get()->nth(40) as $reading) {
+        foreach (Reading::query()->whereIn('meter_id', $wigeon->meters->modelKeys())->with('meter')->orderBy('id')->get()->nth(40) as $reading) {
             Placing::anew($wigeon, $reading->happened_at, $reading->meter->unit->limit());
         }
         $wigeon->rules->each(fn (Rule $rule) => ($this->app->make(GreaseAnew::class))($rule));

@@ -45,7 +45,7 @@ final readonly class ChosenWorks
     private function rules(Machine $machine, array $ids): array
     {
         $rules = Rule::query()->whereKey($ids)->where(['machine_id' => $machine->id, 'retired' => false])
-            ->with('task.spots')->orderBy('id')->get();
+            ->with('task.spots.sheet')->orderBy('id')->get();
         if ($rules->count() !== count(array_unique($ids))) {
             throw Refusal::field('rules', "One of these tasks is not in the rulebook of {$machine->name}.");
         }
@@ -97,7 +97,7 @@ final readonly class ChosenWorks
     private function spots(Machine $machine, array $ids): array
     {
         $spots = Spot::query()->whereKey($ids)->where(['machine_id' => $machine->id, 'retired' => false])
-            ->whereIn('kind', [SpotKind::Part, SpotKind::Opening, SpotKind::GreasePoint])->orderBy('position')->get();
+            ->whereIn('kind', [SpotKind::Part, SpotKind::Opening, SpotKind::GreasePoint])->with('sheet')->orderBy('position')->get();
         if ($spots->count() !== count(array_unique($ids))) {
             throw Refusal::field('spots', "{$machine->name} has no such part or grease point.");
         }

@@ -180,7 +180,7 @@ final readonly class StepsShown
             'book' => $most === null ? null : Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
             'least_ml' => $compartment->least === null ? null : Millilitres::of($compartment->least),
             'most_ml' => $most === null ? null : Millilitres::of($most),
-            'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment))) === null ? null : Millilitres::of($holds),
+            'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment), $this->bench->spots)) === null ? null : Millilitres::of($holds),
             'stages' => $most === null ? [] : array_map(fn (Pour $pour): array => [
                 'total_ml' => Millilitres::of($pour->total),
                 'then' => $pour->then->inWords(),

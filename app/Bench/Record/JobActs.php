@@ -62,7 +62,7 @@ final class JobActs
     /** @return list<array{list<Told>, Circumstances}> in the order in which it happened */
     public function of(Job $job, JobProgress $progress, Person $sender): array
     {
-        $this->job = $job;
+        $this->job = $job->loadMissing('told.person');
         $this->sender = $sender;
         $this->tightened = self::tightening($progress);
         $this->spots = $job->machine->spots()->with('sheet', 'parent.sheet', 'parent.holder.sheet', 'holder.sheet', 'grease')

@@ -103,7 +103,7 @@ final readonly class PourLine implements SaidLine
      */
     private function compartment(LogLine $line, LoggedPour $pour, Machine $machine): Spot
     {
-        $compartments = $machine->spots()->where('kind', SpotKind::Compartment)->get();
+        $compartments = $machine->spots()->where('kind', SpotKind::Compartment)->with('sheet', 'holder.sheet')->get();
         $likely = SpotWords::likeliest(
             $pour->where,
             TaskKind::CheckLevel,

@@ -52,7 +52,7 @@ final readonly class Holdings
     /** The most that a compartment holds; null where nobody has written it down. */
     public function holds(Spot $compartment): ?Quantity
     {
-        return Sheets::holds($compartment);
+        return Sheets::holds($compartment, Spot::query()->where('parent_id', $compartment->id)->get());
     }
 
     /** @return list<Quantity> */

@@ -22,6 +22,6 @@ final readonly class GreaseAnew
             return;
         }
         $places = (KnownRules::ofMachine($rule->machine_id)[$rule->id] ?? null)->places ?? [];
-        Spot::query()->whereKey(array_keys($places))->get()->each($this->whatMeets->ofPoint(...));
+        Spot::query()->whereKey(array_keys($places))->with('grease')->get()->each($this->whatMeets->ofPoint(...));
     }
 }

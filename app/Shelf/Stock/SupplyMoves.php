@@ -24,7 +24,7 @@ final class SupplyMoves
             ->where('kind', '!=', MoveKind::Drained)
             ->whereNotNull('amount')
             ->orderByDesc('happened_at')->orderByDesc('id')->limit(self::LATELY * 4)
-            ->with('entry.machine:id,name', 'entry.person:id,name', 'act:id,title,kind')
+            ->with('entry.readings', 'entry.machine:id,name', 'entry.person:id,name', 'act:id,title,kind')
             ->get()->toBase()->groupBy('entry_id')->take(self::LATELY);
 
         return array_values($entries->map(fn (Collection $moves): array => self::told($supply, $moves))->all());
