@@ -47,7 +47,7 @@ final readonly class CompartmentShape
                 'book' => $capacity->book->value,
             ], $sheet->capacities),
             'takes' => $this->takes($sheet),
-            'drained' => $sheet->drainWay?->label(),
+            'drained' => $sheet->out->by?->label(),
             'protocol' => $this->protocol($machine, $compartment),
             'usual' => UsualAmounts::in($machine->class, $compartment->compartment),
             'shares_with' => $holder === null ? null : ['key' => $holder->key, 'name' => $holder->name],

@@ -181,16 +181,16 @@ final class MachineAtTheBench
                 $method,
                 $sheet->service->prefill,
                 shareFirst: $sheet->service->shareFirst,
-                run: $sheet->service->run,
+                run: $sheet->service->minutes->run,
                 purge: $sheet->service->purge,
                 vents: $sheet->service->vents,
             ),
-            $sheet->service->warm,
-            $sheet->service->drip,
-            $sheet->valve === '' ? null : $sheet->valve,
+            $sheet->service->minutes->warm,
+            $sheet->service->minutes->drip,
+            $sheet->out->valve === '' ? null : $sheet->out->valve,
             $spot->holder?->key,
-            $sheet->drainWay,
-            $sheet->putsBack,
+            $sheet->out->by,
+            $sheet->out->putsBack,
         );
     }
 

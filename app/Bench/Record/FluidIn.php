@@ -9,6 +9,7 @@ use App\Bench\Job;
 use App\Bench\JobProgress;
 use App\Bench\Plan\PlannedStep;
 use App\Bench\StepTold;
+use App\Logbook\Fluids\Source;
 use App\Logbook\Stock\Container;
 use App\Logbook\Told\Measured;
 use App\Logbook\Told\Poured;
@@ -103,10 +104,9 @@ final readonly class FluidIn
         return new Poured(
             $spot,
             $isNew ? ActKind::Filled : ActKind::ToppedUp,
-            $amount,
             "{$amount->to(Unit::Litre)->rounded(3)->stripTrailingZeros()} L",
-            container: $container,
-            marks: $marks,
+            Source::told(container: $container),
+            $marks,
             telling: new Telling($task['name'] ?? null, $task['task_id'] ?? null, uuid: $pours->last()?->uuid),
         );
     }

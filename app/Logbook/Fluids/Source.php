@@ -23,9 +23,10 @@ final readonly class Source
     ) {
     }
 
-    public static function named(Container $container): self
+    /** As somebody said it; nothing, where nobody did. */
+    public static function told(?Supply $fluid = null, ?Container $container = null): self
     {
-        return new self($container->supply, $container);
+        return new self($container->supply ?? $fluid, $container);
     }
 
     /**
@@ -38,12 +39,6 @@ final readonly class Source
         return count($open) === 1
             ? new self($open[0]->supply, $open[0])
             : new self($fluid, null, $open, $isShelfKept);
-    }
-
-    /** Nobody asks: what went in was not measured. */
-    public static function none(?Supply $fluid): self
-    {
-        return new self($fluid);
     }
 
     /** What there is to ask where it came from none that is known. */

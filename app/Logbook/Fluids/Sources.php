@@ -23,11 +23,11 @@ final readonly class Sources
     {
     }
 
-    public function of(Machine $machine, Spot $compartment, ?Container $named = null, ?Supply $fluid = null): Source
+    public function of(Machine $machine, Spot $compartment, Source $told): Source
     {
-        return $named === null
-            ? Source::among($fluid, $this->open($machine, $compartment, $fluid), self::isKept($fluid))
-            : Source::named($named);
+        return $told->container === null
+            ? Source::among($told->fluid, $this->open($machine, $compartment, $told->fluid), self::isKept($told->fluid))
+            : $told;
     }
 
     /**

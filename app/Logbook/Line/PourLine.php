@@ -6,6 +6,7 @@ namespace App\Logbook\Line;
 
 use App\Logbook\EntryKind;
 use App\Logbook\Fluids\GivenFluid;
+use App\Logbook\Fluids\Source;
 use App\Logbook\Fluids\Sources;
 use App\Logbook\Kinds\FluidNote;
 use App\Logbook\Told\Drained;
@@ -59,7 +60,7 @@ final readonly class PourLine implements SaidLine
                 $pour->isOut
                     ? "{$amount} drained from {$machine->name}'s {$name}{$day}."
                     : "{$machine->name}'s {$name} topped up with {$amount}{$day}"
-                        .$this->sources->of($machine, $compartment)->inWords(),
+                        .$this->sources->of($machine, $compartment, Source::told())->inWords(),
                 ...$asked,
             ]),
             asks: $asked !== [],

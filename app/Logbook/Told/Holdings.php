@@ -31,9 +31,9 @@ final readonly class Holdings
     }
 
     /** Whoever else pours of the same fluid waits from here on. */
-    public function source(Machine $machine, Spot $compartment, ?Container $named, ?Supply $fluid): Source
+    public function source(Machine $machine, Spot $compartment, Source $told): Source
     {
-        $source = $this->sources->of($machine, $compartment, $named, $fluid);
+        $source = $this->sources->of($machine, $compartment, $told);
         if ($source->fluid !== null) {
             $this->shelf->claim($source->fluid);
         }

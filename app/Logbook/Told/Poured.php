@@ -10,7 +10,6 @@ use App\Logbook\Fluids\GivenFluid;
 use App\Logbook\Fluids\Source;
 use App\Logbook\Stock\Container;
 use App\Logbook\Stock\MoveKind;
-use App\Logbook\Stock\Supply;
 use App\Machines\Machine;
 use App\Machines\Spot;
 use Core\Inspect\Check;
@@ -25,23 +24,17 @@ final readonly class Poured extends Told
 {
     /**
      * @param  ActKind  $kind  topped up, filled or changed
-     * @param  Quantity|null  $amount  null where nobody measured it
-     * @param  string|null  $typed  the same as it was written
-     * @param  Supply|null  $fluid  what it was, where somebody said so
-     * @param  Container|null  $container  out of which, where somebody said so
+     * @param  string|null  $typed  how much, as it was written; null where nobody measured it
+     * @param  Source  $source  out of which container, as it was said until that is settled
      * @param  list<array{level: int, poured_ml: int, ran: bool}>  $marks  where the stick stood, with what was poured between
-     * @param  Source|null  $source  out of which it was poured, once that is settled
      */
     public function __construct(
         Spot $spot,
         public ActKind $kind,
-        public ?Quantity $amount = null,
-        public ?string $typed = null,
-        public ?Supply $fluid = null,
-        public ?Container $container = null,
+        public ?string $typed,
+        public Source $source,
         public array $marks = [],
         public string $check = '',
-        public ?Source $source = null,
         Telling $telling = new Telling,
     ) {
         parent::__construct($spot, $telling);
@@ -53,10 +46,8 @@ final readonly class Poured extends Told
         return new self(
             $spot,
             $kind,
-            $given->quantity(),
             $given->amount,
-            $given->supplyNamed($telling->field('fluid')),
-            $given->containerNamed($telling->field('container')),
+            Source::told($given->supplyNamed($telling->field('fluid')), $given->containerNamed($telling->field('container'))),
             telling: $telling,
         );
     }
@@ -71,8 +62,8 @@ final readonly class Poured extends Told
         return new self(
             $spot,
             ActKind::ToppedUp,
-            Quantity::parse($amount, Unit::Litre),
             $amount,
+            Source::told(),
             check: $check->key,
             telling: new Telling($check->title, with: $with, field: 'values.topped_up'),
         );
@@ -100,12 +91,15 @@ final readonly class Poured extends Told
 
     public function settled(Machine $machine, Holdings $holdings): static
     {
-        $fluid = $this->container->supply ?? $this->fluid;
-        $source = $this->amount === null
-            ? Source::none($fluid)
-            : $holdings->source($machine, self::compartment($this->spot), $this->container, $fluid);
-
-        return new self(...['source' => $source, 'fluid' => $source->fluid] + get_object_vars($this));
+        return $this->typed === null ? $this : new self(
+            $this->spot,
+            $this->kind,
+            $this->typed,
+            $holdings->source($machine, self::compartment($this->spot), $this->source),
+            $this->marks,
+            $this->check,
+            $this->telling,
+        );
     }
 
     public function questions(Machine $machine, Holdings $holdings): array
@@ -114,19 +108,20 @@ final readonly class Poured extends Told
         $wrong = $this->wrong($machine, $holdings);
         $questions = $wrong === null ? [] : [Question::first(
             $this->telling->field('fluid'),
-            "{$this->fluid?->name} will not do for {$compartment->name}. {$wrong}",
+            "{$this->source->fluid?->name} will not do for {$compartment->name}. {$wrong}",
             'Take another bottle. If it is in already, say so: it is written down, and found wrong.',
         )];
-        if ($this->amount === null) {
+        $amount = $this->amount();
+        if ($amount === null) {
             return $questions;
         }
-        $container = $this->source?->container;
+        $container = $this->source->container;
         $earlier = $this->kind === ActKind::ToppedUp ? $holdings->toppedUpBefore($compartment) : [];
-        $asks = TooMuch::poured($this->amount, $compartment->name, $holdings->holds($compartment), $earlier)
+        $asks = TooMuch::poured($amount, $compartment->name, $holdings->holds($compartment), $earlier)
             ?? ($container === null
                 ? null
-                : TooMuch::drawn($this->amount, $holdings->left($container), "{$container->size} {$this->fluid?->name}"));
-        $doubt = $this->source?->doubt();
+                : TooMuch::drawn($amount, $holdings->left($container), "{$container->size} {$this->source->fluid?->name}"));
+        $doubt = $this->source->doubt();
 
         return [
             ...$questions,
@@ -142,7 +137,7 @@ final readonly class Poured extends Told
         return $wrong === null ? [] : [Looked::found(
             self::compartment($this->spot),
             Verdict::Act,
-            "{$this->fluid?->name} was poured. {$wrong}",
+            "{$this->source->fluid?->name} was poured. {$wrong}",
             'Drain it and fill what belongs there, before it is run long.',
             $this->telling->following(),
         )];
@@ -150,25 +145,30 @@ final readonly class Poured extends Told
 
     public function hang(Act $act, Holdings $holdings): void
     {
-        if ($this->amount === null && $this->fluid === null) {
+        if ($this->typed === null && $this->source->fluid === null) {
             return;
         }
         $act->moved()->create([
             'entry_id' => $act->entry_id,
             'kind' => MoveKind::Poured,
-            'from_container_id' => $this->source?->container?->id,
+            'from_container_id' => $this->source->container?->id,
             'to_spot_id' => self::compartment($this->spot)->id,
-            'supply_id' => $this->fluid?->id,
-            'fluid' => $this->fluid?->name,
-            'amount' => $this->amount === null ? null : (string) $this->amount->to(Unit::Litre)->rounded(),
-            'typed' => $this->amount === null ? null : mb_substr($this->typed ?? $this->amount->inWords(), 0, 40),
+            'supply_id' => $this->source->fluid?->id,
+            'fluid' => $this->source->fluid?->name,
+            'amount' => $this->amount()?->to(Unit::Litre)->rounded()->__toString(),
+            'typed' => $this->typed === null ? null : mb_substr($this->typed, 0, 40),
             'happened_at' => $act->happened_at,
         ]);
     }
 
+    private function amount(): ?Quantity
+    {
+        return $this->typed === null ? null : Quantity::parse($this->typed, Unit::Litre);
+    }
+
     private function wrong(Machine $machine, Holdings $holdings): ?string
     {
-        return $this->fluid === null ? null : $holdings->wrong($this->fluid, $machine, self::compartment($this->spot));
+        return $this->source->fluid === null ? null : $holdings->wrong($this->source->fluid, $machine, self::compartment($this->spot));
     }
 
     /** The one that holds the fluid. */

@@ -15,16 +15,12 @@ final readonly class CompartmentSheet
     /**
      * @param  list<Capacity>  $capacities
      * @param  array<string, Specification>  $specifications  by {@see Book}'s value
-     * @param  string  $valve  which valve is shut first, and which way is on
-     * @param  list<string>  $putsBack  what is undone to get there, and done up again
      * @param  string|null  $sharesWith  the compartment whose fluid this one shares
      */
     public function __construct(
         public array $capacities = [],
         public array $specifications = [],
-        public ?DrainWay $drainWay = null,
-        public string $valve = '',
-        public array $putsBack = [],
+        public WayOut $out = new WayOut,
         public ?bool $yellowMetals = null,
         public ?Cooling $cooling = null,
         public ?string $sharesWith = null,

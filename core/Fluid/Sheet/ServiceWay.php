@@ -10,16 +10,9 @@ use Core\Form\Fields;
 /** How a compartment wants to be serviced, where that is otherwise than usual; what is null is as usual. */
 final readonly class ServiceWay
 {
-    private const LONGEST = 1_440;
-
     private const MOST_CYCLES = 50;
 
-    private const MINUTES = ['warm' => 'how long it is warmed', 'drip' => 'how long it drips', 'run' => 'how long it runs'];
-
     /**
-     * @param  int|null  $warm  minutes before it is drained
-     * @param  int|null  $drip  minutes
-     * @param  int|null  $run  minutes after it was filled, before it is read
      * @param  int|null  $purge  cycles
      * @param  bool  $vents  whether it is filled until its vents run
      * @param  bool  $prefill  whether an upright filter is filled before it is fitted
@@ -28,9 +21,7 @@ final readonly class ServiceWay
      * @param  FillTo  $fillTo  how far up its stick
      */
     public function __construct(
-        public ?int $warm = null,
-        public ?int $drip = null,
-        public ?int $run = null,
+        public ServiceMinutes $minutes = new ServiceMinutes,
         public ?int $purge = null,
         public bool $vents = false,
         public bool $prefill = true,
@@ -42,19 +33,13 @@ final readonly class ServiceWay
 
     public static function read(Fields $given): self
     {
-        $minutes = [];
-        foreach (self::MINUTES as $name => $what) {
-            $minutes[$name] = $given->optionalWholeNumber($name, $what, self::LONGEST);
-        }
         $share = $given->optionalNumber('share_first', 'the share that is poured first', aboveZero: true);
         if ($share?->isGreaterThan(1)) {
             $given->fault('share_first', 'The share that is poured first is at most 1.');
         }
 
         return new self(
-            $minutes['warm'],
-            $minutes['drip'],
-            $minutes['run'],
+            ServiceMinutes::read($given),
             $given->optionalWholeNumber('purge', 'how many cycles', self::MOST_CYCLES),
             $given->flag('vents', 'whether it is filled until its vents run'),
             ! $given->has('prefill') || $given->flag('prefill', 'whether the filter is filled first'),
@@ -68,9 +53,9 @@ final readonly class ServiceWay
     public function written(): array
     {
         return [
-            'warm' => $this->warm,
-            'drip' => $this->drip,
-            'run' => $this->run,
+            'warm' => $this->minutes->warm,
+            'drip' => $this->minutes->drip,
+            'run' => $this->minutes->run,
             'purge' => $this->purge,
             'vents' => $this->vents,
             'prefill' => $this->prefill,

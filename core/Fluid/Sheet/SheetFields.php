@@ -36,11 +36,13 @@ final class SheetFields
         return new CompartmentSheet(
             self::capacities($given),
             $specifications,
-            DrainWay::tryFrom(
-                self::oneOf($given, 'drain_way', array_column(DrainWay::cases(), 'value'), 'how it is drained'),
+            new WayOut(
+                DrainWay::tryFrom(
+                    self::oneOf($given, 'drain_way', array_column(DrainWay::cases(), 'value'), 'how it is drained'),
+                ),
+                self::text($given, 'valve', 'the valve'),
+                self::texts($given, 'puts_back', 'what is put back'),
             ),
-            self::text($given, 'valve', 'the valve'),
-            self::texts($given, 'puts_back', 'what is put back'),
             $yellow,
             Cooling::tryFrom(
                 self::oneOf($given, 'cooling', array_column(Cooling::cases(), 'value'), 'how the engine is cooled'),
@@ -65,9 +67,9 @@ final class SheetFields
             ], $sheet->capacities),
             'specification' => $of(Book::Machine),
             'specification_of_component' => $of(Book::Component),
-            'drain_way' => $sheet->drainWay?->value,
-            'valve' => $sheet->valve,
-            'puts_back' => $sheet->putsBack,
+            'drain_way' => $sheet->out->by?->value,
+            'valve' => $sheet->out->valve,
+            'puts_back' => $sheet->out->putsBack,
             'yellow_metals' => $sheet->yellowMetals,
             'cooling' => $sheet->cooling?->value,
             'shares_with' => $sheet->sharesWith,

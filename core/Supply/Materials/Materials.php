@@ -176,7 +176,7 @@ final readonly class Materials
         if ($place->spot->kind === SpotKind::Opening || $kind !== TaskKind::Replace) {
             return $place->spot->kind === SpotKind::Opening ? $place->openings : [];
         }
-        $byPlug = in_array($place->compartment?->drainWay, [null, DrainWay::Plug, DrainWay::Hub], true);
+        $byPlug = in_array($place->compartment?->out->by, [null, DrainWay::Plug, DrainWay::Hub], true);
 
         return array_values(array_filter(
             $place->openings,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Fluid;
 
 use Brick\Math\BigDecimal;
+use Core\Fluid\DrainedAgainstPoured;
 use Core\Fluid\FluidLife;
 use Core\Fluid\FluidMove;
 use Core\Machine\ActKind;
@@ -75,6 +76,13 @@ final class FluidLifeTest extends TestCase
     }
 
     /** Row 14: the second, low drain is forgotten, and gallons of old oil stay inside. */
+    public function test_a_tenth_that_stays_inside_is_right(): void
+    {
+        $asks = fn (string $drained): bool => DrainedAgainstPoured::compare(Quantity::parse($drained), Quantity::parse('10 L'))->asks;
+
+        self::assertSame([false, true, false, true], [$asks('9 L'), $asks('8.99 L'), $asks('11 L'), $asks('11.01 L')]);
+    }
+
     public function test_less_drained_than_went_in_asks_for_a_second_drain_and_more_asks_for_water(): void
     {
         $drained = fn (string $out): ?\Core\Fluid\DrainedAgainstPoured => FluidLife::of([

@@ -17,6 +17,7 @@ use Core\Reckoner\Catalogue;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
 use Core\Schedule\State;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Strokes, grams and intervals. Figures of the trade's handbook: common practice, no source. */
@@ -89,6 +90,18 @@ final class GreaseTest extends TestCase
         self::assertTrue($enough(new Greasing(1, $one->at, $one->point, signSeen: true)));
         self::assertSame('Only 1 stroke of 4: not enough to count.', self::standing([$one], '405')->why);
         self::assertSame(State::Unknown, self::standing([$one], '405')->state);
+    }
+
+    #[TestWith([5, null, 3])]
+    #[TestWith([12, null, 1])]
+    #[TestWith([1, null, 12])]
+    #[TestWith([null, 120, 3])]
+    #[TestWith([6, 500, 10])]
+    public function test_how_often_a_point_is_greased_in_a_year(?int $months, ?int $ran, int $times): void
+    {
+        $every = new Interval($ran === null ? null : BigDecimal::of(50), null, $months);
+
+        self::assertSame($times, GreaseNeed::timesAYear($every, $ran === null ? null : BigDecimal::of($ran)));
     }
 
     public function test_ten_strokes_weighed_tell_what_one_gives(): void

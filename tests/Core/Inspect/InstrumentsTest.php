@@ -209,6 +209,41 @@ final class InstrumentsTest extends TestCase
             'watch',
             'do not burn alike',
         ];
+        $front = fn (string $psi, bool $warm = false): array => [
+            Measurement::Tyres,
+            ['front_left' => $psi, 'warm' => $warm],
+            ['front' => '20 psi', 'rear' => '20 psi'],
+        ];
+        yield 'a tyre a tenth over' => [...$front('22 psi'), 'fit', ''];
+        yield 'a tyre more than a tenth over' => [...$front('22.1 psi'), 'watch', 'Set it'];
+        yield 'a tyre a quarter over' => [...$front('25 psi'), 'watch', 'Set it'];
+        yield 'a tyre beyond a quarter under' => [...$front('14.9 psi'), 'act', 'under'];
+        yield 'a warm tyre that shows more' => [...$front('25 psi', warm: true), null, 'three hours'];
+        yield 'a battery charged to the half' => [Measurement::Battery, ['rest_volts' => '12.24'], ['kind' => 'flooded'], 'watch', '50 % charged'];
+        yield 'a battery that drops by all it may' => [
+            Measurement::Battery,
+            ['rest_volts' => '12.8', 'loaded_volts' => '11.8'],
+            ['kind' => 'flooded'],
+            'fit',
+            '',
+        ];
+        yield 'a battery loaded for as long as a load tells anything' => [
+            Measurement::Battery,
+            ['rest_volts' => '12.8', 'loaded_volts' => '11.8', 'seconds' => '15'],
+            ['kind' => 'flooded'],
+            'fit',
+            '',
+        ];
+        yield 'coolant with three degrees to spare' => [Measurement::Coolant, ['protects_to' => '-21 °C'], [], 'fit', ''];
+        yield 'coolant with nothing to spare' => [Measurement::Coolant, ['protects_to' => '-18 °C'], [], 'watch', ''];
+        yield 'brake fluid on its last day' => [
+            Measurement::FluidAge,
+            ['changed_on' => '2024-05-14'],
+            ['months' => '24'],
+            'watch',
+            'Plan',
+        ];
+        yield 'a pedal at the end of its tolerance' => [Measurement::FreePlay, ['left' => '1 1/4'], self::PEDALS, 'fit', ''];
         yield 'coolant for the night' => [
             Measurement::Coolant,
             ['protects_to' => '-37'],

@@ -8,6 +8,7 @@ use Core\Form\BadInput;
 use Core\Measure\WrittenNumber;
 use Core\Reckoner\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Wear and consumption by the calculators' contract. */
@@ -163,6 +164,17 @@ final class TrendsTest extends TestCase
                 self::reckon('consumption', ['top_ups' => [], 'from' => 0, 'to' => 50])['verdict'],
             ],
         );
+    }
+
+    #[TestWith(['0.8 qt', 'fit'])]
+    #[TestWith(['0.81 qt', 'watch'])]
+    #[TestWith(['1 qt', 'watch'])]
+    #[TestWith(['1.01 qt', 'act'])]
+    public function test_over_four_fifths_of_its_limit_it_is_watched_and_over_the_limit_acted_upon(string $used, string $verdict): void
+    {
+        $given = ['top_ups' => [['hours' => 200, 'amount' => $used]], 'from' => 100, 'to' => 200, 'limit_per_100h' => '1 qt'];
+
+        self::assertSame($verdict, self::reckon('consumption', $given)['verdict']);
     }
 
     /** @param  list<array{int, string}>  $topUps */

@@ -137,6 +137,7 @@ final class JudgementTest extends TestCase
             $after('453.5')->why,
         );
         self::assertFalse($after('420')->isFarAboveUsual);
+        self::assertSame([false, true], [$after('439.5')->isFarAboveUsual, $after('439.6')->isFarAboveUsual], 'four times the usual');
         self::assertFalse(
             Judgement::of(self::reading('403.5', '2026-05-08'), self::reading('453.5', '2026-05-14'))->isFarAboveUsual,
             'where nobody knows what is usual',

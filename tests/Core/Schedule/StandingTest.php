@@ -306,6 +306,24 @@ final class StandingTest extends TestCase
             implode(StandingOf::rule($rule(150), self::at('0'), [], self::at('1'))->notes),
         );
         self::assertSame([], StandingOf::rule($rule(50), self::at('0'), [], self::at('1'))->notes);
+        $notKeepers = new Rule(Interval::ofHours(150), source: RuleSource::Book, book: Interval::ofHours(100));
+        self::assertSame([], StandingOf::rule($notKeepers, self::at('0'), [], self::at('1'))->notes, 'the keeper has loosened nothing');
+        self::assertFalse((new Interval(months: 6))->isLooserThan(new Interval(months: 6)));
+        self::assertTrue((new Interval(months: 7))->isLooserThan(new Interval(months: 6)));
+    }
+
+    public function test_a_chart_by_months_says_where_it_has_no_beginning_to_count_from(): void
+    {
+        $rule = new Rule(new Interval(months: 6), [], Anchor::Chart);
+        $notes = fn (?string $beginning): string => implode(' ', StandingOf::rule(
+            $rule,
+            $beginning === null ? null : new Point(date: new \DateTimeImmutable($beginning)),
+            [new Point(date: new \DateTimeImmutable('2026-02-10'))],
+            new Point(date: new \DateTimeImmutable('2026-03-01')),
+        )->notes);
+
+        self::assertStringContainsString('The chart has no beginning date', $notes(null));
+        self::assertStringNotContainsString('no beginning date', $notes('2020-01-01'));
     }
 
     public function test_an_oil_that_would_run_too_long_is_told(): void
