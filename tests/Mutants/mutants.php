@@ -60,7 +60,7 @@ return [
     new Mutant('Schedule/StandingOf.php', 'rule', '$unjudged !== [] && $state === State::Fresh', 'false'),
     new Mutant('Schedule/DuePoint.php', '__construct', '$this->remaining->isPositive()', '$this->remaining->isPositiveOrZero()'),
     new Mutant('Schedule/DuePoint.php', '__construct', 'isLessThanOrEqualTo($late)', 'isLessThan($late)'),
-    new Mutant('Schedule/MeteredCourse.php', 'firstAfter', 'isGreaterThan($passed)', 'isGreaterThanOrEqualTo($passed)'),
+    new Mutant('Schedule/MeteredCourse.php', 'next', '$met?->isGreaterThan($start) === true ? $met : $start', '$start'),
     new Mutant(
         'Schedule/MeteredCourse.php',
         'next',

@@ -12,6 +12,7 @@ use Core\Chart\ChartReading;
 use Core\Chart\ChartRow;
 use Core\Chart\Column;
 use Core\Chart\ColumnChart;
+use Core\Chart\Inference;
 use Core\Chart\WrittenTable;
 use Core\Form\NotATable;
 use Core\Machine\TaskKind;
@@ -26,6 +27,12 @@ use PHPUnit\Framework\TestCase;
 
 final class ChartTest extends TestCase
 {
+    public function test_an_interval_without_a_column_of_its_own_needs_three_marks(): void
+    {
+        self::assertSame([600], Inference::of([600, 900], [600, 900])?->first, 'two marks may be anything');
+        self::assertSame([[], 300], [Inference::of([600, 900, 1200], [600, 900, 1200])?->first, Inference::of([600, 900, 1200], [600, 900, 1200])?->every]);
+    }
+
     private const ROUND_TRIPS = 400;
 
     private const MALFORMED = 3_000;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Fluid;
 
+use Core\Fluid\SeasonalGrade;
+use Core\Fluid\Suitability;
 use Core\Form\BadInput;
+use Core\Measure\Quantity;
 use Core\Reckoner\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -288,6 +291,16 @@ final class WillItDoTest extends TestCase
         self::assertSame($willIt, $answer['will_it'], implode(' ', $answer['reasons']));
         self::assertStringContainsString($because, $answer['reasons'][0]);
         self::assertSame($answer['reasons'][0], $answer['why']);
+    }
+
+    public function test_a_grade_is_allowed_down_to_its_own_temperature_and_up_to_it(): void
+    {
+        $in = fn (string $coldest, string $hottest): Suitability => (new SeasonalGrade('10W-30', Quantity::parse('-10 °C'), Quantity::parse('35 °C')))
+            ->in(Quantity::parse($coldest), Quantity::parse($hottest))->answer;
+
+        self::assertSame(Suitability::Yes, $in('-10 °C', '35 °C'));
+        self::assertSame(Suitability::No, $in('-11 °C', '35 °C'));
+        self::assertSame(Suitability::No, $in('-10 °C', '36 °C'));
     }
 
     public function test_what_cannot_be_a_label_is_refused_beside_its_field(): void

@@ -52,6 +52,11 @@ final class RoundOutcomeTest extends TestCase
     }
 
     /** Whatever one check is left out of a class's own round, if it can stand the machine down the round says so. */
+    public function test_a_round_that_asks_for_nothing_says_nothing(): void
+    {
+        self::assertNull(RoundOutcome::of([], [])->verdict);
+    }
+
     public function test_no_class_is_fit_with_a_decisive_check_left_out(): void
     {
         foreach (MachineClass::cases() as $class) {

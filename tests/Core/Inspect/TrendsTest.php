@@ -196,6 +196,11 @@ final class TrendsTest extends TestCase
             [[120, '0.2 L'], [140, '0.2 L'], [160, '0.2 L']],
             'steady',
         ];
+        $then = fn (string $early, string $late): array => [[150, $early], [200, $early], [250, $late], [300, $late]];
+        yield 'a quarter more is steady' => [$then('0.4 L', '0.5 L'), 'steady'];
+        yield 'over a quarter more rises' => [$then('0.4 L', '0.51 L'), 'rising'];
+        yield 'a fifth less is steady' => [$then('0.5 L', '0.4 L'), 'steady'];
+        yield 'over a fifth less falls' => [$then('0.5 L', '0.39 L'), 'falling'];
         yield 'in whatever order they are told' => [[[160, '0.2 L'], [120, '0.2 L'], [140, '0.2 L']], 'steady'];
         yield 'twice as much after twice as long is steady too' => [
             [[150, '0.2 L'], [200, '0.2 L'], [300, '0.4 L'], [400, '0.4 L']],

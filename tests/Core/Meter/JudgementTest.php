@@ -227,6 +227,16 @@ final class JudgementTest extends TestCase
         return str_starts_with($typed, '.') ? "0{$typed}" : $typed;
     }
 
+    public function test_a_meter_rolls_over_from_four_digits_on(): void
+    {
+        $kind = fn (string $before, string $after): ReadingKind => Judgement::of(
+            self::reading($before, '2026-05-08'),
+            self::reading($after, '2026-05-14'),
+        )->kind;
+
+        self::assertSame([ReadingKind::Lower, ReadingKind::RolledOver], [$kind('998', '3'), $kind('9998', '3')]);
+    }
+
     public function test_the_first_reading_is_taken_as_it_is(): void
     {
         self::assertTrue(Judgement::of(null, self::reading('9000', '2026-05-08'))->isPlausible());

@@ -7,14 +7,17 @@ namespace Tests\Core\Schedule;
 use Brick\Math\BigDecimal;
 use Core\Machine\Point;
 use Core\Measure\Day;
+use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
 use Core\Schedule\RuleSource;
+use Core\Schedule\Severity;
 use Core\Schedule\Standing;
 use Core\Schedule\StandingOf;
 use Core\Schedule\StandingWords;
 use Core\Schedule\State;
+use Core\Schedule\Tightening;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -310,6 +313,13 @@ final class StandingTest extends TestCase
         self::assertSame([], StandingOf::rule($notKeepers, self::at('0'), [], self::at('1'))->notes, 'the keeper has loosened nothing');
         self::assertFalse((new Interval(months: 6))->isLooserThan(new Interval(months: 6)));
         self::assertTrue((new Interval(months: 7))->isLooserThan(new Interval(months: 6)));
+    }
+
+    public function test_months_are_shortened_to_whole_ones_and_never_to_none(): void
+    {
+        $months = fn (int $months): ?int => (new Tightening(Limit::Date, BigDecimal::of('0.5'), Severity::Dust, new Interval(months: $months)))->result->months;
+
+        self::assertSame([2, 3, 1], [$months(5), $months(6), $months(1)]);
     }
 
     public function test_a_chart_by_months_says_where_it_has_no_beginning_to_count_from(): void
