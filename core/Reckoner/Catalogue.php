@@ -7,17 +7,19 @@ namespace Core\Reckoner;
 use Core\Form\BadInput;
 use Core\Form\Fields;
 use Core\Form\HalfTyped;
+use Core\Inspect\Instrument;
+use Core\Inspect\Instrument\Battery;
+use Core\Inspect\Instrument\Belt;
+use Core\Inspect\Instrument\FluidLook;
+use Core\Inspect\Instrument\FreePlay;
 
 /** The calculators by name. */
 final class Catalogue
 {
     /** @var array<string, class-string<Calculator>> */
     private const CALCULATORS = [
-        'battery' => BatteryCalculator::class,
-        'belt-deflection' => BeltDeflectionCalculator::class,
         'chart' => ChartCalculator::class,
         'chart-read' => ChartReadCalculator::class,
-        'condition' => ConditionCalculator::class,
         'consumption' => ConsumptionCalculator::class,
         'containers' => ContainersCalculator::class,
         'convert' => ConvertCalculator::class,
@@ -28,7 +30,6 @@ final class Catalogue
         'engine-grade' => EngineGradeCalculator::class,
         'fill-plan' => FillPlanCalculator::class,
         'forecast' => ForecastCalculator::class,
-        'free-play' => FreePlayCalculator::class,
         'gear-grade' => GearGradeCalculator::class,
         'grease' => GreaseCalculator::class,
         'level' => LevelCalculator::class,
@@ -44,10 +45,21 @@ final class Catalogue
         'will-it-do' => WillItDoCalculator::class,
     ];
 
+    /** @var array<string, array{class-string<Instrument>, string}> each with the field that holds its limits */
+    private const INSTRUMENTS = [
+        'battery' => [Battery::class, ''],
+        'belt-deflection' => [Belt::class, 'limit'],
+        'condition' => [FluidLook::class, ''],
+        'free-play' => [FreePlay::class, ''],
+    ];
+
     /** @return list<string> */
     public static function names(): array
     {
-        return array_keys(self::CALCULATORS);
+        $names = array_keys(self::CALCULATORS + self::INSTRUMENTS);
+        sort($names);
+
+        return $names;
     }
 
     /**
@@ -59,13 +71,8 @@ final class Catalogue
      */
     public static function reckon(string $name, array $given, \DateTimeImmutable $now): array
     {
-        $calculator = self::CALCULATORS[$name]
-            ?? throw new UnknownCalculator(
-                "There is no calculator called \"{$name}\". There are: ".implode(', ', self::names()).'.',
-            );
-
         $fields = new Fields($given);
-        $answer = (new $calculator)->answer($fields, $now);
+        $answer = self::called($name)->answer($fields, $now);
         $fields->refuseUnknown();
 
         return $answer->toArray();
@@ -86,5 +93,18 @@ final class Catalogue
     public static function typing(string $name, array $given, \DateTimeImmutable $now): array
     {
         return HalfTyped::read(fn (): array => self::reckon($name, $given, $now));
+    }
+
+    /** @throws UnknownCalculator */
+    private static function called(string $name): Calculator
+    {
+        if (isset(self::CALCULATORS[$name])) {
+            return new (self::CALCULATORS[$name]);
+        }
+        [$instrument, $limitsIn] = self::INSTRUMENTS[$name] ?? throw new UnknownCalculator(
+            "There is no calculator called \"{$name}\". There are: ".implode(', ', self::names()).'.',
+        );
+
+        return new InstrumentCalculator(new $instrument, $limitsIn);
     }
 }

@@ -9,15 +9,17 @@ use Core\Inspect\Instrument;
 use Core\Inspect\Occasion;
 
 /** A calculator that is one of the inspection's instruments. */
-abstract class MeasureBy implements Calculator
+final class InstrumentCalculator implements Calculator
 {
-    public function __construct(private readonly Instrument $instrument)
+    /** @param  string  $limitsIn  the field that holds its limits; empty where they stand among the rest */
+    public function __construct(private readonly Instrument $instrument, private readonly string $limitsIn = '')
     {
     }
 
     public function answer(Fields $given, \DateTimeImmutable $now): Answer
     {
-        $judged = $this->instrument->judge($given, $this->limits($given), new Occasion($now));
+        $limits = $this->limitsIn === '' ? $given : $given->within($this->limitsIn, 'the limit');
+        $judged = $this->instrument->judge($given, $limits, new Occasion($now));
 
         return new Answer(
             [
@@ -29,10 +31,5 @@ abstract class MeasureBy implements Calculator
             $judged->why,
             $judged->sources,
         );
-    }
-
-    protected function limits(Fields $given): Fields
-    {
-        return $given;
     }
 }
