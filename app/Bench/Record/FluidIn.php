@@ -104,6 +104,7 @@ final readonly class FluidIn
         return new Poured(
             $spot,
             $isNew ? ActKind::Filled : ActKind::ToppedUp,
+            $amount,
             "{$amount->to(Unit::Litre)->rounded(3)->stripTrailingZeros()} L",
             Source::told(container: $container),
             $marks,

@@ -24,13 +24,15 @@ final readonly class Poured extends Told
 {
     /**
      * @param  ActKind  $kind  topped up, filled or changed
-     * @param  string|null  $typed  how much, as it was written; null where nobody measured it
+     * @param  Quantity|null  $amount  null where nobody measured it
+     * @param  string|null  $typed  the same as it was written
      * @param  Source  $source  out of which container, as it was said until that is settled
      * @param  list<array{level: int, poured_ml: int, ran: bool}>  $marks  where the stick stood, with what was poured between
      */
     public function __construct(
         Spot $spot,
         public ActKind $kind,
+        public ?Quantity $amount,
         public ?string $typed,
         public Source $source,
         public array $marks = [],
@@ -46,6 +48,7 @@ final readonly class Poured extends Told
         return new self(
             $spot,
             $kind,
+            $given->quantity(),
             $given->amount,
             Source::told($given->supplyNamed($telling->field('fluid')), $given->containerNamed($telling->field('container'))),
             telling: $telling,
@@ -62,6 +65,7 @@ final readonly class Poured extends Told
         return new self(
             $spot,
             ActKind::ToppedUp,
+            Quantity::parse($amount, Unit::Litre),
             $amount,
             Source::told(),
             check: $check->key,
@@ -91,9 +95,10 @@ final readonly class Poured extends Told
 
     public function settled(Machine $machine, Holdings $holdings): static
     {
-        return $this->typed === null ? $this : new self(
+        return $this->amount === null ? $this : new self(
             $this->spot,
             $this->kind,
+            $this->amount,
             $this->typed,
             $holdings->source($machine, self::compartment($this->spot), $this->source),
             $this->marks,
@@ -111,16 +116,15 @@ final readonly class Poured extends Told
             "{$this->source->fluid?->name} will not do for {$compartment->name}. {$wrong}",
             'Take another bottle. If it is in already, say so: it is written down, and found wrong.',
         )];
-        $amount = $this->amount();
-        if ($amount === null) {
+        if ($this->amount === null) {
             return $questions;
         }
         $container = $this->source->container;
         $earlier = $this->kind === ActKind::ToppedUp ? $holdings->toppedUpBefore($compartment) : [];
-        $asks = TooMuch::poured($amount, $compartment->name, $holdings->holds($compartment), $earlier)
+        $asks = TooMuch::poured($this->amount, $compartment->name, $holdings->holds($compartment), $earlier)
             ?? ($container === null
                 ? null
-                : TooMuch::drawn($amount, $holdings->left($container), "{$container->size} {$this->source->fluid?->name}"));
+                : TooMuch::drawn($this->amount, $holdings->left($container), "{$container->size} {$this->source->fluid?->name}"));
         $doubt = $this->source->doubt();
 
         return [
@@ -145,7 +149,7 @@ final readonly class Poured extends Told
 
     public function hang(Act $act, Holdings $holdings): void
     {
-        if ($this->typed === null && $this->source->fluid === null) {
+        if ($this->amount === null && $this->source->fluid === null) {
             return;
         }
         $act->moved()->create([
@@ -155,15 +159,10 @@ final readonly class Poured extends Told
             'to_spot_id' => self::compartment($this->spot)->id,
             'supply_id' => $this->source->fluid?->id,
             'fluid' => $this->source->fluid?->name,
-            'amount' => $this->amount()?->to(Unit::Litre)->rounded()->__toString(),
+            'amount' => $this->amount?->to(Unit::Litre)->rounded()->__toString(),
             'typed' => $this->typed === null ? null : mb_substr($this->typed, 0, 40),
             'happened_at' => $act->happened_at,
         ]);
-    }
-
-    private function amount(): ?Quantity
-    {
-        return $this->typed === null ? null : Quantity::parse($this->typed, Unit::Litre);
     }
 
     private function wrong(Machine $machine, Holdings $holdings): ?string
