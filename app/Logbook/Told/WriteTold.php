@@ -13,11 +13,14 @@ use App\Logbook\EntryKind;
 use App\Logbook\StandDowns;
 use App\Logbook\TakingBack;
 use App\Machines\Machine;
+use App\Machines\Spot;
 use App\Notes\Circumstances;
 use Carbon\CarbonImmutable;
 use Core\Machine\OneOccasion;
 use Core\Machine\SafetyWords;
+use Core\Machine\SpotKind;
 use Core\Machine\Verdict;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 
@@ -111,10 +114,35 @@ final readonly class WriteTold
                 Gate::forUser($circumstances->sender)->authorize($ability, $machine);
             }
         }
-        $settled = array_map(fn (Told $one): Told => $one->settled($machine, $this->holdings), Sharing::atHolders($told));
+        $settled = array_map(fn (Told $one): Told => $one->settled($machine, $this->holdings), self::atHolders($told));
         $brought = array_map(fn (Told $one): array => $one->brings($machine, $this->holdings), $settled);
 
         return [...$settled, ...array_merge(...$brought)];
+    }
+
+    /**
+     * Where compartments share their fluid, what is told stands at the one that holds it, each once.
+     *
+     * @param  list<Told>  $told
+     * @return list<Told>
+     */
+    private static function atHolders(array $told): array
+    {
+        $sharers = array_filter(
+            array_column($told, 'spot'),
+            fn (Spot $spot): bool => $spot->kind === SpotKind::Compartment && $spot->shares_with_id !== null,
+        );
+        if ($sharers === []) {
+            return $told;
+        }
+        (new Collection($sharers))->loadMissing('holder');
+        $once = [];
+        foreach ($told as $one) {
+            $moved = $one->at($one->spot->holder ?? $one->spot);
+            $once["{$moved->spot->id} {$moved->kind()->value} {$moved->check()} {$moved->telling->uuid}"] ??= $moved;
+        }
+
+        return array_values($once);
     }
 
     /**
