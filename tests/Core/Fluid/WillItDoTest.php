@@ -107,6 +107,15 @@ final class WillItDoTest extends TestCase
             'no',
             'For that the book has 10W-30',
         ];
+        $down = fn (string $coldest, string $willIt, string $because): array => [
+            ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['API SJ']],
+            ['kind' => 'engine', 'specification' => ['kind' => 'engine_oil', 'designations' => ['API SJ']]],
+            ['coldest' => $coldest, 'hottest' => '30'],
+            $willIt,
+            $because,
+        ];
+        yield 'down to where its grade lets the engine be cranked' => $down('-25', 'yes', '');
+        yield 'colder than that' => $down('-26', 'no', 'good down to -25 °C');
         yield 'nobody said how cold it gets' => [self::ENGINE_OIL, self::AIR_COOLED, [], 'ask', 'how cold'];
         yield 'older than its book wants' => [
             ['kind' => 'engine_oil', 'grade' => '10W-30', 'designations' => ['SH']],
