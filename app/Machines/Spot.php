@@ -12,6 +12,7 @@ use Core\Machine\OpeningRole;
 use Core\Machine\Spot as CoreSpot;
 use Core\Machine\SpotKind;
 use Core\Machine\Subject;
+use Core\Machine\Whereabouts;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -112,11 +113,8 @@ final class Spot extends Model
             $this->kind,
             $this->subject,
             $this->name,
-            $this->place,
-            $this->reach,
-            $this->trick,
+            new Whereabouts($this->place, $this->reach, $this->trick, [$this->x, $this->y]),
             $parent,
-            [$this->x, $this->y],
             $this->compartment,
             $this->role,
         );

@@ -59,11 +59,11 @@ final class UsualSpots
             'kind' => $spot->kind->value,
             'subject' => $spot->subject->value,
             'name' => $spot->name,
-            'place' => $spot->place,
-            'reach' => $spot->reach, 'trick' => $spot->trick, 'parent_id' => $spot->parent === null
+            'place' => $spot->at->place,
+            'reach' => $spot->at->reach, 'trick' => $spot->at->trick, 'parent_id' => $spot->parent === null
                 ? null
                 : $ids[$spot->parent], 'compartment' => $spot->compartment?->value,
-            'role' => $spot->role?->value, 'x' => $spot->mark[0], 'y' => $spot->mark[1], 'position' => $position,
+            'role' => $spot->role?->value, 'x' => $spot->at->mark[0], 'y' => $spot->at->mark[1], 'position' => $position,
         ];
     }
 }

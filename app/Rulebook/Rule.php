@@ -10,6 +10,7 @@ use App\Rulebook\Written\WrittenRule;
 use Brick\Math\BigDecimal;
 use Core\Machine\Task as CoreTask;
 use Core\Schedule\Anchor;
+use Core\Schedule\Leeway;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\RulebookLine;
 use Core\Schedule\RuleSource;
@@ -58,8 +59,8 @@ final class Rule extends Model
         'every' => '{}',
         'windows' => '[]',
         'anchor' => 'from_done',
-        'early' => CoreRule::USUAL_WINDOW,
-        'late' => CoreRule::USUAL_WINDOW,
+        'early' => Leeway::USUAL,
+        'late' => Leeway::USUAL,
         'source' => 'keeper',
         'common_practice' => false,
         'counts_from_beginning' => false,

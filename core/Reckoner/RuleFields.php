@@ -7,8 +7,10 @@ namespace Core\Reckoner;
 use Core\Form\Fields;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\Leeway;
 use Core\Schedule\NeverDue;
 use Core\Schedule\NoWindow;
+use Core\Schedule\Provenance;
 use Core\Schedule\Rule;
 use Core\Schedule\RuleSource;
 use Core\Schedule\YearWindow;
@@ -34,10 +36,8 @@ final class RuleFields
                 $every,
                 $first,
                 $anchor,
-                $early,
-                $late,
-                $source,
-                $book,
+                new Leeway($early, $late),
+                new Provenance($source, $book),
                 $windows,
                 $fields->optionalText('condition', 'the condition'),
             );

@@ -35,8 +35,8 @@ final readonly class Consequence
             fn (Anchor $anchor): self => new self(
                 $anchor,
                 StandingOf::rule($rule->countedBy($anchor), $start, $done, $now, $skipped),
-                $rule->book ?? $rule->every,
-                $rule->book !== null || $rule->source === RuleSource::Book ? 'book' : 'rule',
+                $rule->from->book ?? $rule->every,
+                $rule->from->book !== null || $rule->from->source === RuleSource::Book ? 'book' : 'rule',
             ),
             Anchor::cases(),
         );

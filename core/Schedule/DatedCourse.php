@@ -46,7 +46,7 @@ final readonly class DatedCourse
         $length = BigDecimal::of($length);
 
         return new DuePoint(Limit::Date, BigDecimal::of(Day::number($since)), BigDecimal::of(Day::number($at)), BigDecimal::of(Day::number($today)),
-            $length->multipliedBy($this->rule->early), $length->multipliedBy($this->rule->late));
+            $length->multipliedBy($this->rule->leeway->early), $length->multipliedBy($this->rule->leeway->late));
     }
 
     /**
@@ -108,7 +108,7 @@ final readonly class DatedCourse
     private function satisfies(\DateTimeImmutable $done, \DateTimeImmutable $point, int $length): bool
     {
         return BigDecimal::of(Day::number($point))->isLessThanOrEqualTo(
-            $this->rule->early->multipliedBy($length)->plus(Day::number($done)),
+            $this->rule->leeway->early->multipliedBy($length)->plus(Day::number($done)),
         );
     }
 }

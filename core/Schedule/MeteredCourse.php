@@ -49,8 +49,8 @@ final readonly class MeteredCourse
         }
         [$at, $interval] = $point;
 
-        $early = $interval->multipliedBy($this->rule->early);
-        $late = $this->rule->late === $this->rule->early ? $early : $interval->multipliedBy($this->rule->late);
+        $early = $interval->multipliedBy($this->rule->leeway->early);
+        $late = $this->rule->leeway->late === $this->rule->leeway->early ? $early : $interval->multipliedBy($this->rule->leeway->late);
 
         return new DuePoint($this->limit, $since, $at, $now, $early, $late);
     }
@@ -67,7 +67,7 @@ final readonly class MeteredCourse
                 : ($counted ?? $since)->plus($this->every),
             $first !== null => null,
             default => $this->multipleAfter(
-                BigDecimal::max($passed, $counted?->plus($this->every->multipliedBy($this->rule->early)) ?? $passed),
+                BigDecimal::max($passed, $counted?->plus($this->every->multipliedBy($this->rule->leeway->early)) ?? $passed),
                 $this->every,
             ),
         };

@@ -17,47 +17,24 @@ use Core\Meter\MeterUnit;
 final readonly class Rule
 {
     /**
-     * The share of the interval that is early or late without harm, where nobody says otherwise: common practice, no
-     * source.
-     */
-    public const USUAL_WINDOW = '0.10';
-
-    public BigDecimal $early;
-
-    public BigDecimal $late;
-
-    /**
      * @param  list<Interval>  $first  points counted from the machine's beginning
-     * @param  BigDecimal|null  $early  share of the interval before the point within which it may be done
-     * @param  BigDecimal|null  $late  share of the interval after the point within which it is due and not yet past
-     * @param  Interval|null  $book  what the maker's book says, where the keeper's rule differs
      * @param  list<YearWindow>  $windows  parts of the year in each of which it comes once
      * @param  string|null  $condition  what a check must say for it to fall due
      * @param  array<string, Tightening>  $tightenings  by the name of their limit: how the interval came to be shorter
      *     than the rulebook has it
      *
      * @throws NeverDue if the rule never falls due
-     * @throws NoWindow if a window is not from nothing to the whole interval
      */
     public function __construct(
         public Interval $every,
         public array $first = [],
         public Anchor $anchor = Anchor::FromDone,
-        ?BigDecimal $early = null,
-        ?BigDecimal $late = null,
-        public RuleSource $source = RuleSource::Keeper,
-        public ?Interval $book = null,
+        public Leeway $leeway = new Leeway,
+        public Provenance $from = new Provenance,
         public array $windows = [],
         public ?string $condition = null,
         public array $tightenings = [],
     ) {
-        $this->early = $early ?? BigDecimal::of(self::USUAL_WINDOW);
-        $this->late = $late ?? ($early === null ? $this->early : BigDecimal::of(self::USUAL_WINDOW));
-        foreach (['early' => $this->early, 'late' => $this->late] as $which => $share) {
-            if ($share->isNegative() || $share->isGreaterThan(1)) {
-                throw new NoWindow($which);
-            }
-        }
         if (! $this->comesByItself() && $condition === null) {
             throw new NeverDue('A rule needs an interval, a first point, a part of the year or a condition.');
         }
@@ -77,10 +54,8 @@ final readonly class Rule
             $this->every,
             $this->first,
             $anchor,
-            $this->early,
-            $this->late,
-            $this->source,
-            $this->book,
+            $this->leeway,
+            $this->from,
             $this->windows,
             $this->condition,
             $this->tightenings,
@@ -98,10 +73,8 @@ final readonly class Rule
             $every,
             $this->first,
             $this->anchor,
-            $this->early,
-            $this->late,
-            $this->source,
-            $this->book,
+            $this->leeway,
+            $this->from,
             $this->windows,
             $this->condition,
             $tightenings,
@@ -152,7 +125,7 @@ final readonly class Rule
         if ($at === null) {
             return false;
         }
-        $early = $this->early->multipliedBy($from === null ? $at : $at->minus(Day::number($from)));
+        $early = $this->leeway->early->multipliedBy($from === null ? $at : $at->minus(Day::number($from)));
         foreach ($services as $service) {
             if ($service->along($limit)?->plus($early)->isGreaterThanOrEqualTo($at) === true) {
                 return true;
@@ -198,6 +171,6 @@ final readonly class Rule
 
     public function isLooserThanBook(): bool
     {
-        return $this->book !== null && $this->source === RuleSource::Keeper && $this->every->isLooserThan($this->book);
+        return $this->from->book !== null && $this->from->source === RuleSource::Keeper && $this->every->isLooserThan($this->from->book);
     }
 }

@@ -38,7 +38,7 @@ final readonly class SeasonCourse
         $counted = max($begun, $skipped === null ? $begun : Day::number($skipped));
         $previous = null;
         foreach ($this->windowsFrom((int) $since->format('Y') - 1) as [$opening, $closing, $window]) {
-            $early = $this->rule->early->multipliedBy($opening - ($previous ?? $opening - 365));
+            $early = $this->rule->leeway->early->multipliedBy($opening - ($previous ?? $opening - 365));
             $previous = $opening;
             $lead = $done === null && $skipped === null ? BigDecimal::zero() : $early;
             if ($lead->plus($counted)->isLessThan($opening)) {

@@ -236,7 +236,7 @@ final class StandingOf
         $every = $rule->every->hours;
         if ($hours !== null && $every !== null) {
             $runs = $hours->at->minus($hours->since);
-            $most = $runs->isGreaterThan($every) ? $every->multipliedBy($rule->late->plus(1)) : $runs;
+            $most = $runs->isGreaterThan($every) ? $every->multipliedBy($rule->leeway->late->plus(1)) : $runs;
             if ($runs->isGreaterThan($most)) {
                 $remarks[] = sprintf(
                     'Runs for %s h until then, over the %s h allowed.',
@@ -246,7 +246,7 @@ final class StandingOf
             }
         }
         if ($rule->isLooserThanBook()) {
-            $remarks[] = sprintf('Looser than the book, which says every %s.', $rule->book?->inWords());
+            $remarks[] = sprintf('Looser than the book, which says every %s.', $rule->from->book?->inWords());
         }
         if ($rule->anchor === Anchor::Chart && $rule->every->months !== null && $start?->date === null) {
             $remarks[] = 'The chart has no beginning date, so months are counted from the last service.';

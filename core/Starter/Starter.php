@@ -16,6 +16,7 @@ use Core\Machine\Spot;
 use Core\Machine\SpotKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Machine\Whereabouts;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule;
@@ -100,9 +101,8 @@ abstract class Starter
                 SpotKind::Opening,
                 $kind->subject(),
                 "{$name} {$what}",
-                $where,
-                parent: $key,
-                mark: [max(0, min(100, $x + $dx)), max(0, min(100, $y + $dy))],
+                new Whereabouts($where, mark: [max(0, min(100, $x + $dx)), max(0, min(100, $y + $dy))]),
+                $key,
                 role: $role,
             ));
         $drains = (array) $drain;
@@ -114,9 +114,7 @@ abstract class Starter
                     SpotKind::Compartment,
                     $kind->subject(),
                     $name,
-                    $place,
-                    $reach,
-                    mark: [$x, $y],
+                    new Whereabouts($place, $reach, mark: [$x, $y]),
                     compartment: $kind,
                 ),
             ),
@@ -158,7 +156,7 @@ abstract class Starter
         PartKind $kind = PartKind::Other,
     ): StarterSpot {
         return new StarterSpot(
-            new Spot($key, SpotKind::Part, $subject, $name, $place, $reach, parent: $in, mark: [$x, $y]),
+            new Spot($key, SpotKind::Part, $subject, $name, new Whereabouts($place, $reach, mark: [$x, $y]), $in),
             part: $kind,
         );
     }
@@ -185,7 +183,7 @@ abstract class Starter
         int $x,
         int $y,
     ): StarterSpot {
-        return new StarterSpot(new Spot($key, SpotKind::Plain, $subject, $name, $place, mark: [$x, $y]));
+        return new StarterSpot(new Spot($key, SpotKind::Plain, $subject, $name, new Whereabouts($place, mark: [$x, $y])));
     }
 
     /**
@@ -208,7 +206,7 @@ abstract class Starter
         ?string $with = null,
     ): StarterSpot {
         return new StarterSpot(
-            new Spot($key, SpotKind::GreasePoint, Subject::Grease, $name, $place, $reach, mark: [$x, $y]),
+            new Spot($key, SpotKind::GreasePoint, Subject::Grease, $name, new Whereabouts($place, $reach, mark: [$x, $y])),
             new GreasePoint($strokes, $end, $most),
             $every,
             $with,
@@ -224,8 +222,8 @@ abstract class Starter
     final protected function look(string $check, string $at, ?string $place = null, ?array $limits = null): Check
     {
         $known = CheckLibrary::check($check);
-        $place ??= ($known->readsLevel() ? $this->spots()["{$at}_level"] ?? null : null)->spot->place
-            ?? $this->spots()[$at]->spot->place;
+        $place ??= ($known->readsLevel() ? $this->spots()["{$at}_level"] ?? null : null)->spot->at->place
+            ?? $this->spots()[$at]->spot->at->place;
 
         return $known->with(['spot' => $at, 'place' => $place, ...($limits === null ? [] : ['limits' => $limits])]);
     }
@@ -244,7 +242,7 @@ abstract class Starter
                     TaskKind::Lubricate,
                     [$key],
                     new Rule($this->hours($point->everyHours)),
-                    note: $point->spot->reach ?: null,
+                    note: $point->spot->at->reach ?: null,
                     goesWith: self::rowAt($rules, $point->with),
                 );
             }

@@ -12,6 +12,7 @@ use Core\Machine\SpotKind;
 use Core\Machine\Subject;
 use Core\Machine\Task;
 use Core\Machine\TaskKind;
+use Core\Machine\Whereabouts;
 use Core\Schedule\Anchor;
 use Core\Schedule\Rule;
 use Core\Schedule\RulebookLine;
@@ -205,7 +206,7 @@ final class KnownRules
             SpotKind::from($row->kind),
             Subject::from($row->subject),
             $row->name,
-            $row->place,
+            new Whereabouts($row->place),
             compartment: $row->compartment === null ? null : CompartmentKind::from($row->compartment),
             role: $row->role === null ? null : OpeningRole::from($row->role),
         );

@@ -7,6 +7,8 @@ namespace App\Rulebook\Written;
 use Brick\Math\BigDecimal;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\Leeway;
+use Core\Schedule\Provenance;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\RuleSource;
 use Core\Schedule\YearWindow;
@@ -46,10 +48,8 @@ final class WrittenRule
             every: $interval,
             first: $points,
             anchor: $anchor,
-            early: $share,
-            late: $late === $early ? $share : BigDecimal::of($late),
-            source: $source,
-            book: WrittenInterval::toCore($book),
+            leeway: new Leeway($share, $late === $early ? $share : BigDecimal::of($late)),
+            from: new Provenance($source, WrittenInterval::toCore($book)),
             windows: array_map(
                 fn (array $window): YearWindow => YearWindow::between($window['from'], $window['to'], $window['name']),
                 $windows ?? [],

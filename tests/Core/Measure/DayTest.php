@@ -10,6 +10,7 @@ use Core\Measure\Day;
 use Core\Schedule\Anchor;
 use Core\Schedule\DatedCourse;
 use Core\Schedule\Interval;
+use Core\Schedule\Leeway;
 use Core\Schedule\Rule;
 use Core\Schedule\StandingOf;
 use Eris\Generators;
@@ -56,7 +57,7 @@ final class DayTest extends TestCase
             Generators::elements('0', '0.1', '0.25'),
         )
             ->then(function (int $start, int $later, int $months, string $early): void {
-                $rule = new Rule(new Interval(months: $months), [], Anchor::Chart, BigDecimal::of($early));
+                $rule = new Rule(new Interval(months: $months), [], Anchor::Chart, new Leeway(BigDecimal::of($early)));
                 $found = (new DatedCourse($rule))->next(
                     Day::of($start),
                     Day::of($start + $later),

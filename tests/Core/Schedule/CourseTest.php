@@ -8,6 +8,7 @@ use Brick\Math\BigDecimal;
 use Core\Machine\Point;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\Leeway;
 use Core\Schedule\Rule;
 use Core\Schedule\StandingOf;
 use Core\Schedule\StandingWords;
@@ -39,7 +40,7 @@ final class CourseTest extends TestCase
                     Interval::ofHours($every),
                     array_map(Interval::ofHours(...), $firsts),
                     Anchor::Chart,
-                    BigDecimal::of($early),
+                    new Leeway(BigDecimal::of($early)),
                 );
                 $done = BigDecimal::ofUnscaledValue($doneTenths, 1);
                 $reach = fn (int $interval): BigDecimal => $done->plus(BigDecimal::of($early)->multipliedBy($interval));
@@ -98,8 +99,7 @@ final class CourseTest extends TestCase
                         Interval::ofHours($every),
                         [],
                         Anchor::FromDone,
-                        BigDecimal::of($early),
-                        BigDecimal::of($late),
+                        new Leeway(BigDecimal::of($early), BigDecimal::of($late)),
                     ),
                     new Point(BigDecimal::zero()),
                     [],

@@ -13,6 +13,7 @@ use Core\Schedule\Anchor;
 use Core\Schedule\Call;
 use Core\Schedule\Consequence;
 use Core\Schedule\Interval;
+use Core\Schedule\Provenance;
 use Core\Schedule\Rule;
 use Core\Schedule\RuleSource;
 use Core\Schedule\StandingOf;
@@ -164,7 +165,7 @@ final class RuleShapesTest extends TestCase
     {
         $service = new Point(BigDecimal::of(360));
         [$fromDone, $chart] = Consequence::ofBoth(
-            new Rule(Interval::ofHours(400), source: RuleSource::Book),
+            new Rule(Interval::ofHours(400), from: new Provenance(RuleSource::Book)),
             new Point(BigDecimal::zero()),
             [$service],
             $service,
@@ -177,7 +178,7 @@ final class RuleShapesTest extends TestCase
 
     public function test_where_the_date_comes_first_the_hours_are_told_beside_it(): void
     {
-        $rule = new Rule(new Interval(BigDecimal::of(200), months: 12), book: Interval::ofHours(250));
+        $rule = new Rule(new Interval(BigDecimal::of(200), months: 12), from: new Provenance(book: Interval::ofHours(250)));
         $told = fn (int $hours): string => Consequence::ofBoth(
             $rule,
             null,
@@ -322,7 +323,7 @@ final class RuleShapesTest extends TestCase
         if ($rule->anchor !== Anchor::Chart || $rule->every->length($limit) === null) {
             return;
         }
-        $early = $rule->every->length($limit)->multipliedBy($rule->early)->toFloat();
+        $early = $rule->every->length($limit)->multipliedBy($rule->leeway->early)->toFloat();
         foreach (ColumnChart::points($rule, BigDecimal::zero(), BigDecimal::of(sprintf('%.3F', max($asked))), $limit) as $point) {
             $behindLate = array_filter(
                 $done,

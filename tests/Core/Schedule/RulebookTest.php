@@ -16,6 +16,8 @@ use Core\Machine\TaskKind;
 use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\Leeway;
+use Core\Schedule\Provenance;
 use Core\Schedule\Rule;
 use Core\Schedule\Rulebook;
 use Core\Schedule\RulebookLine;
@@ -311,10 +313,10 @@ final class RulebookTest extends TestCase
             sprintf('%02d-%02d', mt_rand(1, 12), mt_rand(1, 28)),
         );
 
-        return new Rule($interval(), mt_rand(0, 2) === 0 ? [$interval()] : [], Anchor::cases()[mt_rand(0, 1)], BigDecimal::ofUnscaledValue(mt_rand(0, 100), 2), BigDecimal::ofUnscaledValue(mt_rand(0, 100), 2),
-            book: mt_rand(0, 3) === 0
+        return new Rule($interval(), mt_rand(0, 2) === 0 ? [$interval()] : [], Anchor::cases()[mt_rand(0, 1)], new Leeway(BigDecimal::ofUnscaledValue(mt_rand(0, 100), 2), BigDecimal::ofUnscaledValue(mt_rand(0, 100), 2)),
+            from: new Provenance(book: mt_rand(0, 3) === 0
                 ? $interval()
-                : null, windows
+                : null), windows
                 : mt_rand(0, 3) === 0
                 ? [$window()]
                 : [], condition

@@ -10,6 +10,8 @@ use Core\Measure\Day;
 use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Interval;
+use Core\Schedule\Leeway;
+use Core\Schedule\Provenance;
 use Core\Schedule\Rule;
 use Core\Schedule\RuleSource;
 use Core\Schedule\Severity;
@@ -300,8 +302,7 @@ final class StandingTest extends TestCase
     {
         $rule = fn (int $own): Rule => new Rule(
             Interval::ofHours($own),
-            source: RuleSource::Keeper,
-            book: Interval::ofHours(100),
+            from: new Provenance(book: Interval::ofHours(100)),
         );
 
         self::assertStringContainsString(
@@ -309,7 +310,7 @@ final class StandingTest extends TestCase
             implode(StandingOf::rule($rule(150), self::at('0'), [], self::at('1'))->notes),
         );
         self::assertSame([], StandingOf::rule($rule(50), self::at('0'), [], self::at('1'))->notes);
-        $notKeepers = new Rule(Interval::ofHours(150), source: RuleSource::Book, book: Interval::ofHours(100));
+        $notKeepers = new Rule(Interval::ofHours(150), from: new Provenance(RuleSource::Book, Interval::ofHours(100)));
         self::assertSame([], StandingOf::rule($notKeepers, self::at('0'), [], self::at('1'))->notes, 'the keeper has loosened nothing');
         self::assertFalse((new Interval(months: 6))->isLooserThan(new Interval(months: 6)));
         self::assertTrue((new Interval(months: 7))->isLooserThan(new Interval(months: 6)));
@@ -338,7 +339,7 @@ final class StandingTest extends TestCase
 
     public function test_an_oil_that_would_run_too_long_is_told(): void
     {
-        $rule = new Rule(Interval::ofHours(400), [], Anchor::Chart, BigDecimal::of('0.2'));
+        $rule = new Rule(Interval::ofHours(400), [], Anchor::Chart, new Leeway(BigDecimal::of('0.2')));
         $standing = StandingOf::rule($rule, self::at('0'), [self::at('325')], self::at('330'));
 
         self::assertSame('475', (string) $standing->runsFor());

@@ -86,8 +86,8 @@ final class StarterTest extends TestCase
         foreach ($spots as $key => $starter) {
             self::assertSame($key, $starter->spot->key);
             self::assertMatchesRegularExpression('/^[a-z][a-z0-9_]{1,39}$/', $key);
-            self::assertNotContains('', [$starter->spot->name, $starter->spot->place], $key);
-            self::assertTrue(min($starter->spot->mark) >= 0 && max($starter->spot->mark) <= 100, $key);
+            self::assertNotContains('', [$starter->spot->name, $starter->spot->at->place], $key);
+            self::assertTrue(min($starter->spot->at->mark) >= 0 && max($starter->spot->at->mark) <= 100, $key);
             self::assertTrue(
                 $starter->spot->parent === null || $spots[$starter->spot->parent]->spot->kind === SpotKind::Compartment,
                 $key,
