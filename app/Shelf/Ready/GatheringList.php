@@ -80,7 +80,7 @@ final class GatheringList extends Model
         $rules = $spots = [];
         foreach ($works as $work) {
             if ($work->due === null) {
-                $spots[] = $work->spots[0];
+                $spots[] = $work->task->spots[0];
             } else {
                 $rules[$work->due->ruleId] = $work->due->cycle;
             }
@@ -102,7 +102,7 @@ final class GatheringList extends Model
                 $all->ofRules(array_keys($cycles)),
             ),
             ...array_map(
-                fn (ReadyWork $work): ReadyWork => $work->done($this->isReplaced($work->spots[0])),
+                fn (ReadyWork $work): ReadyWork => $work->done($this->isReplaced($work->task->spots[0])),
                 $all->ofSpots($this->works['spots']),
             ),
         ];

@@ -91,7 +91,7 @@ final class ReadyNeeds
      */
     private function taken(array $works): array
     {
-        $spots = self::spots(array_merge(...array_map(fn (ReadyWork $work): array => $work->spots, $works)));
+        $spots = self::spots(array_merge(...array_map(fn (ReadyWork $work): array => $work->task->spots, $works)));
         $places = new TaskPlaces($spots, Fitted::reusedAt($spots->modelKeys()));
         $compartments = $spots->where('kind', SpotKind::Compartment)->modelKeys();
         $this->lastPoured = DB::table('moves')->whereIn(
@@ -115,7 +115,7 @@ final class ReadyNeeds
                 'day' => min(array_map(fn (ReadyWork $work): ?int => $work->day, $together)),
                 'places' => $places,
                 'taken' => Materials::by(...array_map(
-                    fn (ReadyWork $work) => $places->work($work->kind, $work->spots, $work->topUp),
+                    fn (ReadyWork $work) => $places->work($work->task->kind, $work->task->spots, $work->task->topUp),
                     $together,
                 )),
             ];

@@ -13,7 +13,6 @@ final readonly class ReadyWork
 {
     /**
      * @param  DueTask|null  $due  of a task: when it falls due
-     * @param  list<int>  $spots  where it is done
      * @param  bool  $isDone  since somebody began to get ready for it
      * @param  int  $visit  what is done to a machine on one visit is done together
      * @param  int|null  $day  since 1970, on which it will be done; null where that does not matter
@@ -21,11 +20,8 @@ final readonly class ReadyWork
     public function __construct(
         public int $machineId,
         public string $machine,
-        public string $name,
-        public TaskKind $kind,
-        public array $spots,
+        public ReadyTask $task,
         public ?DueTask $due = null,
-        public ?string $topUp = null,
         public bool $isDone = false,
         public int $visit = 0,
         public ?int $day = null,
@@ -44,7 +40,7 @@ final readonly class ReadyWork
 
     public function takesAnything(): bool
     {
-        return ! $this->isDone && ($this->kind === TaskKind::Replace || $this->kind === TaskKind::Clean);
+        return ! $this->isDone && ($this->task->kind === TaskKind::Replace || $this->task->kind === TaskKind::Clean);
     }
 
     /** @return array<string, mixed> as the contract's `ReadyWork` */
@@ -52,11 +48,11 @@ final readonly class ReadyWork
     {
         return [
             'rule_id' => $this->due?->ruleId,
-            'spot_id' => $this->due === null ? $this->spots[0] : null,
+            'spot_id' => $this->due === null ? $this->task->spots[0] : null,
             'machine_id' => $this->machineId,
             'machine' => $this->machine,
-            'name' => $this->name,
-            'kind' => $this->kind->value,
+            'name' => $this->task->name,
+            'kind' => $this->task->kind->value,
             'state' => $this->due?->state->value,
             'day' => Notation::day($this->due?->day()),
             'is_done' => $this->isDone,

@@ -68,9 +68,7 @@ final readonly class ReadyWorks
             ->map(fn (\stdClass $spot): ReadyWork => new ReadyWork(
                 (int) $spot->machine_id,
                 $spot->machine,
-                $spot->name,
-                TaskKind::Replace,
-                [(int) $spot->id],
+                new ReadyTask($spot->name, TaskKind::Replace, [(int) $spot->id]),
             ))->all());
     }
 
@@ -98,11 +96,8 @@ final readonly class ReadyWorks
                 $works[] = new ReadyWork(
                     $task->machineId,
                     $machines[$task->machineId],
-                    $rule->name,
-                    TaskKind::from($rule->kind),
-                    $spots[$rule->task_id] ?? [],
+                    new ReadyTask($rule->name, TaskKind::from($rule->kind), $spots[$rule->task_id] ?? [], $rule->top_up),
                     $task,
-                    $rule->top_up,
                 );
             }
         }
