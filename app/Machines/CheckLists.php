@@ -68,7 +68,7 @@ final class CheckLists
         $checks = [];
         foreach ([...$this->begun($machine->class)->checks, ...$this->of($machine)->checks] as $check) {
             if ($check->readsLevel()) {
-                $checks[$check->spot][] = $check->key;
+                $checks[$check->manner->spot][] = $check->key;
             }
         }
 
@@ -79,7 +79,7 @@ final class CheckLists
     public function levelCheck(Machine $machine, string $spot): ?Check
     {
         foreach ($this->of($machine)->checks as $check) {
-            if ($check->spot === $spot && $check->readsLevel()) {
+            if ($check->manner->spot === $spot && $check->readsLevel()) {
                 return $check;
             }
         }

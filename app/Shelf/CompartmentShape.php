@@ -75,7 +75,7 @@ final readonly class CompartmentShape
     private function protocol(Machine $machine, Spot $compartment): ?string
     {
         foreach ($this->checkLists->of($machine)->checks as $check) {
-            if ($check->spot === $compartment->key && $check->readsLevel()) {
+            if ($check->manner->spot === $compartment->key && $check->readsLevel()) {
                 return self::told($check);
             }
         }
@@ -85,8 +85,8 @@ final readonly class CompartmentShape
 
     private static function told(Check $check): string
     {
-        $method = LevelMethod::tryFrom($check->limits['method'] ?? '');
-        $protocol = Level::protocol(new Fields($check->limits), $method ?? LevelMethod::Stick)->inWords();
+        $method = LevelMethod::tryFrom($check->measuring->limits['method'] ?? '');
+        $protocol = Level::protocol(new Fields($check->measuring->limits), $method ?? LevelMethod::Stick)->inWords();
 
         return $method === null ? $protocol : "by {$method->word()}, {$protocol}";
     }

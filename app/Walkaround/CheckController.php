@@ -63,7 +63,7 @@ final readonly class CheckController
             $asked = $this->checkLists->find($machine, $check);
             $this->refuseUnusable($asked, $changed);
             if ($asked !== null) {
-                $this->giveSpot($machine, $asked->spot, $changed->class !== null);
+                $this->giveSpot($machine, $asked->manner->spot, $changed->class !== null);
             }
         });
 
@@ -145,10 +145,10 @@ final readonly class CheckController
             return;
         }
         try {
-            $check->measurement?->instrument()
+            $check->measuring->by?->instrument()
                 ->judge(
                     new Fields([]),
-                    new Fields($check->limits, 'values.limits.'),
+                    new Fields($check->measuring->limits, 'values.limits.'),
                     new Occasion($this->yard->today(), $this->yard->coldestNight()),
                 );
         } catch (BadInput $refused) {

@@ -18,33 +18,33 @@ final class CheckShape
     /** @return array<string, mixed> */
     public static function of(Check $check): array
     {
-        $instrument = $check->measurement?->instrument();
+        $instrument = $check->measuring->by?->instrument();
 
         return [
             'key' => $check->key,
-            'spot' => $check->spot,
+            'spot' => $check->manner->spot,
             'title' => $check->title,
-            'place' => $check->place,
-            'how' => $check->how,
-            'fine' => $check->fine,
+            'place' => $check->manner->place,
+            'how' => $check->manner->how,
+            'fine' => $check->manner->fine,
             'caution' => $check->caution(),
-            'rounds' => array_column($check->rounds, 'value'),
+            'rounds' => array_column($check->turn->rounds, 'value'),
             'degrees' => array_map(
                 fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value],
                 $check->degrees(),
             ),
-            'measurement' => $check->measurement?->value,
-            'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->limits), $check->asks()),
+            'measurement' => $check->measuring->by?->value,
+            'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->measuring->limits), $check->asks()),
             'limit_asks' => array_map(
-                fn (Ask $ask): array => self::ask($ask, $check->limits),
+                fn (Ask $ask): array => self::ask($ask, $check->measuring->limits),
                 $instrument?->limits() ?? [],
             ),
-            'limits' => (object) $check->limits,
-            'limit_source' => $check->limitSource->value,
-            'window' => $check->window === null
+            'limits' => (object) $check->measuring->limits,
+            'limit_source' => $check->measuring->source->value,
+            'window' => $check->turn->window === null
                 ? null
-                : ['from' => $check->window->from(), 'to' => $check->window->to()],
-            'after' => $check->after,
+                : ['from' => $check->turn->window->from(), 'to' => $check->turn->window->to()],
+            'after' => $check->turn->after,
             'can_stand_down' => $check->canStandDown(),
             'quick' => QuickLimitShape::of($check),
         ];

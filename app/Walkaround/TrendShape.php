@@ -239,13 +239,13 @@ final class TrendShape
             return null;
         }
         $check = collect($this->list->checks)->first(
-            fn (Check $check): bool => $check->spot === $spot->key && $check->measurement === Measurement::Level,
+            fn (Check $check): bool => $check->manner->spot === $spot->key && $check->measuring->by === Measurement::Level,
         );
         $consumption = Consumption::of(
             array_values(array_map(fn (array $topUp): array => [$topUp['hours'], $topUp['amount']], $counted)),
             $from,
             $to,
-            self::volume($check->limits['most_per_100h'] ?? null),
+            self::volume($check->measuring->limits['most_per_100h'] ?? null),
             Quantity::of(0, $counted[0]['amount']->unit),
         );
 

@@ -216,7 +216,7 @@ final readonly class WalkController
                 'usable' => $judged->isUsable(),
                 'why' => $judged->why,
                 'do' => $judged->do,
-                'limit' => $measured->limits === [] ? '' : $measured->limitSource->inWords(),
+                'limit' => $measured->measuring->limits === [] ? '' : $measured->measuring->source->inWords(),
                 'sources' => $judged->sources,
                 'asks' => $this->asksOf($machine, $measured, $given['values']),
             ],
@@ -232,7 +232,7 @@ final readonly class WalkController
     private function asksOf(Machine $machine, Check $check, array $values): array
     {
         $topUp = (string) ($values['topped_up'] ?? '');
-        $spot = $topUp === '' ? null : $machine->spots->firstWhere('key', $check->spot);
+        $spot = $topUp === '' ? null : $machine->spots->firstWhere('key', $check->manner->spot);
 
         return $spot === null ? [] : $this->writeTold->questions($machine, Poured::asLevelWasRead($spot, $check, $topUp));
     }

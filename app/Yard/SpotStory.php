@@ -60,7 +60,7 @@ final class SpotStory
             'point' => array_column($grease, null, 'id')[$spot->id] ?? null,
             'checks' => array_values(array_map(
                 CheckShape::of(...),
-                array_filter($list->checks, fn (Check $check): bool => $check->spot === $spot->key),
+                array_filter($list->checks, fn (Check $check): bool => $check->manner->spot === $spot->key),
             )),
             'findings' => array_map(
                 fn (FindingThread $finding): array => $finding->toRecord($reckoning->yard),

@@ -36,37 +36,18 @@ final readonly class Check
 
     /**
      * @param  string  $key  names it on every list, and its findings with it
-     * @param  string  $place  where on this machine
-     * @param  string  $how  it is looked at or measured
-     * @param  string  $fine  what is fine
-     * @param  list<RoundKind>  $rounds  the smallest rounds it belongs to
      * @param  list<Degree>  $degrees  the ways in which it is not fine; the usual ones where it has none of its own
-     * @param  array<string, string>  $limits  of its measurement, as typed
-     * @param  YearWindow|null  $window  the part of the year in which it is looked at
-     * @param  string|null  $after  the key of the check that must be found not fine before this one is asked
-     * @param  string  $spot  the key of the spot that it looks at
-     * @param  bool  $seesLevel  whether a look tells how high a fluid stands
      * @param  list<Caution>  $cautions
-     * @param  string  $putBack  what measuring it undoes, and does up again
      * @param  string  $ownCaution  the keeper's own words, which stand for the usual ones
      */
     public function __construct(
         public string $key,
         public string $title,
-        public string $place = '',
-        public string $how = '',
-        public string $fine = '',
-        public array $rounds = [RoundKind::Daily],
+        public Manner $manner = new Manner,
+        public Turn $turn = new Turn,
         public array $degrees = [],
-        public ?Measurement $measurement = null,
-        public array $limits = [],
-        public LimitSource $limitSource = LimitSource::CommonPractice,
-        public ?YearWindow $window = null,
-        public ?string $after = null,
+        public Measuring $measuring = new Measuring,
         public array $cautions = [],
-        public string $spot = '',
-        public bool $seesLevel = false,
-        public string $putBack = '',
         private string $ownCaution = '',
     ) {
     }
@@ -81,9 +62,8 @@ final readonly class Check
     /** Whether it tells how high a fluid stands. */
     public function readsLevel(): bool
     {
-        return $this->seesLevel
-            || $this->measurement === Measurement::Level
-            || $this->measurement === Measurement::CellWater;
+        return $this->manner->seesLevel
+            || in_array($this->measuring->by, [Measurement::Level, Measurement::CellWater], true);
     }
 
     /**
@@ -92,12 +72,8 @@ final readonly class Check
      */
     public function isAsked(RoundKind $round, \DateTimeImmutable $day): bool
     {
-        if ($round === RoundKind::Daily && isset($this->limits['latest_minutes'])) {
-            return false;
-        }
-        $belongs = array_filter($this->rounds, fn (RoundKind $own): bool => $round->contains($own));
-
-        return $belongs !== [] && ($this->window === null || $this->window->holds($day));
+        return ($round !== RoundKind::Daily || ! isset($this->measuring->limits['latest_minutes']))
+            && $this->turn->isOf($round, $day);
     }
 
     /** @return non-empty-list<Degree> */
@@ -109,15 +85,15 @@ final readonly class Check
     /** Whether what is found here may keep people off the machine. */
     public function canStandDown(): bool
     {
-        return $this->measurement !== null || in_array(Verdict::StandDown, array_column($this->degrees(), 'verdict'), true);
+        return $this->measuring->by !== null || in_array(Verdict::StandDown, array_column($this->degrees(), 'verdict'), true);
     }
 
     /** @return list<Ask> what is entered for its measurement, and what must be ticked as put back after it */
     public function asks(): array
     {
-        $asks = $this->measurement?->instrument()->asks($this->limits) ?? [];
+        $asks = $this->measuring->by?->instrument()->asks($this->measuring->limits) ?? [];
 
-        return $this->putBack === '' ? $asks : [...$asks, Ask::tick(self::PUT_BACK, $this->putBack)];
+        return $this->measuring->putBack === '' ? $asks : [...$asks, Ask::tick(self::PUT_BACK, $this->measuring->putBack)];
     }
 
     /**
@@ -128,10 +104,10 @@ final readonly class Check
      */
     public function leftUndone(array $entered): array
     {
-        return $this->putBack === ''
+        return $this->measuring->putBack === ''
             || ($entered[self::PUT_BACK] ?? false) === true
             ? []
-            : [self::PUT_BACK => ["Before anything else: {$this->putBack}. Tick it when that is done."]];
+            : [self::PUT_BACK => ["Before anything else: {$this->measuring->putBack}. Tick it when that is done."]];
     }
 
     /**
@@ -143,21 +119,21 @@ final readonly class Check
      */
     public function judge(array $entered, Occasion $occasion): Judged
     {
-        if ($this->measurement === null) {
+        if ($this->measuring->by === null) {
             throw new BadInput(['values' => ["{$this->title} is looked at, not measured."]]);
         }
 
-        return $this->measurement->instrument()
-            ->judge(new Fields($entered), new Fields($this->limits, 'limits.'), $occasion);
+        return $this->measuring->by->instrument()
+            ->judge(new Fields($entered), new Fields($this->measuring->limits, 'limits.'), $occasion);
     }
 
     /** Its limit made ready for where nobody can ask; null where it takes more than adding and comparing. */
     public function quickLimit(): ?QuickLimit
     {
-        $instrument = $this->measurement?->instrument();
+        $instrument = $this->measuring->by?->instrument();
         try {
             return $instrument instanceof JudgedQuickly
-                ? $instrument->quickLimit(new Fields($this->limits, 'limits.'))
+                ? $instrument->quickLimit(new Fields($this->measuring->limits, 'limits.'))
                 : null;
         } catch (BadInput) {
             return null;
@@ -170,20 +146,26 @@ final readonly class Check
         return new self(
             $this->key,
             $values['title'] ?? $this->title,
-            $values['place'] ?? $this->place,
-            $values['how'] ?? $this->how,
-            $values['fine'] ?? $this->fine,
-            $values['rounds'] ?? $this->rounds,
+            new Manner(
+                $values['how'] ?? $this->manner->how,
+                $values['fine'] ?? $this->manner->fine,
+                $values['place'] ?? $this->manner->place,
+                $values['spot'] ?? $this->manner->spot,
+                $this->manner->seesLevel,
+            ),
+            new Turn(
+                $values['rounds'] ?? $this->turn->rounds,
+                array_key_exists('window', $values) ? $values['window'] : $this->turn->window,
+                array_key_exists('after', $values) ? $values['after'] : $this->turn->after,
+            ),
             $values['degrees'] ?? $this->degrees,
-            array_key_exists('measurement', $values) ? $values['measurement'] : $this->measurement,
-            $values['limits'] ?? $this->limits,
-            $values['limitSource'] ?? $this->limitSource,
-            array_key_exists('window', $values) ? $values['window'] : $this->window,
-            array_key_exists('after', $values) ? $values['after'] : $this->after,
+            new Measuring(
+                array_key_exists('measurement', $values) ? $values['measurement'] : $this->measuring->by,
+                $values['limits'] ?? $this->measuring->limits,
+                $values['limitSource'] ?? $this->measuring->source,
+                $this->measuring->putBack,
+            ),
             isset($values['caution']) ? [] : $this->cautions,
-            $values['spot'] ?? $this->spot,
-            $this->seesLevel,
-            $this->putBack,
             $values['caution'] ?? $this->ownCaution,
         );
     }

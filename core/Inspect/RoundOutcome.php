@@ -42,6 +42,6 @@ final readonly class RoundOutcome
      */
     private static function isReached(Check $check, array $told): bool
     {
-        return $check->after === null || ($told[$check->after] ?? Verdict::Fit) !== Verdict::Fit;
+        return $check->turn->after === null || ($told[$check->turn->after] ?? Verdict::Fit) !== Verdict::Fit;
     }
 }

@@ -90,7 +90,7 @@ final class DemoWalks
                 $machine,
                 $own,
                 $checks->filter(
-                    fn (Check $check): bool => $check->rounds === [RoundKind::Weekly] && $check->measurement === null,
+                    fn (Check $check): bool => $check->turn->rounds === [RoundKind::Weekly] && $check->measuring->by === null,
                 ),
             );
             $this->mornings(
@@ -282,7 +282,7 @@ final class DemoWalks
         foreach ($checks->values() as $step => $check) {
             $book->act(
                 $entry,
-                $spots->firstOrFail('key', $check->spot),
+                $spots->firstOrFail('key', $check->manner->spot),
                 ActKind::Looked,
                 $check->title,
                 new \DateTimeImmutable('@'.($began + 4 * $step)),

@@ -257,6 +257,21 @@ final class ArchitectureTest extends TestCase
         self::assertSame([], $others);
     }
 
+    /** More are values with names. The rooms of the bench's plans are opened anew. */
+    public function test_nothing_is_made_of_more_than_eight_things(): void
+    {
+        $wide = [];
+        foreach ([...self::files('core', 'php'), ...self::files('app', 'php')] as $file) {
+            $code = (string) file_get_contents($file);
+            preg_match('/function __construct\((.*?)\)\s*\{/s', $code, $constructor);
+            if (substr_count((string) preg_replace('/\([^)]*\)|\[[^\]]*\]/', '', $constructor[1] ?? ''), '$') > 8 && ! str_contains($file, '/core/Procedure/')) {
+                $wide[] = $file;
+            }
+        }
+
+        self::assertSame([], $wide);
+    }
+
     public function test_every_rule_of_the_trade_names_the_class_that_holds_it(): void
     {
         $page = (string) file_get_contents(dirname(__DIR__, 2).'/docs/rules.md');

@@ -92,7 +92,7 @@ final class MachineAtTheBench
                     $wanted->kind,
                     $this->at($spot, $wanted),
                     $wanted->kind === TaskKind::Inspect || $wanted->kind === TaskKind::Adjust ? $check?->title : null,
-                    $check === null || $check->putBack === '' ? [] : [$check->putBack],
+                    $check === null || $check->measuring->putBack === '' ? [] : [$check->measuring->putBack],
                 );
             }
         }
@@ -241,12 +241,12 @@ final class MachineAtTheBench
     private function protocol(Spot $compartment): array
     {
         $check = $this->checkLists->levelCheck($this->machine, $compartment->key);
-        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::usualAt(
+        $method = LevelMethod::tryFrom($check->measuring->limits['method'] ?? '') ?? LevelMethod::usualAt(
             $compartment->subject,
             $this->spots->where('parent_id', $compartment->id)->contains('role', OpeningRole::Level),
         );
 
-        return [$method, $check === null ? null : Level::protocol(new Fields($check->limits), $method)];
+        return [$method, $check === null ? null : Level::protocol(new Fields($check->measuring->limits), $method)];
     }
 
     private function isFilterChangedIn(Spot $compartment): bool

@@ -140,8 +140,8 @@ final readonly class FluidIn
             return null;
         }
         $check = $this->checkLists->levelCheck($job->machine, $spot->key);
-        $method = LevelMethod::tryFrom($check->limits['method'] ?? '') ?? LevelMethod::Stick;
-        $protocol = $check === null ? new LevelProtocol : Level::protocol(new Fields($check->limits), $method);
+        $method = LevelMethod::tryFrom($check->measuring->limits['method'] ?? '') ?? LevelMethod::Stick;
+        $protocol = $check === null ? new LevelProtocol : Level::protocol(new Fields($check->measuring->limits), $method);
         $part = (int) ($told->said['level'] ?? 0);
         $mark = LevelMark::at(BigRational::nd($part, LevelTable::PARTS));
         $answers = $told->said['answers'] ?? [];

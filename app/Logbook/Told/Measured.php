@@ -40,7 +40,7 @@ final readonly class Measured extends Told
             $check->key,
             $check->judge($typed, $occasion),
             $typed,
-            $check->limits === [] ? null : $check->limitSource,
+            $check->measuring->limits === [] ? null : $check->measuring->source,
             $telling,
         );
     }

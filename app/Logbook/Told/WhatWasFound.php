@@ -23,7 +23,7 @@ final readonly class WhatWasFound
         $asked = $this->checkLists->find($machine, $check);
         $spot = $asked === null
             ? null
-            : Spot::query()->where(['machine_id' => $machine->id, 'key' => $asked->spot])->first();
+            : Spot::query()->where(['machine_id' => $machine->id, 'key' => $asked->manner->spot])->first();
         if ($asked !== null && $spot !== null) {
             return [$spot, $asked->title];
         }

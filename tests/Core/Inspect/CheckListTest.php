@@ -11,8 +11,10 @@ use Core\Inspect\CheckChange;
 use Core\Inspect\CheckList;
 use Core\Inspect\LimitSource;
 use Core\Inspect\Measurement;
+use Core\Inspect\Measuring;
 use Core\Inspect\Occasion;
 use Core\Inspect\RoundKind;
+use Core\Inspect\Turn;
 use Core\Machine\MachineClass;
 use Core\Machine\Verdict;
 use Core\Measure\Quantity;
@@ -37,7 +39,7 @@ final class CheckListTest extends TestCase
             foreach ($sheet->checks as $check) {
                 self::assertNotContains(
                     '',
-                    [$check->title, $check->place, $check->how, $check->fine],
+                    [$check->title, $check->manner->place, $check->manner->how, $check->manner->fine],
                     "{$class->value} {$check->key}",
                 );
             }
@@ -49,10 +51,10 @@ final class CheckListTest extends TestCase
         foreach (MachineClass::cases() as $class) {
             foreach (Starters::for($class)->checkList()->checks as $check) {
                 try {
-                    $check->measurement?->instrument()
+                    $check->measuring->by?->instrument()
                         ->judge(
                             new Fields([]),
-                            new Fields($check->limits, 'limits.'),
+                            new Fields($check->measuring->limits, 'limits.'),
                             new Occasion(new \DateTimeImmutable, Quantity::parse('-10 °C')),
                         );
                 } catch (BadInput $refused) {
@@ -62,7 +64,7 @@ final class CheckListTest extends TestCase
                         "{$class->value} {$check->key}",
                     );
                 }
-                self::assertSame(LimitSource::CommonPractice, $check->limitSource);
+                self::assertSame(LimitSource::CommonPractice, $check->measuring->source);
             }
         }
     }
@@ -89,7 +91,7 @@ final class CheckListTest extends TestCase
             [new CheckChange('belt', ['limits' => ['deflection' => '10 mm', 'force' => '98 N']])],
             LimitSource::MachineClass,
         );
-        self::assertSame(LimitSource::MachineClass, $sheet->find('belt')?->limitSource);
+        self::assertSame(LimitSource::MachineClass, $sheet->find('belt')?->measuring->source);
 
         $own = $sheet->changed(
             [
@@ -100,10 +102,10 @@ final class CheckListTest extends TestCase
         );
         self::assertSame(
             [LimitSource::Machine, '9 mm'],
-            [$own->find('belt')?->limitSource, $own->find('belt')->limits['deflection']],
+            [$own->find('belt')?->measuring->source, $own->find('belt')->measuring->limits['deflection']],
         );
-        self::assertSame('Under the loader valve', $own->find('leaks')?->place);
-        self::assertSame(LimitSource::CommonPractice, $own->find('tyre_pressure')?->limitSource);
+        self::assertSame('Under the loader valve', $own->find('leaks')?->manner->place);
+        self::assertSame(LimitSource::CommonPractice, $own->find('tyre_pressure')?->measuring->source);
     }
 
     public function test_checks_are_added_dropped_and_moved(): void
@@ -135,11 +137,8 @@ final class CheckListTest extends TestCase
 
     public function test_a_check_for_the_cold_months_is_asked_for_in_them_alone(): void
     {
-        $check = new Check(
-            'frost',
-            'Frost',
-            rounds: [RoundKind::Weekly],
-            window: YearWindow::between('10-01', '03-31'),
+        $check = new Check('frost', 'Frost',
+            turn: new Turn(rounds: [RoundKind::Weekly], window: YearWindow::between('10-01', '03-31')),
         );
 
         self::assertTrue($check->isAsked(RoundKind::Weekly, new \DateTimeImmutable('2026-12-24')));
@@ -155,11 +154,8 @@ final class CheckListTest extends TestCase
     public function test_what_is_read_only_within_minutes_of_a_run_is_not_asked_in_the_morning(): void
     {
         $day = new \DateTimeImmutable('2026-05-14');
-        $stick = new Check(
-            'engine_oil',
-            'Engine oil',
-            measurement: Measurement::Level,
-            limits: ['engine' => 'off', 'wait_minutes' => '2', 'latest_minutes' => '5'],
+        $stick = new Check('engine_oil', 'Engine oil',
+            measuring: new Measuring(Measurement::Level, ['engine' => 'off', 'wait_minutes' => '2', 'latest_minutes' => '5']),
         );
 
         self::assertFalse($stick->isAsked(RoundKind::Daily, $day));

@@ -7,6 +7,7 @@ namespace Tests\Core\Inspect;
 use Core\Inspect\Check;
 use Core\Inspect\Degree;
 use Core\Inspect\RoundOutcome;
+use Core\Inspect\Turn;
 use Core\Machine\MachineClass;
 use Core\Machine\Verdict;
 use Core\Starter\Starters;
@@ -26,7 +27,7 @@ final class RoundOutcomeTest extends TestCase
         $outcome = RoundOutcome::of([
             new Check('brakes', 'Brakes'),
             new Check('paint', 'Paint', degrees: [new Degree('Scratched', Verdict::Watch)]),
-            new Check('shims', 'Shims', after: 'brakes'),
+            new Check('shims', 'Shims', turn: new Turn(after: 'brakes')),
         ], $told);
 
         self::assertSame([$verdict, $notJudged], [$outcome->verdict, $outcome->notJudged]);
@@ -65,7 +66,7 @@ final class RoundOutcomeTest extends TestCase
             self::assertSame(Verdict::Fit, RoundOutcome::of($checks, $all)->verdict, $class->value);
             foreach ($checks as $check) {
                 $outcome = RoundOutcome::of($checks, array_diff_key($all, [$check->key => true]));
-                $decides = $check->canStandDown() && $check->after === null;
+                $decides = $check->canStandDown() && $check->turn->after === null;
                 self::assertSame($decides ? [null, [$check->title]] : [Verdict::Fit, []], [$outcome->verdict, $outcome->notJudged], "{$class->value} {$check->key}");
             }
         }

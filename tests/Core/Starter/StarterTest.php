@@ -35,7 +35,7 @@ final class StarterTest extends TestCase
         $starter = Starters::for($class);
         $spots = $starter->spots();
         foreach ($starter->checkList()->checks as $check) {
-            self::assertArrayHasKey($check->spot, $spots, $check->key);
+            self::assertArrayHasKey($check->manner->spot, $spots, $check->key);
         }
         self::assertGreaterThan(1, count($starter->rulebooks()), 'keepers differ');
         foreach ($starter->rulebooks() as $rulebook) {
@@ -50,7 +50,7 @@ final class StarterTest extends TestCase
                 self::assertTrue($rule->spots !== [] || $rule->kind === TaskKind::Lubricate, $rule->task);
                 self::assertTrue(
                     $rule->check === null
-                        || in_array($starter->checkList()->find($rule->check)?->spot, $rule->spots, true),
+                        || in_array($starter->checkList()->find($rule->check)?->manner->spot, $rule->spots, true),
                     "{$rule->task} by {$rule->check}",
                 );
                 self::assertNotSame('', $rule->rule->inWords(), $rule->task);
@@ -183,7 +183,7 @@ final class StarterTest extends TestCase
             self::assertContains('blades', $spots($mower));
         }
         foreach (MachineClass::cases() as $class) {
-            $pressure = Starters::for($class)->checkList()->find('tyre_pressure')?->limits;
+            $pressure = Starters::for($class)->checkList()->find('tyre_pressure')?->measuring->limits;
             self::assertTrue($pressure === null || $pressure['front'] !== $pressure['rear'], $class->value);
         }
     }
