@@ -278,6 +278,7 @@ final class BenchTest extends BrowserTestCase
             $other->signIn('rosa', 'coldbrook-rosa');
             $other->moveClock(600);
             $does($other);
+            $other->untilAllIsSent();
         } finally {
             $other->quit();
         }

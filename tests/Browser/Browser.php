@@ -74,7 +74,7 @@ final class Browser
     /** It is later from here on, for this browser and for whatever it asks of the server: nobody waits for a timer. */
     public function moveClock(int $seconds): void
     {
-        $this->until($this->allIsSent(...), 'all that was written down to be sent');
+        $this->untilAllIsSent();
         if ($this->clockMoved === 0) {
             $moved = 'const real = Date.now; Date.now = () => real() + 1000 * Number((/clock_moved_seconds=(\d+)/.exec(document.cookie) ?? [0, 0])[1]);';
             $this->onEveryPage($moved);
@@ -86,6 +86,12 @@ final class Browser
             'value' => (string) $this->clockMoved,
             'url' => $this->address,
         ]);
+    }
+
+    /** Until nothing that was written down waits on this device: what another device shows next is not before it. */
+    public function untilAllIsSent(): void
+    {
+        $this->until($this->allIsSent(...), 'all that was written down to be sent');
     }
 
     private function allIsSent(): bool
