@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Bench\Plan\ChosenWorks;
-use App\Bench\Plan\NeverGreased;
 use App\Bench\Plan\PlanJob;
 use App\Bench\Plan\WantedWork;
 use App\Contract\Device;
 use App\Contract\Refusal;
+use App\Logbook\Acts\Act;
 use App\Machines\Machine;
+use App\Machines\Spot;
 use App\Machines\Yard;
 use App\People\Person;
 use App\Shelf\Ready\ReadyWork;
@@ -18,6 +19,9 @@ use App\Shelf\Ready\ReadyWorks;
 use App\Walkaround\Findings;
 use App\Walkaround\FindingThread;
 use Carbon\CarbonImmutable;
+use Core\Machine\ActKind;
+use Core\Machine\Outcome;
+use Core\Machine\SpotKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -30,7 +34,7 @@ final readonly class JobController
 
     private const LONGEST_NAME = 160;
 
-    public function __construct(private ChosenWorks $chosen, private PlanJob $plan, private JobShape $shape)
+    public function __construct(private ChosenWorks $chosen, private PlanJob $plan)
     {
     }
 
@@ -54,7 +58,7 @@ final readonly class JobController
         return new JsonResponse([
             'works' => array_values(array_map(fn (ReadyWork $work): array => $work->toRecord(), $tasks)),
             'findings' => array_map(fn (FindingThread $thread): array => $thread->toRecord($yard), $findings),
-            'never_greased' => NeverGreased::of($machine),
+            'never_greased' => self::neverGreased($machine),
             'open_job' => Job::query()->open()->where('machine_id', $machine->id)->latest('made_at')->value('id'),
         ]);
     }
@@ -80,12 +84,12 @@ final readonly class JobController
             'made_at' => CarbonImmutable::now(),
         ]);
 
-        return $job->respond($this->shape->of($job), 201);
+        return $job->respond(JobShape::of($job), 201);
     }
 
     public function show(Job $job): JsonResponse
     {
-        return $job->respond($this->shape->of($job));
+        return $job->respond(JobShape::of($job));
     }
 
     /** Something more is to be done, or something less: what was done stays done. */
@@ -103,9 +107,9 @@ final readonly class JobController
                 'raised' => $raised,
                 'plan' => $plan,
             ]);
-        }, $this->shape->of(...));
+        }, JobShape::of(...));
 
-        return $changed->respond($this->shape->of($changed));
+        return $changed->respond(JobShape::of($changed));
     }
 
     /** Nothing was done of it yet. */
@@ -118,6 +122,26 @@ final readonly class JobController
         $job->delete();
 
         return new Response('', 204);
+    }
+
+    /**
+     * The grease points that nobody has ever recorded: behind plates, on pivots, got at while something else is off.
+     *
+     * @return list<array{id: int, name: string, reach: string}>
+     */
+    private static function neverGreased(Machine $machine): array
+    {
+        return array_values($machine->spots()->where(['kind' => SpotKind::GreasePoint, 'retired' => false])
+            ->whereNotIn('id', Act::query()->standing()->select('spot_id')->whereNotNull('spot_id')->where([
+                'kind' => ActKind::Lubricated,
+                'outcome' => Outcome::Done,
+            ]))
+            ->get()
+            ->map(fn (Spot $spot): array => [
+                'id' => $spot->id,
+                'name' => $spot->name,
+                'reach' => $spot->reach !== '' ? $spot->reach : $spot->place,
+            ])->all());
     }
 
     private static function refuseSignedOff(Job $job): void

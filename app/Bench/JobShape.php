@@ -5,18 +5,16 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Logbook\Readings\Reading;
+use App\Logbook\Stock\StockLevels;
+use App\Logbook\Stock\Supply;
 use App\Machines\Meter;
 use Core\Procedure\Step;
 
 /** A job as the contract's `Job`: its plan, what was told of its steps, and what of it the shelf now lacks. */
-final readonly class JobShape
+final class JobShape
 {
-    public function __construct(private LackingParts $lacking)
-    {
-    }
-
     /** @return array<string, mixed> */
-    public function of(Job $job): array
+    public static function of(Job $job): array
     {
         $job->loadMissing('machine', 'person:id,name', 'told.person:id,name', 'signedOff');
 
@@ -28,7 +26,7 @@ final readonly class JobShape
             'minutes' => $job->plan['minutes'],
             'steps' => $job->plan['steps'],
             'told' => $job->told->map(fn (StepTold $told): array => $told->toRecord())->all(),
-            'lacking' => $this->lacking->of($job),
+            'lacking' => self::lacking($job),
             'reset_note' => $job->machine->reset_note,
             'meters' => array_map(fn (Meter $meter): array => [
                 'unit' => $meter->unit->value,
@@ -63,5 +61,31 @@ final readonly class JobShape
                 'by' => $job->signedOff->person?->name,
             ],
         ];
+    }
+
+    /**
+     * Parts and seals of it that the shelf no longer has, since another machine used them up meanwhile.
+     *
+     * @return list<array{step: string, number: string}> of the steps that are not done yet
+     */
+    private static function lacking(Job $job): array
+    {
+        $progress = JobProgress::of($job)->progress;
+        $lacking = [];
+        foreach ($job->plan['steps'] as $step) {
+            $numbers = array_filter([
+                $step['act'] === 'fit' ? $step['part']['number'] ?? '' : '',
+                $step['seal']['number'] ?? '',
+            ]);
+            foreach ($progress->state($step['key'])->isSettled() ? [] : $numbers as $number) {
+                $supply = Supply::ofNumber($number);
+                $levels = $supply === null ? null : StockLevels::of([$supply->id]);
+                if ($supply !== null && $levels?->isKept($supply->id) && ! $levels->supply($supply->id)->left->isPositive()) {
+                    $lacking[] = ['step' => $step['key'], 'number' => $number];
+                }
+            }
+        }
+
+        return $lacking;
     }
 }

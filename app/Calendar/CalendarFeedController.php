@@ -24,9 +24,12 @@ final class CalendarFeedController
         return new JsonResponse(['feeds' => $feeds->map(fn (CalendarFeed $feed): array => $feed->toRecord())->all()]);
     }
 
-    public function store(CalendarFeedRequest $request): JsonResponse
+    public function store(Request $request): JsonResponse
     {
-        $given = $request->validated();
+        $given = $request->validate([
+            'whole_yard' => ['required', 'boolean'],
+            'remind_days' => ['required', 'integer', 'between:0,60'],
+        ]);
         $person = $this->person($request);
         if ($given['whole_yard'] && $person->role !== Role::Keeper) {
             throw Refusal::field(

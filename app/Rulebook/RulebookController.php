@@ -30,9 +30,12 @@ final readonly class RulebookController
     }
 
     /** Copies another machine's rulebook into this one's; history stays, and so do rules that the other has not. */
-    public function copy(CopyRequest $request, Machine $machine): Response
+    public function copy(Request $request, Machine $machine): Response
     {
-        $given = $request->validated();
+        $given = $request->validate([
+            'from' => ['required', 'integer', 'exists:machines,id', "not_in:{$machine->id}"],
+            'add_spots' => ['sometimes', 'boolean'],
+        ], ['from.not_in' => 'That is this machine itself.']);
         $machine = Machine::lockForWriting($machine->id);
         $from = Machine::query()->with('rules')->findOrFail((int) $given['from']);
         $this->ruleCopy->write($machine, RuleCopy::ofAll($from), follow: false, addSpots: $given['add_spots'] ?? false);
@@ -58,9 +61,12 @@ final readonly class RulebookController
     }
 
     /** Lets this machine follow a shared rulebook. */
-    public function follow(FollowRequest $request, Machine $machine): Response
+    public function follow(Request $request, Machine $machine): Response
     {
-        $given = $request->validated();
+        $given = $request->validate([
+            'rulebook' => ['required', 'integer', 'exists:shared_rulebooks,id'],
+            'add_spots' => ['sometimes', 'boolean'],
+        ]);
         $machine = Machine::lockForWriting($machine->id);
         $shared = SharedRulebook::query()->findOrFail((int) $given['rulebook']);
         $machine->rules()->update(['shared_key' => null]);

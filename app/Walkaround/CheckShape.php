@@ -8,6 +8,7 @@ use Core\Inspect\Ask;
 use Core\Inspect\AskKind;
 use Core\Inspect\Check;
 use Core\Inspect\Degree;
+use Core\Inspect\QuickLimit;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
@@ -46,7 +47,28 @@ final class CheckShape
                 : ['from' => $check->turn->window->from(), 'to' => $check->turn->window->to()],
             'after' => $check->turn->after,
             'can_stand_down' => $check->canStandDown(),
-            'quick' => QuickLimitShape::of($check),
+            'quick' => self::quick($check),
+        ];
+    }
+
+    /** @return array<string, mixed>|null a limit for where there is no signal, as the contract's `QuickLimit` */
+    private static function quick(Check $check): ?array
+    {
+        $limit = $check->quickLimit();
+
+        return $limit === null ? null : [
+            'fields' => array_map(
+                fn (string $name, int $sign): array => ['name' => $name, 'sign' => $sign],
+                array_keys($limit->fields),
+                array_values($limit->fields),
+            ),
+            'unit' => $limit->unit->symbol(),
+            'per_unit' => QuickLimit::PER_UNIT,
+            'bands' => array_map(
+                fn (array $band): array => ['below' => $band[0], 'verdict' => $band[1]->value, 'words' => $band[2]],
+                $limit->bands,
+            ),
+            'unless' => $limit->unless,
         ];
     }
 

@@ -7,14 +7,19 @@ namespace App\Yard;
 use App\Logbook\Acts\Act;
 use App\Logbook\Acts\ActWords;
 use App\Logbook\Photo;
+use App\Machines\Machine;
 use App\Machines\Spot;
 use App\Rulebook\Standings\Reckoning;
 use App\Shelf\CompartmentShape;
-use App\Shelf\SpotHolds;
+use App\Shelf\Fitted;
+use App\Shelf\LifeShape;
+use App\Shelf\PartShape;
+use App\Shelf\TakenByTasks;
 use App\Walkaround\CheckShape;
 use App\Walkaround\FindingThread;
 use App\Walkaround\GreaseShape;
 use App\Walkaround\TrendShape;
+use Brick\Math\BigDecimal;
 use Core\Inspect\Check;
 use Core\Inspect\CheckList;
 use Core\Machine\ActKind;
@@ -72,7 +77,29 @@ final class SpotStory
                 fn (Act $act): array => [...$act->toRecord(), 'in_words' => ActWords::of($act)],
             )->all(),
             'photos' => self::photos($spot),
-            ...SpotHolds::of($spot, $machine, $reckoning->now()->hours, $shape),
+            ...self::holds($spot, $machine, $reckoning->now()->hours, $shape),
+        ];
+    }
+
+    /**
+     * What it holds, and what the tasks that are done there take.
+     *
+     * @param  BigDecimal|null  $now  hours run by now
+     * @return array<string, mixed> `fluid`, `part_place` and `takes` of the contract's `SpotStory`
+     */
+    private static function holds(Spot $spot, Machine $machine, ?BigDecimal $now, CompartmentShape $shape): array
+    {
+        $spots = $machine->loadMissing('spots.sheet')->spots;
+        $own = $spots->find($spot->id) ?? $spot;
+        $fitted = Fitted::at($spots->pluck('id')->all());
+
+        return [
+            'fluid' => $own->kind !== SpotKind::Compartment ? null : [
+                ...$shape->of($machine, $own, $spots),
+                'life' => LifeShape::of($spots->find($own->shares_with_id) ?? $own, $spots, $now)->told(),
+            ],
+            'part_place' => $own->kind === SpotKind::Part ? PartShape::of($own, $spots, $fitted) : null,
+            'takes' => (new TakenByTasks($machine, $spots, $fitted))->at($own),
         ];
     }
 

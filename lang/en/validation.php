@@ -14,6 +14,7 @@ return [
     'prohibited' => 'This machine has no such meter.',
     'string' => 'This is written in words.',
     'integer' => 'This is a whole number.',
+    'one_line' => 'There is something in this that nobody can see. Write it by hand, on one line.',
     'numeric' => 'This is a number.',
     'boolean' => 'This is yes or no.',
     'array' => 'This is a list.',

@@ -391,6 +391,8 @@ final class RulebookTest extends TestCase
         );
         self::assertSame($blade['id'], $spindle['goes_with']);
         $this->postJson("/api/machines/{$teal}/rulebook-copy", ['from' => 999_999])->assertUnprocessable();
+        $this->postJson("/api/machines/{$teal}/rulebook-copy", ['from' => $teal])
+            ->assertUnprocessable()->assertJsonPath('errors.from.0', 'That is this machine itself.');
     }
 
     public function test_machines_share_a_rulebook_and_one_s_exceptions_are_shown(): void

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Bench\Plan;
 
 use App\Contract\Refusal;
+use App\Logbook\Fluids\Sources;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
+use App\Machines\Yard;
 use Core\Procedure\Hold;
 use Core\Procedure\Procedure;
 use Core\Procedure\Step;
@@ -22,7 +24,7 @@ final readonly class PlanJob
     /** What most sheds have. Common practice, no source. */
     private const AT_HAND = [Hold::PAN => 2, Hold::STAND => 1];
 
-    public function __construct(private CheckLists $checkLists, private StepTables $tables)
+    public function __construct(private CheckLists $checkLists, private Yard $yard, private Sources $sources)
     {
     }
 
@@ -41,7 +43,7 @@ final readonly class PlanJob
             throw Refusal::field('rules', $unready->getMessage());
         }
         [$begins, $minutes] = $this->timed($procedure);
-        $tables = $this->tables->at($bench, $works);
+        $shown = StepsShown::at($bench, $works, $this->yard, $this->sources);
         $byKey = array_column($procedure->steps, null, 'key');
 
         return [
@@ -50,7 +52,7 @@ final readonly class PlanJob
             'steps' => array_map(fn (string $key, int $minute): array => [
                 ...PlannedStep::written($byKey[$key]),
                 'begins' => $minute,
-                ...$tables->of($byKey[$key]),
+                ...$shown->of($byKey[$key]),
             ], array_keys($begins), $begins),
         ];
     }

@@ -9,6 +9,7 @@ use App\Logbook\Stock\Container;
 use App\Logbook\Stock\StockLevels;
 use App\Machines\Sheets;
 use App\Machines\Spot;
+use App\Machines\Yard;
 use App\Shelf\Fitted;
 use App\Shelf\LifeShape;
 use App\Walkaround\CheckShape;
@@ -39,7 +40,7 @@ final readonly class StepsShown
     private const WITH_A_TOOL = [StepAct::Loosen, StepAct::Open, StepAct::Close, StepAct::Torque];
 
     /** @param  list<WantedWork>  $works */
-    public function __construct(
+    private function __construct(
         private MachineAtTheBench $bench,
         private array $works,
         private Fitted $fitted,
@@ -47,6 +48,14 @@ final readonly class StepsShown
         private Sources $open,
         private LearnedBands $bands,
     ) {
+    }
+
+    /** @param  list<WantedWork>  $works */
+    public static function at(MachineAtTheBench $bench, array $works, Yard $yard, Sources $open): self
+    {
+        $spots = $bench->spots->modelKeys();
+
+        return new self($bench, $works, Fitted::reusedAt($spots), Wrenches::of($yard), $open, LearnedBands::at($spots));
     }
 
     /** @return array<string, mixed> */

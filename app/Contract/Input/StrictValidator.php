@@ -14,6 +14,9 @@ use Illuminate\Validation\Validator;
  */
 final class StrictValidator extends Validator
 {
+    /** What may be longer may have lines. */
+    private const LONGEST_LINE = 120;
+
     /** @param  array<string, mixed>  $rules */
     public function addRules($rules): void
     {
@@ -23,7 +26,7 @@ final class StrictValidator extends Validator
                 $this->refuseLonger(explode('.', $field), $this->data, [], $most);
             }
             if (self::isOfOneLine((array) $said)) {
-                $rules[$field] = [...(array) $said, new OneLine];
+                $rules[$field] = [...(array) $said, 'one_line'];
             }
         }
         parent::addRules($rules);
@@ -35,6 +38,12 @@ final class StrictValidator extends Validator
         return ! is_bool($value) && parent::validateInteger($attribute, $value, $parameters);
     }
 
+    /** No line ends in it, and nothing that is there but not seen (Unicode category C, "other"). */
+    public function validateOneLine(string $attribute, mixed $value): bool
+    {
+        return ! is_string($value) || preg_match('/\p{C}/u', $value) !== 1;
+    }
+
     /**
      * Names, numbers, places: whatever is short and in words.
      *
@@ -44,7 +53,7 @@ final class StrictValidator extends Validator
     {
         $lengths = preg_grep('/^max:\d+$/', array_filter($said, is_string(...))) ?: [];
 
-        return in_array('string', $said, true) && $lengths !== [] && (int) substr(reset($lengths), 4) <= OneLine::LONGEST;
+        return in_array('string', $said, true) && $lengths !== [] && (int) substr(reset($lengths), 4) <= self::LONGEST_LINE;
     }
 
     /** @param  array<mixed>  $said */

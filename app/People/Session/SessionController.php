@@ -42,9 +42,12 @@ final class SessionController
         ]);
     }
 
-    public function store(SignInRequest $request, FewTries $tries, Hasher $hasher): JsonResponse
+    public function store(Request $request, FewTries $tries, Hasher $hasher): JsonResponse
     {
-        $given = $request->validated();
+        $given = $request->validate([
+            'sign_in_name' => ['required', 'string', 'max:40'],
+            'password' => ['required', 'string', 'max:200'],
+        ]);
         $name = mb_strtolower(trim($given['sign_in_name']));
         $person = Person::query()->where(['sign_in_name' => $name, 'active' => true])->first();
         $known = KnownDevice::of($request);

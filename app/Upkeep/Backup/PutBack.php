@@ -16,6 +16,8 @@ final class PutBack
 {
     public const FOLDER = 'restored';
 
+    private const APP_KEY = '~^base64:[A-Za-z0-9+/]{43}=$~D';
+
     /**
      * @param  string|null  $over  the name of the yard here, where another's takes its place
      * @param  string|null  $to  a moment of the yard's time up to which what was written after the backup is written again
@@ -27,7 +29,7 @@ final class PutBack
         $folder = StateFolder::path(self::FOLDER);
         File::deleteDirectory($folder);
         $manifest = BackupFile::unpack($file, "{$folder}/unpacked", Passphrase::get(), $takesUnsealed);
-        RestoredKeys::check("{$folder}/unpacked/".BackupFile::KEYS);
+        self::checkKeys("{$folder}/unpacked/".BackupFile::KEYS);
         self::refuseNewer($manifest);
         self::refuseAnothers($manifest, $over);
         $moment = $to === null ? null : self::moment($to, $manifest);
@@ -45,6 +47,21 @@ final class PutBack
         File::deleteDirectory("{$folder}/unpacked");
 
         return $manifest;
+    }
+
+    /** The keys that came out of a backup are what they are called, or it is not believed. */
+    private static function checkKeys(string $folder): void
+    {
+        if (preg_match(self::APP_KEY, (string) @file_get_contents("{$folder}/app.key")) !== 1) {
+            throw new Unusable('The key in the backup is not a key.');
+        }
+        [$certificate, $key] = ["{$folder}/authority.crt", "{$folder}/authority.key"];
+        if (is_file($certificate) !== is_file($key)) {
+            throw new Unusable('The backup holds half of an authority.');
+        }
+        if (is_file($key) && ! @openssl_x509_check_private_key((string) file_get_contents($certificate), (string) file_get_contents($key))) {
+            throw new Unusable('The key in the backup is not that of its authority.');
+        }
     }
 
     private static function refuseNewer(Manifest $manifest): void

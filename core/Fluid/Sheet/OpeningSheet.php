@@ -14,11 +14,14 @@ final readonly class OpeningSheet
 
     private const WORDS = ['tool', 'seal', 'sealant', 'comes_off'];
 
+    private const SIDES = ['left', 'right'];
+
     /**
      * @param  string  $tool  with its size
      * @param  string  $torque  as the book writes it
      * @param  string  $seal  the washer or ring that belongs to it, with its number
      * @param  string  $sealant  what its thread takes, where it takes any
+     * @param  'left'|'right'|null  $side  of the machine
      * @param  string  $comesOff  what has to come off first
      * @param  list<string>  $loose  what comes off with it and is counted
      */
@@ -28,7 +31,7 @@ final readonly class OpeningSheet
         public string $seal = '',
         public string $sealant = '',
         public bool $magnet = false,
-        public ?Side $side = null,
+        public ?string $side = null,
         public string $comesOff = '',
         public array $loose = [],
     ) {
@@ -47,9 +50,6 @@ final readonly class OpeningSheet
         if ($words['seal'] !== '' && $words['sealant'] !== '') {
             $given->fault('sealant', 'A plug with a washer or ring never takes sealant.');
         }
-        $side = $given->has('side')
-            ? Side::tryFrom((string) $given->option('side', ['left', 'right'], 'the side'))
-            : null;
 
         return new self(
             $words['tool'],
@@ -57,7 +57,7 @@ final readonly class OpeningSheet
             $words['seal'],
             $words['sealant'],
             $given->flag('magnet', 'whether it has a magnet'),
-            $side,
+            $given->has('side') ? $given->option('side', self::SIDES, 'the side') : null,
             $words['comes_off'],
             array_values(array_filter(array_map(trim(...), $given->texts('loose', 'the loose pieces')))),
         );
@@ -72,7 +72,7 @@ final readonly class OpeningSheet
             'seal' => $this->seal,
             'sealant' => $this->sealant,
             'magnet' => $this->magnet,
-            'side' => $this->side?->value,
+            'side' => $this->side,
             'comes_off' => $this->comesOff,
             'loose' => $this->loose,
         ];
