@@ -68,8 +68,7 @@ final readonly class JobController
         if ($machine->retired) {
             throw Refusal::conflict("{$machine->name} is out of the yard. Put it back first.");
         }
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = Person::asking($request);
         $works = $this->chosen->of($machine, $request->wanted());
         $raised = $request->boolean('raised');
         $job = Job::query()->create([

@@ -19,7 +19,7 @@ final class CalendarFeedController
 
     public function index(Request $request): JsonResponse
     {
-        $feeds = CalendarFeed::query()->where('person_id', $this->person($request)->id)->orderBy('id')->get();
+        $feeds = CalendarFeed::query()->where('person_id', Person::asking($request)->id)->orderBy('id')->get();
 
         return new JsonResponse(['feeds' => $feeds->map(fn (CalendarFeed $feed): array => $feed->toRecord())->all()]);
     }
@@ -30,7 +30,7 @@ final class CalendarFeedController
             'whole_yard' => ['required', 'boolean'],
             'remind_days' => ['required', 'integer', 'between:0,60'],
         ]);
-        $person = $this->person($request);
+        $person = Person::asking($request);
         if ($given['whole_yard'] && $person->role !== Role::Keeper) {
             throw Refusal::field(
                 'whole_yard',
@@ -50,7 +50,7 @@ final class CalendarFeedController
     /** Of another's it is not told whether there is one. */
     public function destroy(Request $request, string $feed): Response
     {
-        CalendarFeed::query()->where('person_id', $this->person($request)->id)->findOrFail($feed)->delete();
+        CalendarFeed::query()->where('person_id', Person::asking($request)->id)->findOrFail($feed)->delete();
 
         return new Response('', 204);
     }
@@ -70,13 +70,5 @@ final class CalendarFeedController
             200,
             ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=600'],
         );
-    }
-
-    private function person(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
     }
 }

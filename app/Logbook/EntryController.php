@@ -35,8 +35,7 @@ final class EntryController
             fn ($query, string $kind) => $query->where('kind', $kind),
         )
             ->with(EntryShape::WITH)->orderByDesc('happened_at')->orderByDesc('id'));
-        $reader = $request->user();
-        assert($reader instanceof Person);
+        $reader = Person::asking($request);
 
         return $cursor->respond($page, fn (Entry $entry): array => EntryShape::of($entry, $reader));
     }

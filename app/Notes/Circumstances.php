@@ -43,8 +43,7 @@ final readonly class Circumstances
 
     public static function of(Request $request, ?string $at = null): self
     {
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = Person::asking($request);
 
         return new self(
             by: $person,

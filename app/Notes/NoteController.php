@@ -23,8 +23,7 @@ final readonly class NoteController
 
     public function store(NotesRequest $request): JsonResponse
     {
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = Person::asking($request);
         $this->count($person, count($request->input('notes')));
 
         $sending = new Sending(

@@ -7,6 +7,7 @@ namespace App\People;
 use App\Contract\Versioned;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
+use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
@@ -48,6 +49,15 @@ final class Person extends User
             'may_use_all_machines' => 'boolean',
             'active' => 'boolean',
         ];
+    }
+
+    /** Whoever sent a request that nobody sends unnamed. */
+    public static function asking(Request $request): self
+    {
+        $person = $request->user();
+        assert($person instanceof self);
+
+        return $person;
     }
 
     /** @return Collection<int, int> ids of the machines an operator may use where not all */

@@ -28,8 +28,8 @@ final readonly class PhotoController
     public function store(PhotoRequest $request, Machine $machine): JsonResponse
     {
         $given = $request->validated();
-        $person = $request->user();
-        assert($person instanceof Person && $given['photo'] instanceof UploadedFile);
+        $person = Person::asking($request);
+        assert($given['photo'] instanceof UploadedFile);
         $oneAtATime = Cache::lock("photo {$person->id}", self::LONGEST);
         if (! $oneAtATime->get()) {
             throw new Refusal(new Problem(

@@ -54,7 +54,7 @@ final readonly class WalkController
     {
         $cursor = Cursor::of($request);
         WalkLine::bringUpToDate($this->yard, $this->checkLists);
-        $person = $this->person($request);
+        $person = Person::asking($request);
         $list = $this->machines()->when(
             ! $person->may_use_all_machines,
             fn ($query) => $query->whereIn('machines.id', $person->machineIds()),
@@ -108,7 +108,7 @@ final readonly class WalkController
         )
             ->orderByRaw('looked_at is not null')->orderBy('looked_at')->orderBy('machines.name');
 
-        $questions = $this->questions($this->person($request));
+        $questions = $this->questions(Person::asking($request));
 
         return new JsonResponse([
             'today' => $today,
@@ -347,13 +347,5 @@ final readonly class WalkController
     private static function gravity(array $finding): array
     {
         return [Verdict::from($finding['verdict'])->rank(), $finding['last_seen']];
-    }
-
-    private function person(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
     }
 }

@@ -24,8 +24,7 @@ final class PasswordController
     /** Anybody changes their own password, knowing the present one. */
     public function update(Request $request, FewTries $tries): JsonResponse
     {
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = Person::asking($request);
         // Counted before anything that was sent is looked at.
         $tries->count("password:{$person->id}", self::TRIES);
         $given = $request->validate([

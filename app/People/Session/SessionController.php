@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Session;
 
 use App\Contract\Refusal;
+use App\People\NewPassword;
 use App\People\Person;
 use App\People\Role;
 use App\People\SignIn;
@@ -91,8 +92,7 @@ final class SessionController
 
     public function destroy(Request $request): Response
     {
-        $person = $request->user();
-        assert($person instanceof Person);
+        $person = Person::asking($request);
         $person->signIns()->whereKey($person->signIn)->delete();
         Auth::guard('web')->logout();
         $request->session()->invalidate();
@@ -101,10 +101,18 @@ final class SessionController
     }
 
     /** On the first visit to an empty yard: names the yard and its first keeper, and signs them in. */
-    public function firstKeeper(FirstKeeperRequest $request): JsonResponse
+    public function firstKeeper(Request $request): JsonResponse
     {
+        $given = $request->validate([
+            'code' => ['sometimes', 'nullable', 'string', 'max:40'],
+            'yard' => ['required', 'string', 'max:80'],
+            'time_zone' => ['required', 'timezone:all'],
+            'distance_unit' => ['required', 'in:km,mi'],
+            'name' => ['required', 'string', 'max:80'],
+            'sign_in_name' => ['required', 'string', 'max:40', 'regex:/^[\p{L}\p{N}._@-]+$/u'],
+            'password' => NewPassword::rules($request->input('sign_in_name')),
+        ]);
         FirstKeeperCode::check($request);
-        $given = $request->validated();
         $keeper = DB::transaction(function () use ($given): Person {
             // The yard's one row lets only one first keeper through at a time.
             DB::table('yard')->upsert(

@@ -15,7 +15,7 @@ final class SignInController
 {
     public function index(Request $request): JsonResponse
     {
-        $person = self::person($request);
+        $person = Person::asking($request);
 
         return new JsonResponse(['data' => $person->signIns()->orderByDesc('last_seen_at')->orderByDesc('id')->get()
             ->sortByDesc(fn (SignIn $signIn): bool => $signIn->id === $person->signIn)->values()
@@ -24,16 +24,8 @@ final class SignInController
 
     public function destroy(Request $request, string $signIn): Response
     {
-        self::person($request)->signIns()->findOrFail($signIn)->delete();
+        Person::asking($request)->signIns()->findOrFail($signIn)->delete();
 
         return new Response(status: 204);
-    }
-
-    private static function person(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
     }
 }

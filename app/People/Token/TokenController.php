@@ -10,26 +10,34 @@ use App\People\Person;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
 
 /** Personal tokens, with which other programs act for their owner. The token itself is shown once. */
 final class TokenController
 {
     private const MOST = 20;
 
+    private const LONGEST_DAYS = 366;
+
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(
             [
-                'data' => $this->owner($request)->tokens()->latest('id')->get()->map($this->shape(...))->all(),
+                'data' => Person::asking($request)->tokens()->latest('id')->get()->map($this->shape(...))->all(),
                 'next_cursor' => null,
             ],
         );
     }
 
-    public function store(TokenRequest $request): JsonResponse
+    public function store(Request $request): JsonResponse
     {
-        $given = $request->validated();
-        $owner = $this->owner($request);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:80'],
+            'abilities' => ['required', 'array', 'list', 'min:1', 'max:3'],
+            'abilities.*' => ['distinct', Rule::enum(TokenAbility::class)],
+            'days' => ['required', 'integer', 'between:1,'.self::LONGEST_DAYS],
+        ], ['abilities.required' => 'Say what it may do.', 'abilities.min' => 'Say what it may do.']);
+        $owner = Person::asking($request);
         if ($owner->tokens()->count() >= self::MOST) {
             throw Refusal::conflict('You have '.self::MOST.' tokens. Take one back first.');
         }
@@ -49,17 +57,9 @@ final class TokenController
     /** Of another's it is not told whether there is one. */
     public function destroy(Request $request, string $token): Response
     {
-        $this->owner($request)->tokens()->findOrFail($token)->delete();
+        Person::asking($request)->tokens()->findOrFail($token)->delete();
 
         return new Response(status: 204);
-    }
-
-    private function owner(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
     }
 
     /** @return array<string, mixed> */

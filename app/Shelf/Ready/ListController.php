@@ -45,7 +45,7 @@ final readonly class ListController
             'for_day' => $given['for_day'] ?? null,
             'preference' => $given['preference'] ?? Preference::Makers,
             'works' => GatheringList::remembered($works),
-            'person_id' => self::person($request)->id,
+            'person_id' => Person::asking($request)->id,
             'made_at' => CarbonImmutable::now(),
         ]);
 
@@ -57,7 +57,7 @@ final readonly class ListController
         return $list->respond($this->shape->of($list));
     }
 
-    public function update(ListChangeRequest $request, GatheringList $list): JsonResponse
+    public function update(ListRequest $request, GatheringList $list): JsonResponse
     {
         $given = $request->validated();
         $changed = $list->changeAsSeen(
@@ -102,7 +102,7 @@ final readonly class ListController
 
     public function link(Request $request, GatheringList $list): JsonResponse
     {
-        return new JsonResponse(CounterLink::open($list, self::person($request))->toRecord(), 201);
+        return new JsonResponse(CounterLink::open($list, Person::asking($request))->toRecord(), 201);
     }
 
     public function unlink(GatheringList $list, string $link): Response
@@ -123,13 +123,5 @@ final readonly class ListController
         ));
 
         return new JsonResponse($this->shape->atCounter($link));
-    }
-
-    private static function person(Request $request): Person
-    {
-        $person = $request->user();
-        assert($person instanceof Person);
-
-        return $person;
     }
 }

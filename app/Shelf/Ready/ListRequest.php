@@ -8,17 +8,19 @@ use Core\Supply\Need\Preference;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** A list that somebody begins. */
+/** A list that somebody begins, or changes. */
 final class ListRequest extends FormRequest
 {
     /** @return array<string, array<mixed>> */
     public function rules(): array
     {
+        $begins = $this->route('list') === null;
+
         return [
-            'name' => ['required', 'string', 'max:80'],
+            'name' => [...$begins ? [] : ['sometimes'], 'required', 'string', 'max:80'],
             'for_day' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
             'preference' => ['sometimes', Rule::enum(Preference::class)],
-            ...NeedsRequest::works(),
+            ...$begins ? NeedsRequest::works() : ['is_closed' => ['sometimes', 'boolean']],
         ];
     }
 
