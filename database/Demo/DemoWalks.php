@@ -282,7 +282,7 @@ final class DemoWalks
         foreach ($checks->values() as $step => $check) {
             $book->act(
                 $entry,
-                $spots->firstOrFail('key', $check->manner->spot),
+                $spots[$check->manner->spot] ?? throw new \LogicException("No spot {$check->manner->spot}."),
                 ActKind::Looked,
                 $check->title,
                 new \DateTimeImmutable('@'.($began + 4 * $step)),

@@ -7,7 +7,7 @@ namespace Tests\Http;
 use App\Upkeep\Backup\Archive;
 use App\Upkeep\Backup\BackupFile;
 use App\Upkeep\Backup\Manifest;
-use App\Upkeep\Backup\RestoredKeys;
+use App\Upkeep\Backup\PutBack;
 use App\Upkeep\Backup\Server;
 use App\Upkeep\Backup\Unusable;
 use Illuminate\Support\Facades\File;
@@ -99,7 +99,7 @@ final class ArchiveTest extends TestCase
                 file_put_contents("{$keys}/{$name}", $content);
             }
             try {
-                RestoredKeys::check($keys);
+                PutBack::refuseWrongKeys($keys);
                 self::fail((string) $app);
             } catch (Unusable) {
                 self::assertTrue(true);
@@ -108,7 +108,7 @@ final class ArchiveTest extends TestCase
         File::deleteDirectory($keys);
         mkdir($keys);
         file_put_contents("{$keys}/app.key", 'base64:'.base64_encode(random_bytes(32)));
-        RestoredKeys::check($keys);
+        PutBack::refuseWrongKeys($keys);
     }
 
     public function test_statements_from_elsewhere_write_and_read_no_file_and_see_no_other_database(): void

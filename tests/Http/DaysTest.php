@@ -10,7 +10,9 @@ use App\People\Person;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Days;
+use Tests\Drawn;
 
 /**
  * The demo is laid out from today, so every day is another product: on each of them it loads, answers, shows every
@@ -21,6 +23,7 @@ final class DaysTest extends TestCase
     /** What is computed from facts and kept. */
     private const KEPT = ['yard_lines', 'walk_lines', 'weekly_readings', 'class_seasons'];
 
+    #[Group('long')]
     #[DataProvider('days')]
     public function test_the_demo_stands_on_any_day(string $moment): void
     {
@@ -47,7 +50,7 @@ final class DaysTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function days(): iterable
     {
-        foreach (Days::all() as $name => $moment) {
+        foreach (Drawn::of(Days::all(), seed: 2912, least: 3) as $name => $moment) {
             yield "{$name}, {$moment}" => [$moment];
         }
     }

@@ -7,6 +7,7 @@ namespace Tests\Http;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase as PlainTestCase;
+use Tests\Drawn;
 use Tests\ServedClock;
 
 /** What only shows with several people at once, on the served application: nginx, several PHP processes, MariaDB. */
@@ -143,7 +144,6 @@ final class ServedTest extends PlainTestCase
         unlink($picture);
     }
 
-    /** Ten times as many in the long run. */
     #[Group('long')]
     public function test_four_who_top_up_from_one_container_at_once_are_all_written_down(): void
     {
@@ -152,7 +152,7 @@ final class ServedTest extends PlainTestCase
         self::assertSame('written', self::became(self::$keeper->ask('POST', '/notes', ['notes' => [$bought]])));
         $container = self::$keeper->ask('GET', "/supplies/{$fluid}")['body']['containers'][0]['id'];
         $machines = array_map(self::machine(...), range(1, 4));
-        $rounds = getenv('JARDINIER_LONG') ? 500 : 50;
+        $rounds = Drawn::times(500);
         $became = [];
         for ($round = 0; $round < $rounds; $round++) {
             $answers = Visitor::together(array_map(fn (int $machine): \CurlHandle => self::$keeper->request('POST', '/notes', ['notes' => [[

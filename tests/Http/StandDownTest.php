@@ -8,9 +8,11 @@ use App\Logbook\Entry;
 use App\People\Role;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Drawn;
 
 /** What keeps people off a machine: who says so, who ends it, and that nothing that comes late or twice is lost. */
 final class StandDownTest extends WalkTestCase
@@ -185,12 +187,13 @@ final class StandDownTest extends WalkTestCase
     }
 
     /** Fifty sets of six events through the door: words, lifts, strikes, sent by two people in any order. */
+    #[Group('long')]
     public function test_what_is_drawn_leaves_a_machine_down_whenever_an_unlifted_word_says_so(): void
     {
         $chance = new Randomizer(new Mt19937(2612));
         $machine = $this->machine();
         $people = [$this->person(Role::Mechanic), $this->person(Role::Keeper)];
-        for ($set = 0; $set < 50; $set++) {
+        for ($set = 0; $set < Drawn::times(100); $set++) {
             $down = [];
             for ($event = 0; $event < 6; $event++) {
                 $this->as($people[$chance->getInt(0, 1)]);

@@ -7,26 +7,20 @@ namespace Tests\Mutants;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 use Symfony\Component\Process\Process;
+use Tests\Drawn;
 
 /** Every rule that is made wrong is found by core's own suite. */
 final class MutantsTest extends TestCase
 {
-    /** A tenth of what `./jardinier test long` tries. */
-    private const SHARE = 10;
-
     private const ROOT = __DIR__.'/../..';
 
     /** @return iterable<string, array{Mutant}> */
     public static function mutants(): iterable
     {
         $all = require __DIR__.'/mutants.php';
-        if (! getenv('JARDINIER_LONG')) {
-            $mortal = array_values(array_filter($all, fn (Mutant $mutant): bool => $mutant->equivalent === ''));
-            $chance = new Randomizer(new Mt19937(27));
-            $all = array_map(fn (int $at): Mutant => $mortal[$at], $chance->pickArrayKeys($mortal, intdiv(count($mortal), self::SHARE)));
+        if (! Drawn::isWhole()) {
+            $all = Drawn::of(array_filter($all, fn (Mutant $mutant): bool => $mutant->equivalent === ''), seed: 27);
         }
         foreach ($all as $mutant) {
             yield $mutant->name() => [$mutant];

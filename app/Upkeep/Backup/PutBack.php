@@ -29,7 +29,7 @@ final class PutBack
         $folder = StateFolder::path(self::FOLDER);
         File::deleteDirectory($folder);
         $manifest = BackupFile::unpack($file, "{$folder}/unpacked", Passphrase::get(), $takesUnsealed);
-        self::checkKeys("{$folder}/unpacked/".BackupFile::KEYS);
+        self::refuseWrongKeys("{$folder}/unpacked/".BackupFile::KEYS);
         self::refuseNewer($manifest);
         self::refuseAnothers($manifest, $over);
         $moment = $to === null ? null : self::moment($to, $manifest);
@@ -49,8 +49,12 @@ final class PutBack
         return $manifest;
     }
 
-    /** The keys that came out of a backup are what they are called, or it is not believed. */
-    private static function checkKeys(string $folder): void
+    /**
+     * The keys that came out of a backup are what they are called, or it is not believed.
+     *
+     * @throws Unusable
+     */
+    public static function refuseWrongKeys(string $folder): void
     {
         if (preg_match(self::APP_KEY, (string) @file_get_contents("{$folder}/app.key")) !== 1) {
             throw new Unusable('The key in the backup is not a key.');

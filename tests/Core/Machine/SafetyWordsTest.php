@@ -10,14 +10,12 @@ use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Drawn;
 
 /** A machine is down whenever a word that nobody lifted says so, in whichever order the words come in. */
 final class SafetyWordsTest extends TestCase
 {
-    /** A tenth of what `./jardinier test long` draws. */
-    private const SETS = 500;
-
-    private const SETS_LONG = 5000;
+    private const SETS = 5_000;
 
     private const EVENTS = 6;
 
@@ -27,7 +25,7 @@ final class SafetyWordsTest extends TestCase
         $chance = new Randomizer(new Mt19937(1201));
         $orders = self::orders(range(0, self::EVENTS - 1));
         $down = 0;
-        for ($set = 0; $set < (getenv('JARDINIER_LONG') ? self::SETS_LONG : self::SETS); $set++) {
+        for ($set = 0; $set < Drawn::times(self::SETS); $set++) {
             [$words, $expected] = self::drawn($chance);
             $down += $expected === [] ? 0 : 1;
             foreach ($orders as $order) {

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Supply;
 
 use Brick\Math\BigDecimal;
-use Core\Fluid\AcceptedLoss;
-use Core\Measure\Quantity;
 use Core\Supply\Need\OrderTime;
 use Core\Supply\Stock\ShelfLife;
 use Core\Supply\Stock\StockLevel;
@@ -74,28 +72,6 @@ final class StockTest extends TestCase
         self::assertSame(1, $tally->unmeasured);
         self::assertStringContainsString('Of 1 occasion nobody wrote down how much.', $tally->why);
         self::assertSame('14.8', (string) WasteTally::of(WasteKind::Oil, [...$all, $waste('d', '2026-03-01', '0.5', null)], null, null)->amount);
-    }
-
-    /** @param  list<array{string, string}>  $topUps */
-    #[TestWith(['0.5 L', '2026-01-01', [], false])]
-    #[TestWith(['0.5 L', '2026-01-01', [['2026-07-02', '0.25 L']], false])]
-    #[TestWith(['0.5 L', '2026-01-01', [['2026-07-02', '0.32 L']], true])]
-    #[TestWith(['0.5 L', '2026-01-01', [['2026-01-10', '0.3 L']], false])]
-    #[TestWith(['0.5 L', '2026-01-01', [['2026-01-10', '0.6 L']], true])]
-    #[TestWith(['1 qt', '2026-01-01', [['2026-03-01', '200 mL'], ['2026-05-01', '180 mL']], false])]
-    #[TestWith(['1 qt', '2026-01-01', [['2026-03-01', '200 mL'], ['2026-05-01', '300 mL']], true])]
-    public function test_an_accepted_seep_has_grown_where_more_goes_in_than_it_usually_loses(
-        string $aYear,
-        string $from,
-        array $topUps,
-        bool $grown,
-    ): void {
-        $loss = AcceptedLoss::of(Quantity::parse($aYear), new \DateTimeImmutable($from), array_map(
-            fn (array $topUp): array => [new \DateTimeImmutable($topUp[0]), Quantity::parse($topUp[1])],
-            $topUps,
-        ));
-
-        self::assertSame($grown, $loss->hasGrown, $loss->why);
     }
 
     #[TestWith(['2026-06-01', 10, '2026-05-22', false])]
