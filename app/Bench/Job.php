@@ -39,15 +39,11 @@ final class Job extends Model
 {
     use Versioned;
 
-    protected $table = 'jobs';
-
     public $timestamps = false;
 
     public $incrementing = false;
 
     protected $keyType = 'string';
-
-    protected $guarded = [];
 
     protected $attributes = ['version' => 1];
 

@@ -30,8 +30,6 @@ final class StepTold extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return [

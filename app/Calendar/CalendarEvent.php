@@ -34,8 +34,6 @@ use Illuminate\Support\Facades\Cache;
  */
 final class CalendarEvent extends Model
 {
-    protected $table = 'calendar_events';
-
     /** Calendars that look this seldom may miss that something is done. */
     private const DAYS_CANCELLED_ONES_STAY = 90;
 
@@ -45,8 +43,6 @@ final class CalendarEvent extends Model
     private const MACHINES_AT_ONCE = 100;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -23,10 +23,6 @@ use Illuminate\Support\Str;
  */
 final class CalendarFeed extends Model
 {
-    protected $table = 'calendar_feeds';
-
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['whole_yard' => 'boolean', 'token' => 'encrypted'];

@@ -21,11 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Decision extends Model
 {
-    protected $table = 'decisions';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -22,11 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Doubt extends Model
 {
-    protected $table = 'doubts';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     /** @return BelongsTo<Entry, $this> */
     public function entry(): BelongsTo

@@ -55,11 +55,7 @@ final class Entry extends Model
     /** @var list<string> what was asked of it just now */
     public array $askedNow = [];
 
-    protected $table = 'entries';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -20,11 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Photo extends Model
 {
-    protected $table = 'photos';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     public function path(): string
     {

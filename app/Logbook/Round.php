@@ -29,11 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Round extends Model
 {
-    protected $table = 'rounds';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -28,11 +28,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ChangedCheck extends Model
 {
-    protected $table = 'changed_checks';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -21,15 +21,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class GreasePoint extends Model
 {
-    protected $table = 'grease_points';
-
     protected $primaryKey = 'spot_id';
 
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected $attributes = ['grease' => CorePoint::USUAL_GREASE, 'about' => false];
 

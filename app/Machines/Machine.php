@@ -61,10 +61,6 @@ final class Machine extends Model
 {
     use Versioned;
 
-    protected $table = 'machines';
-
-    protected $guarded = [];
-
     protected $attributes = ['version' => 1, 'facts_version' => 1, 'retired' => false, 'countdown_step' => '1'];
 
     protected function casts(): array

@@ -24,11 +24,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Meter extends Model
 {
-    protected $table = 'meters';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected $attributes = ['shown_when_fitted' => '0', 'run_when_fitted' => '0'];
 

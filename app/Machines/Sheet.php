@@ -14,15 +14,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Sheet extends Model
 {
-    protected $table = 'sheets';
-
     protected $primaryKey = 'spot_id';
 
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -48,11 +48,7 @@ final class Spot extends Model
 {
     use Versioned;
 
-    protected $table = 'spots';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected $attributes = [
         'version' => 1,

@@ -45,8 +45,6 @@ final class Yard extends Model
 
     public $incrementing = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['version' => 1, 'fluid_school' => 'makers_in_warranty', 'currency' => ''];
 
     protected function casts(): array

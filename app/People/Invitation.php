@@ -20,15 +20,11 @@ final class Invitation extends Model
 {
     private const HOURS = 24;
 
-    protected $table = 'invitations';
-
     protected $primaryKey = 'person_id';
 
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -30,12 +30,8 @@ final class Person extends User
     /** @use HasApiTokens<AccessToken> */
     use HasApiTokens, Versioned;
 
-    protected $table = 'people';
-
     /** By which sign-in they ask now; null with a token. */
     public ?int $signIn = null;
-
-    protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];
 

@@ -20,11 +20,7 @@ use Illuminate\Http\Request;
  */
 final class SignIn extends Model
 {
-    protected $table = 'sign_ins';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -36,7 +36,8 @@ final class AppServiceProvider extends ServiceProvider
         Vite::createAssetPathsUsing(fn (string $path): string => "/{$path}");
         Date::use(CarbonImmutable::class);
         $this->moveClock((int) config('app.clock_ahead_seconds'));
-        Model::preventSilentlyDiscardingAttributes();
+        // What comes from outside is validated first; nothing is passed on as it came.
+        Model::unguard();
         ValidatorFactory::resolver(
             fn (
                 Translator $translator,

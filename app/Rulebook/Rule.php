@@ -49,10 +49,6 @@ final class Rule extends Model
 {
     use Versioned;
 
-    protected $table = 'rules';
-
-    protected $guarded = [];
-
     protected $attributes = [
         'version' => 1,
         'first' => '[]',

@@ -25,10 +25,6 @@ final class SharedRulebook extends Model
 {
     use Versioned;
 
-    protected $table = 'shared_rulebooks';
-
-    protected $guarded = [];
-
     protected $attributes = ['version' => 1];
 
     protected function casts(): array

@@ -23,14 +23,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  */
 final class Task extends Model
 {
-    protected $table = 'tasks';
-
     public $timestamps = false;
 
     /** @var array<int, CoreSpot>|null its spots by id, told once however many ask */
     private ?array $places = null;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -30,8 +30,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class WalkLine extends Model
 {
-    protected $table = 'walk_lines';
-
     private const MACHINES_AT_ONCE = 200;
 
     protected $primaryKey = 'machine_id';
@@ -39,8 +37,6 @@ final class WalkLine extends Model
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

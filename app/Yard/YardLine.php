@@ -35,8 +35,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class YardLine extends Model
 {
-    protected $table = 'yard_lines';
-
     /** Where nobody can tell when a point will come, it sorts behind all others. */
     public const NOBODY_CAN_TELL = 99_999;
 
@@ -49,8 +47,6 @@ final class YardLine extends Model
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -412,7 +412,10 @@ final class Fields
     /**
      * One of a few words; null with the fault noted.
      *
-     * @param  list<string>  $words
+     * @template T of string
+     *
+     * @param  list<T>  $words
+     * @return T|null
      */
     public function option(string $name, array $words, string $what): ?string
     {

@@ -74,11 +74,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class Act extends Model
 {
-    protected $table = 'acts';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected $attributes = ['looked_by' => 'check', 'check_key' => '', 'outcome' => 'done', 'meets' => false, 'sign_seen' => false];
 

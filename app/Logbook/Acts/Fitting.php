@@ -20,15 +20,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Fitting extends Model
 {
-    protected $table = 'fittings';
-
     protected $primaryKey = 'act_id';
 
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -18,15 +18,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Measure extends Model
 {
-    protected $table = 'measures';
-
     protected $primaryKey = 'act_id';
 
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -27,11 +27,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Reading extends Model
 {
-    protected $table = 'readings';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -23,8 +23,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class WeeklyReadings extends Model
 {
-    protected $table = 'weekly_readings';
-
     private const METERS_AT_ONCE = 50;
 
     protected $primaryKey = 'meter_id';
@@ -32,8 +30,6 @@ final class WeeklyReadings extends Model
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

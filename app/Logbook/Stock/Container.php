@@ -23,11 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Container extends Model
 {
-    protected $table = 'containers';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

@@ -34,11 +34,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Move extends Model
 {
-    protected $table = 'moves';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected function casts(): array
     {

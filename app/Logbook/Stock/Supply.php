@@ -42,11 +42,7 @@ final class Supply extends Model
 
     private const CODE_LENGTH = 6;
 
-    protected $table = 'supplies';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected $attributes = [
         'kind' => 'fluid',

@@ -28,11 +28,6 @@ final readonly class Looked extends Told
         parent::__construct($spot, $telling);
     }
 
-    public static function notDone(Spot $spot, string $check, Telling $telling): self
-    {
-        return new self($spot, null, $check, wasDone: false, telling: $telling);
-    }
-
     /** Something was seen that no check asks for: a finding of its own. */
     public static function found(Spot $spot, Verdict $verdict, ?string $words, ?string $advice, Telling $telling): self
     {

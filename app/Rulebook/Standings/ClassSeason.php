@@ -25,8 +25,6 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ClassSeason extends Model
 {
-    protected $table = 'class_seasons';
-
     protected $primaryKey = 'class';
 
     protected $keyType = 'string';
@@ -34,8 +32,6 @@ final class ClassSeason extends Model
     public $incrementing = false;
 
     public $timestamps = false;
-
-    protected $guarded = [];
 
     private ?Season $core = null;
 

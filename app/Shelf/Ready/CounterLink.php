@@ -29,10 +29,6 @@ final class CounterLink extends Model
 
     private const DAYS = 14;
 
-    protected $table = 'counter_links';
-
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['token' => 'encrypted', 'expires_at' => 'immutable_datetime'];

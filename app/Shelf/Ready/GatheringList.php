@@ -34,11 +34,7 @@ final class GatheringList extends Model
 {
     use Versioned;
 
-    protected $table = 'gathering_lists';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     protected $attributes = ['version' => 1];
 

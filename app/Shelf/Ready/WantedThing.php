@@ -15,11 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class WantedThing extends Model
 {
-    protected $table = 'wanted_things';
-
     public $timestamps = false;
-
-    protected $guarded = [];
 
     /** @return array{key: string, id: int, name: string, count: int} */
     public function toRecord(): array

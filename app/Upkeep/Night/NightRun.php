@@ -23,8 +23,6 @@ final class NightRun extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['began_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'succeeded' => 'boolean'];
