@@ -262,7 +262,7 @@ final class Browser
             } catch (StaleElementReferenceException|ElementClickInterceptedException) {
                 // What is just being drawn anew, or still lies under a closing slip, is tried again.
             }
-            usleep(40_000);
+            usleep(100_000);
         } while (microtime(true) < $deadline);
         throw new \RuntimeException(
             "Waited in vain for {$what} at {$this->path()}. Seen: ".mb_substr($this->text(), 0, 1500),
