@@ -15,6 +15,7 @@ use Core\Meter\Judgement;
 use Core\Meter\Reading;
 use Core\Meter\ReadingKind;
 use Core\Reckoner\Catalogue;
+use Eris\Attributes\ErisShrink;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
@@ -22,6 +23,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /** Whatever is typed or sent, the core answers or refuses in words; it never breaks. */
+#[ErisShrink(10)]
 final class FuzzTest extends TestCase
 {
     use TestTrait;

@@ -13,11 +13,13 @@ use Core\Schedule\Interval;
 use Core\Schedule\Leeway;
 use Core\Schedule\Rule;
 use Core\Schedule\StandingOf;
+use Eris\Attributes\ErisShrink;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 
 /** Dates are held against PHP's own calendar, which is not what reckons them. */
+#[ErisShrink(10)]
 final class DayTest extends TestCase
 {
     use TestTrait;

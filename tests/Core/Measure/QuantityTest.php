@@ -8,11 +8,13 @@ use Brick\Math\BigRational;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
+use Eris\Attributes\ErisShrink;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+#[ErisShrink(10)]
 final class QuantityTest extends TestCase
 {
     use TestTrait;

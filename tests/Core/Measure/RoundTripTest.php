@@ -11,12 +11,14 @@ use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Measure\Unreadable;
 use Core\Measure\WrittenNumber;
+use Eris\Attributes\ErisShrink;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** What is shown can be typed back. */
+#[ErisShrink(10)]
 final class RoundTripTest extends TestCase
 {
     use TestTrait;

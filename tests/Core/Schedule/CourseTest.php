@@ -13,11 +13,13 @@ use Core\Schedule\Rule;
 use Core\Schedule\StandingOf;
 use Core\Schedule\StandingWords;
 use Core\Schedule\State;
+use Eris\Attributes\ErisShrink;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 
 /** The contract's definition of a standing, held against listing the points one by one. */
+#[ErisShrink(10)]
 final class CourseTest extends TestCase
 {
     use TestTrait;

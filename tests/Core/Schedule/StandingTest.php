@@ -20,6 +20,7 @@ use Core\Schedule\StandingOf;
 use Core\Schedule\StandingWords;
 use Core\Schedule\State;
 use Core\Schedule\Tightening;
+use Eris\Attributes\ErisShrink;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -29,6 +30,7 @@ use PHPUnit\Framework\TestCase;
  * The worked cases are the calculators' contract (reckon) and the trade handbook, section 4: common practice, no
  * source.
  */
+#[ErisShrink(10)]
 final class StandingTest extends TestCase
 {
     use TestTrait;
