@@ -20,6 +20,9 @@ const Entry = styled.div`
   &[data-struck='true'] > p { text-decoration: line-through; text-decoration-thickness: 1.5px; color: var(--soft); }
   ${PHONE} { grid-template-columns: minmax(0, 1fr) auto; > p { grid-column: 1 / -1; } }
 `;
+/** Who told it stands beside its first line, however much is asked below. */
+const Said = styled(Line)`justify-content: start;`;
+const By = styled(Margin)`justify-content: start;`;
 const Signed = styled.div`
   display: flex; flex-wrap: wrap; gap: 2px 18px; justify-content: space-between; align-items: center;
 `;
@@ -87,7 +90,7 @@ type RowProps = { entry: Schemas['Entry']; named: boolean; onCorrect: () => void
 function EntryRow({ entry, named, onCorrect, onAnswer }: RowProps) {
   return (
     <Ruled>
-      <Line>
+      <Said>
         <Entry data-struck={entry.struck !== null}>
           <Soft>{instant(entry.happened_at, entry.day_only)}</Soft>
           <Kind>{ENTRY_WORDS[entry.kind]}</Kind>
@@ -99,8 +102,8 @@ function EntryRow({ entry, named, onCorrect, onAnswer }: RowProps) {
             {entry.note && entry.kind !== 'service' ? `. ${entry.note}` : ''}
           </p>
         </Entry>
-      </Line>
-      <Margin>
+      </Said>
+      <By>
         <Signed>
           <Soft>
             {entry.by ?? 'Nobody named'}
@@ -136,18 +139,22 @@ function EntryRow({ entry, named, onCorrect, onAnswer }: RowProps) {
             Struck by {entry.struck.by}, {instant(entry.struck.at, false)}: {entry.struck.because}
           </p>
         )}
-      </Margin>
+      </By>
     </Ruled>
   );
 }
 
-const Ask = styled.p`border-left: 5px solid var(--straw); padding-left: 10px;`;
+const Ask = styled.div`
+  display: flex; flex-wrap: wrap; align-items: baseline; gap: 0 10px;
+  border-left: 5px solid var(--straw); padding-left: 10px; margin-top: 6px;
+`;
 
 /** What there is to ask of an entry, until somebody has answered. */
 function Doubt({ doubt, onAnswer }: { doubt: Schemas['Doubt']; onAnswer: () => void }) {
   return doubt.answer === null ? (
     <Ask>
-      {doubt.asks} <QuietButton onPress={onAnswer}>Answer</QuietButton>
+      <span>{doubt.asks}</span>
+      <QuietButton onPress={onAnswer}>Answer</QuietButton>
     </Ask>
   ) : (
     <p>
