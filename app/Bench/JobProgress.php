@@ -105,7 +105,7 @@ final class JobProgress
         $ripe = [];
         foreach ($progress->steps as $step) {
             $state = $progress->state($step->key);
-            $before = $this->latest($step->after);
+            $before = $this->latest($step->bonds->after);
             if (isset($this->settled[$step->key])) {
                 $this->ended[$step->key] = $this->settled[$step->key]->happened_at;
             } elseif ($state !== StepState::Done && $state->isSettled() && $before !== null) {

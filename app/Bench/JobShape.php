@@ -9,6 +9,8 @@ use App\Logbook\Stock\StockLevels;
 use App\Logbook\Stock\Supply;
 use App\Machines\Meter;
 use Core\Procedure\Step;
+use Core\Procedure\StepAct;
+use Core\Supply\PartNumber;
 
 /** A job as the contract's `Job`: its plan, what was told of its steps, and what of it the shelf now lacks. */
 final class JobShape
@@ -17,16 +19,17 @@ final class JobShape
     public static function of(Job $job): array
     {
         $job->loadMissing('machine', 'person:id,name', 'told.person:id,name', 'signedOff');
+        $progress = JobProgress::of($job);
 
         return [
-            ...self::line($job),
+            ...self::head($job, $progress),
             'wanted' => $job->wanted,
             'raised' => $job->raised,
             'tasks' => $job->plan['tasks'],
             'minutes' => $job->plan['minutes'],
             'steps' => $job->plan['steps'],
             'told' => $job->told->map(fn (StepTold $told): array => $told->toRecord())->all(),
-            'lacking' => self::lacking($job),
+            'lacking' => self::lacking($job, $progress),
             'reset_note' => $job->machine->reset_note,
             'meters' => array_map(fn (Meter $meter): array => [
                 'unit' => $meter->unit->value,
@@ -39,7 +42,12 @@ final class JobShape
     /** @return array<string, mixed> as the contract's `JobLine` */
     public static function line(Job $job): array
     {
-        $progress = JobProgress::of($job);
+        return self::head($job, JobProgress::of($job));
+    }
+
+    /** @return array<string, mixed> */
+    private static function head(Job $job, JobProgress $progress): array
+    {
         $settled = count(array_filter($progress->progress->states, fn ($state): bool => $state->isSettled()));
 
         return [
@@ -68,24 +76,25 @@ final class JobShape
      *
      * @return list<array{step: string, number: string}> of the steps that are not done yet
      */
-    private static function lacking(Job $job): array
+    private static function lacking(Job $job, JobProgress $progress): array
     {
-        $progress = JobProgress::of($job)->progress;
-        $lacking = [];
+        $wanted = [];
         foreach ($job->plan['steps'] as $step) {
-            $numbers = array_filter([
-                $step['act'] === 'fit' ? $step['part']['number'] ?? '' : '',
-                $step['seal']['number'] ?? '',
-            ]);
-            foreach ($progress->state($step['key'])->isSettled() ? [] : $numbers as $number) {
-                $supply = Supply::ofNumber($number);
-                $levels = $supply === null ? null : StockLevels::of([$supply->id]);
-                if ($supply !== null && $levels?->isKept($supply->id) && ! $levels->supply($supply->id)->left->isPositive()) {
-                    $lacking[] = ['step' => $step['key'], 'number' => $number];
-                }
+            $isReused = $step['renewed']['usually_reused'] ?? false;
+            foreach ($isReused || $progress->progress->state($step['key'])->isSettled() ? [] : array_unique(array_filter([
+                $step['act'] === StepAct::Fit->value ? $step['part']['number'] ?? '' : '',
+                $step['renewed']['number'] ?? '',
+            ])) as $number) {
+                $wanted[] = ['step' => $step['key'], 'number' => $number];
             }
         }
+        $supplies = Supply::ofNumbers(array_column($wanted, 'number'));
+        $levels = StockLevels::of($supplies->pluck('id')->all());
 
-        return $lacking;
+        return array_values(array_filter($wanted, function (array $one) use ($supplies, $levels): bool {
+            $supply = $supplies[PartNumber::bare($one['number'])] ?? null;
+
+            return $supply !== null && $levels->isKept($supply->id) && ! $levels->supply($supply->id)->left->isPositive();
+        }));
     }
 }

@@ -107,6 +107,7 @@ final class EntryWords
             $act->kind === ActKind::Changed,
             $act->kind === ActKind::Filled && $act->meets && $act->task_id !== null => 'replaced',
             $act->kind === ActKind::Looked && $act->task_id !== null => 'inspected',
+            $act->kind === ActKind::Ran && $act->task_id !== null => 'done',
             default => $act->kind->word(),
         };
         if ($acts->every(fn (Act $one): bool => $one->isOldAgain())) {

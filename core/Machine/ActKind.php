@@ -27,6 +27,7 @@ enum ActKind: string
         return match ($this) {
             self::Looked => 'looked at',
             self::Lubricated => 'greased',
+            self::Ran => 'run',
             default => str_replace('_', ' ', $this->value),
         };
     }

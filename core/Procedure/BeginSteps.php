@@ -17,7 +17,7 @@ final readonly class BeginSteps
 
     public function add(): void
     {
-        $this->step(Phase::Secure, 'secure', StepAct::Secure, ServicedMachine::KEY, Caution::BeforeAnyWork->says());
+        $this->draft->step(new StepKey(StepVerb::Secure), Caution::BeforeAnyWork->says(), new Workpiece(ServicedMachine::KEY), Phase::Secure);
         $minutes = 0;
         $warmed = [];
         foreach ($this->warmed() as $compartment) {
@@ -26,28 +26,22 @@ final readonly class BeginSteps
         }
         if ($minutes > 0) {
             $names = implode(', ', array_column($warmed, 'name'));
-            $this->step(
-                Phase::Warm,
-                'warm',
-                StepAct::Warm,
-                $warmed[0]->key,
+            $this->draft->step(
+                new StepKey(StepVerb::Warm),
                 $this->machine->engine === Engine::Electric
                     ? "Drive it for {$minutes} min so that what comes out runs and carries its dirt along ({$names}); park it level again, key out."
                     : "Run it for {$minutes} min so that what comes out runs and carries its dirt along ({$names}); {$this->machine->stopped()}.",
+                Workpiece::all(array_column($warmed, 'key')),
+                Phase::Warm,
                 $minutes,
-                false,
-                array_column($warmed, 'key'),
             );
         }
         $opened = $this->cleanedRound();
         if ($opened !== []) {
-            $this->step(
-                Phase::Reach,
-                'clean',
-                StepAct::Clean,
-                (string) array_key_first($opened),
+            $this->draft->step(
+                new StepKey(StepVerb::CleanRound),
                 'Clean round everything that is to be opened: '.implode(', ', $opened).'.',
-                covers: array_map(strval(...), array_keys($opened)),
+                Workpiece::all(array_map(strval(...), array_keys($opened))),
             );
         }
     }
@@ -85,28 +79,5 @@ final readonly class BeginSteps
         }
 
         return $names;
-    }
-
-    /** @param  list<string>  $covers */
-    private function step(
-        Phase $phase,
-        string $key,
-        StepAct $act,
-        string $at,
-        string $says,
-        ?int $minutes = null,
-        bool $attended = true,
-        array $covers = [],
-    ): void {
-        $this->draft->add($phase, new Step(
-            $key,
-            $act,
-            $at,
-            $says,
-            $minutes ?? $act->minutes(),
-            $attended,
-            cautions: Cautions::atStep($act, $this->machine->class),
-            covers: $covers,
-        ));
     }
 }

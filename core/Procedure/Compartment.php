@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
 use Core\Fluid\Level\Warmth;
+use Core\Fluid\Sheet\Capacity;
+use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\DrainWay;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\Subject;
-use Core\Measure\Quantity;
 
 /** A compartment as a service sees it. */
 final readonly class Compartment
@@ -25,6 +27,12 @@ final readonly class Compartment
 
     private const DRIP_GEAR_OIL = 30;
 
+    /** Minutes of a run that fills an engine's new filter. Common practice, no source. */
+    private const ENGINE_RUNS = 2;
+
+    /** Minutes after that until its oil has run down. Common practice, no source. */
+    private const ENGINE_WAITS = 2;
+
     /** Minutes until a cooling system can be touched. Common practice, no source. */
     public const COOL = 45;
 
@@ -38,32 +46,19 @@ final readonly class Compartment
     private const LIKE_AN_ENGINE = [CompartmentKind::Engine, CompartmentKind::Coolant];
 
     /**
-     * @param  Quantity|null  $least  of what goes in, by the book
      * @param  list<Opening>  $openings
-     * @param  int|null  $warm  minutes that it is run before it is drained; null for the usual
-     * @param  int|null  $drip  minutes; null for the usual
-     * @param  string|null  $valve  what is shut before a line of it is opened, and which way is on; null for none
-     * @param  string|null  $sharesWith  the compartment whose fluid it shares
-     * @param  DrainWay|null  $drainWay  null for what its openings say
-     * @param  list<string>  $putsBack  what is undone to get there, and done up again
-     * @param  string  $fluid  what is poured, in words
+     * @param  CompartmentSheet  $sheet  how it is emptied and serviced, and the compartment whose fluid it shares
+     * @param  Capacity|null  $capacity  what goes in, by the book
      */
     public function __construct(
         public string $key,
         public CompartmentKind $kind,
         public string $name,
-        public ?Quantity $least = null,
-        public ?Quantity $most = null,
         public array $openings = [],
+        public CompartmentSheet $sheet = new CompartmentSheet,
+        public ?Capacity $capacity = null,
+        public LevelMethod $method = LevelMethod::Stick,
         public ?LevelProtocol $protocol = null,
-        public Filling $filling = new Filling,
-        private ?int $warm = null,
-        private ?int $drip = null,
-        public ?string $valve = null,
-        public ?string $sharesWith = null,
-        private ?DrainWay $drainWay = null,
-        public array $putsBack = [],
-        public string $fluid = '',
     ) {
     }
 
@@ -79,7 +74,7 @@ final readonly class Compartment
     /** How it is emptied; null where nothing tells. */
     public function drainWay(): ?DrainWay
     {
-        return $this->drainWay ?? match (true) {
+        return $this->sheet->out->by ?? match (true) {
             $this->openings(OpeningRole::Drain) !== [] => DrainWay::Plug,
             $this->openings(OpeningRole::Draw) !== [] => DrainWay::Suction,
             default => null,
@@ -101,7 +96,7 @@ final readonly class Compartment
 
     public function warmMinutes(): int
     {
-        return $this->warm ?? match (true) {
+        return $this->sheet->service->minutes->warm ?? match (true) {
             in_array($this->kind, self::NEVER_WARMED, true) => 0,
             in_array($this->kind, self::LIKE_AN_ENGINE, true) => self::WARM,
             default => self::WARM_DRIVE,
@@ -113,20 +108,20 @@ final readonly class Compartment
     {
         $isReadWarm = $this->protocol?->warmth !== null && $this->protocol->warmth !== Warmth::Cold;
 
-        return $this->filling->run ?? ($isReadWarm ? $this->warmMinutes() : Filling::ENGINE_RUNS);
+        return $this->sheet->service->minutes->run ?? ($isReadWarm ? $this->warmMinutes() : self::ENGINE_RUNS);
     }
 
     public function dripMinutes(): int
     {
-        return $this->drip ?? ($this->holdsGearOil() ? self::DRIP_GEAR_OIL : self::DRIP);
+        return $this->sheet->service->minutes->drip ?? ($this->holdsGearOil() ? self::DRIP_GEAR_OIL : self::DRIP);
     }
 
     /** Minutes after the run until its level tells anything. */
     public function waitMinutes(): int
     {
-        return $this->filling->wait
+        return $this->sheet->service->minutes->wait
             ?? $this->protocol->waitMinutes
-            ?? ($this->isEngine() ? Filling::ENGINE_WAITS : 0);
+            ?? ($this->isEngine() ? self::ENGINE_WAITS : 0);
     }
 
     public function isEngine(): bool

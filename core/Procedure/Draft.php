@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Caution;
+use Core\Machine\Subject;
+
 /** A service while its steps are being written down and bound to each other. */
 final class Draft
 {
@@ -22,14 +25,44 @@ final class Draft
     /** @var list<Hold> */
     private array $holds = [];
 
-    public function add(Phase $phase, Step $step): void
+    public function __construct(private readonly ServicedMachine $machine)
     {
-        if (isset($this->steps[$step->key])) {
-            throw new \LogicException("The step \"{$step->key}\" is there already.");
+    }
+
+    /**
+     * Writes a step down, with the cautions that belong to it.
+     *
+     * @param  Workpiece|null  $on  null for the place that its key names
+     * @param  int|null  $minutes  null for the usual
+     * @param  Subject  $subject  of what it is done to
+     * @param  list<Caution>  $cautions  over and above
+     * @return string its key
+     */
+    public function step(
+        StepKey $name,
+        string $says,
+        ?Workpiece $on = null,
+        Phase $phase = Phase::Reach,
+        ?int $minutes = null,
+        Subject $subject = Subject::Other,
+        array $cautions = [],
+    ): string {
+        $key = (string) $name;
+        if (isset($this->steps[$key])) {
+            throw new \LogicException("The step \"{$key}\" is there already.");
         }
-        $this->steps[$step->key] = $step;
-        $this->phases[$step->key] = $phase;
-        $this->before[$step->key] = [];
+        $act = $name->verb->act();
+        $this->steps[$key] = new Step(
+            $name,
+            $on ?? new Workpiece($name->place),
+            $says,
+            $minutes ?? $act->minutes(),
+            [...Cautions::atStep($act, $this->machine->class, $subject), ...$cautions],
+        );
+        $this->phases[$key] = $phase;
+        $this->before[$key] = [];
+
+        return $key;
     }
 
     public function has(string $key): bool
@@ -112,11 +145,19 @@ final class Draft
         $needs = self::direct($sorted, $this->bonds['needs']);
         $steps = [];
         foreach ($sorted as $key) {
-            $steps[] = $this->steps[$key]->bound(
-                $direct[$key],
-                $needs[$key],
-                array_keys($this->bonds['shut'][$key] ?? []),
-                array_keys($this->bonds['onlyIf'][$key] ?? []),
+            $step = $this->steps[$key];
+            $steps[] = new Step(
+                StepKey::read($key),
+                $step->on,
+                $step->says,
+                $step->minutes,
+                $step->cautions,
+                new Bonds(
+                    $direct[$key],
+                    $needs[$key],
+                    array_keys($this->bonds['shut'][$key] ?? []),
+                    array_keys($this->bonds['onlyIf'][$key] ?? []),
+                ),
             );
         }
 

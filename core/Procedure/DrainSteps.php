@@ -39,7 +39,7 @@ final readonly class DrainSteps
         $keys = [];
         foreach ($this->mustOpen($compartment) as $opening) {
             $keys[] = $key = $this->openings->loosen($opening);
-            $this->draft->needs($key, 'clean');
+            $this->draft->needs($key, StepVerb::CleanRound->at());
         }
 
         return $keys;
@@ -56,7 +56,8 @@ final readonly class DrainSteps
             $isDraw = $sucks && $fill->role === OpeningRole::Draw;
             if (! $isDraw) {
                 $keys[] = $key = $this->openings->open($fill, ', so that air gets in');
-                $this->draft->needs($key, $this->draft->has("loosen:{$fill->key}") ? "loosen:{$fill->key}" : 'clean');
+                $loosen = StepVerb::Loosen->at($fill->key);
+                $this->draft->needs($key, $this->draft->has($loosen) ? $loosen : StepVerb::CleanRound->at());
             }
         }
 
@@ -76,25 +77,25 @@ final readonly class DrainSteps
     ): void {
         $drains = $this->scope->openingsOf($compartment, OpeningRole::Drain);
         if ($isHub) {
-            $this->step('turn_low', StepAct::Adjust, $compartment, "Turn the hub of {$compartment->name} until its drain plug is lowest.");
+            $this->step(StepVerb::TurnLow, $compartment, "Turn the hub of {$compartment->name} until its drain plug is lowest.");
         }
         foreach ($drains as $drain) {
             $open = $this->openings->open($drain);
             $this->draft->needs($open, $proved);
-            $this->draft->needs($open, "turn_low:{$compartment->key}");
+            $this->draft->needs($open, StepVerb::TurnLow->at($compartment->key));
             $this->draft->waits($open, $air);
-            $this->drips($compartment, $drain->key, $drain->name, $open, $drain->magnet);
+            $this->drips($compartment, $drain->key, $drain->name, $open, $drain->sheet->magnet);
             $close = $this->openings->close($drain);
-            $this->draft->waits($close, "look:{$drain->key}");
+            $this->draft->waits($close, StepVerb::WhatRanOut->at($drain->key));
             $this->openings->tighten($drain, $tightened);
             $this->draft->hold(Hold::PAN, $open, $close);
         }
         if ($isHub) {
-            $this->step('turn_level', StepAct::Adjust, $compartment, "Turn the hub of {$compartment->name} until its marks lie level.");
-            $this->draft->onlyIf("turn_level:{$compartment->key}", "turn_low:{$compartment->key}");
+            $this->step(StepVerb::TurnLevel, $compartment, "Turn the hub of {$compartment->name} until its marks lie level.");
+            $this->draft->onlyIf(StepVerb::TurnLevel->at($compartment->key), StepVerb::TurnLow->at($compartment->key));
             $this->draft->waits(
-                "turn_level:{$compartment->key}",
-                array_map(fn (Opening $drain): string => "close:{$drain->key}", $drains),
+                StepVerb::TurnLevel->at($compartment->key),
+                array_map(fn (Opening $drain): string => StepVerb::Close->at($drain->key), $drains),
             );
         }
     }
@@ -107,12 +108,12 @@ final readonly class DrainSteps
     {
         foreach ($this->scope->partsIn($compartment) as $part) {
             if ($part->isFilter()) {
-                $remove = "remove:{$part->key}";
+                $remove = StepVerb::Remove->at($part->key);
                 $this->draft->needs($remove, $proved);
                 $this->draft->waits($remove, $air);
-                $this->drips($compartment, $part->key, $part->name, $remove, false, "what_ran_out:{$part->key}");
-                $this->draft->waits("fit:{$part->key}", ["drain:{$part->key}", "what_ran_out:{$part->key}"]);
-                $this->draft->hold(Hold::PAN, $remove, "fit:{$part->key}");
+                $this->drips($compartment, $part->key, $part->name, $remove, false);
+                $this->draft->waits(StepVerb::Fit->at($part->key), [StepVerb::Drain->at($part->key), StepVerb::WhatRanOut->at($part->key)]);
+                $this->draft->hold(Hold::PAN, $remove, StepVerb::Fit->at($part->key));
             }
         }
     }
@@ -124,15 +125,15 @@ final readonly class DrainSteps
     private function byHose(Compartment $compartment, array $proved, array $air): void
     {
         $key = $compartment->key;
-        $this->step('open', StepAct::Open, $compartment, "Pan under it; take the low hose of {$compartment->name} off its elbow, a second wrench on the fitting.");
-        $open = "open:{$key}";
-        $this->draft->needs($open, ['clean', ...$proved]);
+        $this->step(StepVerb::Open, $compartment, "Pan under it; take the low hose of {$compartment->name} off its elbow, a second wrench on the fitting.");
+        $open = StepVerb::Open->at($key);
+        $this->draft->needs($open, [StepVerb::CleanRound->at(), ...$proved]);
         $this->draft->waits($open, $air);
         $this->drips($compartment, $key, "the hose of {$compartment->name}", $open, false);
-        $this->step('close', StepAct::Close, $compartment, "Put the hose of {$compartment->name} back; the clamp holds and cuts nothing.");
-        $close = "close:{$key}";
+        $this->step(StepVerb::Close, $compartment, "Put the hose of {$compartment->name} back; the clamp holds and cuts nothing.");
+        $close = StepVerb::Close->at($key);
         $this->draft->onlyIf($close, $open);
-        $this->draft->waits($close, "look:{$key}");
+        $this->draft->waits($close, StepVerb::WhatRanOut->at($key));
         $this->draft->hold(Hold::PAN, $open, $close);
     }
 
@@ -142,44 +143,34 @@ final readonly class DrainSteps
         foreach ($this->scope->openingsOf($compartment, OpeningRole::Draw) as $draw) {
             $open = $this->openings->open($draw);
             $this->draft->waits($open, $air);
-            $this->draft->add(Phase::Reach, new Step(
-                "drain:{$draw->key}",
-                StepAct::Drain,
-                $draw->key,
-                "Suck {$compartment->name} out through {$draw->name} until it draws air, and measure it.",
-                $compartment->dripMinutes(),
-                attended: false,
-                cautions: Cautions::atStep(StepAct::Drain, $this->machine->class, $compartment->kind->subject()),
-            ));
-            $this->draft->needs("drain:{$draw->key}", $open);
-            $this->look($compartment, $draw->key, "look:{$draw->key}", false);
+            $this->runsOut($compartment, $draw->key, $open, false, "Suck {$compartment->name} out through {$draw->name} until it draws air, and measure it.");
             $close = $this->openings->close($draw);
-            $this->draft->waits($close, "look:{$draw->key}");
+            $this->draft->waits($close, StepVerb::WhatRanOut->at($draw->key));
             $this->draft->hold(Hold::PAN, $open, $close);
         }
     }
 
-    /** It drips by itself; what came out is looked at. */
-    private function drips(
-        Compartment $compartment,
-        string $at,
-        string $name,
-        string $open,
-        bool $magnet,
-        ?string $look = null,
-    ): void {
-        $minutes = $compartment->dripMinutes();
-        $this->draft->add(Phase::Reach, new Step(
-            "drain:{$at}",
-            StepAct::Drain,
-            $at,
-            "Let {$compartment->name} run out at {$name} and drip for {$minutes} min{$this->theLast($compartment)}. Other work meanwhile.",
-            $minutes,
-            attended: false,
-            cautions: Cautions::atStep(StepAct::Drain, $this->machine->class, $compartment->kind->subject()),
-        ));
-        $this->draft->needs("drain:{$at}", $open);
-        $this->look($compartment, $at, $look ?? "look:{$at}", $magnet);
+    private function drips(Compartment $compartment, string $at, string $name, string $open, bool $magnet): void
+    {
+        $this->runsOut($compartment, $at, $open, $magnet, "Let {$compartment->name} run out at {$name} and drip for {$compartment->dripMinutes()} min{$this->theLast($compartment)}. Other work meanwhile.");
+    }
+
+    /** By itself; what came out is looked at. */
+    private function runsOut(Compartment $compartment, string $at, string $open, bool $magnet, string $says): void
+    {
+        $drain = $this->draft->step(
+            new StepKey(StepVerb::Drain, $at),
+            $says,
+            minutes: $compartment->dripMinutes(),
+            subject: $compartment->kind->subject(),
+        );
+        $this->draft->needs($drain, $open);
+        $look = $this->draft->step(
+            new StepKey(StepVerb::WhatRanOut, $at),
+            "Look at what ran out of {$compartment->name}: how much, colour, smell, water, metal"
+                .($magnet ? ', and what hangs on the magnet.' : '.'),
+        );
+        $this->draft->needs($look, $drain);
     }
 
     private function theLast(Compartment $compartment): string
@@ -189,29 +180,9 @@ final readonly class DrainSteps
         return $isTurned ? '; for the last of it '.$this->machine->schools->says(School::LastOfOil).', key out' : '';
     }
 
-    private function look(Compartment $compartment, string $at, string $key, bool $magnet): void
+    private function step(StepVerb $verb, Compartment $compartment, string $says): string
     {
-        $this->draft->add(Phase::Reach, new Step(
-            $key,
-            StepAct::Look,
-            $at,
-            "Look at what ran out of {$compartment->name}: how much, colour, smell, water, metal"
-                .($magnet ? ', and what hangs on the magnet.' : '.'),
-            StepAct::Look->minutes(),
-        ));
-        $this->draft->needs($key, "drain:{$at}");
-    }
-
-    private function step(string $verb, StepAct $act, Compartment $compartment, string $says): void
-    {
-        $this->draft->add(Phase::Reach, new Step(
-            "{$verb}:{$compartment->key}",
-            $act,
-            $compartment->key,
-            $says,
-            $act->minutes(),
-            cautions: Cautions::atStep($act, $this->machine->class, $compartment->kind->subject()),
-        ));
+        return $this->draft->step(new StepKey($verb, $compartment->key), $says, subject: $compartment->kind->subject());
     }
 
     /** @return list<Opening> */

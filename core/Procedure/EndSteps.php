@@ -16,38 +16,34 @@ final readonly class EndSteps
 
     public function add(): void
     {
+        $machine = new Workpiece(ServicedMachine::KEY);
         $wet = array_column([...$this->scope->changed, ...$this->scope->openedOnly()], 'key');
         $changes = $this->changes();
         if ($wet !== []) {
-            $this->step(Phase::Leaks, 'leaks', StepAct::CheckLeaks, $wet[0], 'Engine off: look along every joint that was open, dry it, and look again.', $wet);
-            $this->draft->onlyIf('leaks', $changes);
+            $leaks = $this->draft->step(new StepKey(StepVerb::Leaks), 'Engine off: look along every joint that was open, dry it, and look again.', Workpiece::all($wet), Phase::Leaks);
+            $this->draft->onlyIf($leaks, $changes);
         }
         if ($changes !== []) {
-            $this->step(
-                Phase::Try,
-                'try',
-                StepAct::Run,
-                ServicedMachine::KEY,
+            $try = $this->draft->step(
+                new StepKey(StepVerb::TryOut),
                 $this->machine->engine === Engine::Electric
                     ? 'Try it out: drive it, listen for noises, try its brakes.'
                     : 'Try it out: temperature, oil pressure at idle where there is a gauge, noises, brakes.',
+                $machine,
+                Phase::Try,
             );
-            $this->draft->onlyIf('try', $changes);
+            $this->draft->onlyIf($try, $changes);
         }
         if ($wet !== [] && $changes !== []) {
-            $this->step(Phase::End, 'leaks_again', StepAct::CheckLeaks, $wet[0], 'Engine off: look for leaks once more.', $wet);
-            $this->draft->onlyIf('leaks_again', $changes);
+            $again = $this->draft->step(new StepKey(StepVerb::LeaksAgain), 'Engine off: look for leaks once more.', Workpiece::all($wet), Phase::End);
+            $this->draft->onlyIf($again, $changes);
         }
         $filters = array_column(array_filter($this->scope->parts, fn (Part $part): bool => $part->isFilter()), 'key');
-        $fits = array_values(array_filter(
-            array_map(fn (string $filter): string => "fit:{$filter}", $filters),
-            $this->draft->has(...),
-        ));
-        if ($fits !== []) {
-            $this->step(Phase::End, 'label', StepAct::Label, $filters[0], 'Write date and hours on each new filter with a marker.', $filters);
-            $this->draft->onlyIf('label', $fits);
+        if ($filters !== []) {
+            $label = $this->draft->step(new StepKey(StepVerb::Label), 'Write date and hours on each new filter with a marker.', Workpiece::all($filters), Phase::End);
+            $this->draft->onlyIf($label, array_map(fn (string $filter): string => StepVerb::Fit->at($filter), $filters));
         }
-        $this->step(Phase::End, 'reset', StepAct::Reset, ServicedMachine::KEY, 'Set the machine\'s own reminder, last of all: rounded down to what its display takes.');
+        $this->draft->step(new StepKey(StepVerb::Reset), 'Set the machine\'s own reminder, last of all: rounded down to what its display takes.', $machine, Phase::End);
     }
 
     /** @return list<string> the steps in which something is opened, taken off or adjusted */
@@ -57,20 +53,6 @@ final readonly class EndSteps
 
         return $this->draft->those(fn (Step $step): bool => isset($reach[$step->key])
             && in_array($step->act, self::CHANGES, true)
-            && $step->verb() !== 'turn_on');
-    }
-
-    /** @param  list<string>  $covers */
-    private function step(Phase $phase, string $key, StepAct $act, string $at, string $says, array $covers = []): void
-    {
-        $this->draft->add($phase, new Step(
-            $key,
-            $act,
-            $at,
-            $says,
-            $act->minutes(),
-            cautions: Cautions::atStep($act, $this->machine->class),
-            covers: $covers,
-        ));
+            && $step->verb !== StepVerb::TurnOn);
     }
 }

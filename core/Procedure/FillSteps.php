@@ -27,17 +27,16 @@ final readonly class FillSteps
     public function add(Compartment $compartment, LevelReading $reading): void
     {
         foreach ($this->scope->levelPlugsOf($compartment) as $plug) {
-            if (! $this->draft->has("open:{$plug->key}")) {
+            if (! $this->draft->has(StepVerb::Open->at($plug->key))) {
                 $open = $this->openings->open($plug, ', which tells when it is full');
-                $this->draft->needs($open, "loosen:{$plug->key}");
+                $this->draft->needs($open, StepVerb::Loosen->at($plug->key));
             }
         }
         $pour = $this->pour($compartment);
         $this->shutVents($compartment, $pour);
         $toldBy = [$pour];
         if ($reading === LevelReading::AtThePour) {
-            $this->read($compartment);
-            $toldBy[] = "read:{$compartment->key}";
+            $toldBy[] = $this->read($compartment);
         }
         $this->shutPlugs($compartment, $toldBy, $reading->tightensIn());
     }
@@ -45,17 +44,16 @@ final readonly class FillSteps
     /** Whose openings must be shut for it, and which tell when it is full. */
     private function pour(Compartment $compartment): string
     {
-        $key = "pour:{$compartment->key}";
         $plugs = array_column($this->scope->levelPlugsOf($compartment), 'name');
-        $fluid = $compartment->fluid === '' ? '' : " {$compartment->fluid}";
-        $most = ($compartment->most === null ? '' : ", {$compartment->most->inWords()} by the book").$this->mixed($compartment);
-        $this->draft->add(Phase::Reach, new Step($key, StepAct::Pour, $compartment->key, match (true) {
-            $compartment->filling->vents => "Fill {$compartment->name}{$fluid} until it shows at its open vents{$most}.",
-            $plugs !== [] => "Fill {$compartment->name}{$fluid} slowly until it just runs at {$plugs[0]}{$most}.",
-            default => "Fill {$compartment->name}{$fluid} in stages, never the whole of the book's figure blind{$most}.",
-        }, StepAct::Pour->minutes()));
+        $book = $compartment->capacity === null ? '' : ", {$compartment->capacity->most->inWords()} by the book";
+        $most = $book.$this->mixed($compartment);
+        $key = $this->draft->step(new StepKey(StepVerb::Pour, $compartment->key), match (true) {
+            $compartment->sheet->service->vents => "Fill {$compartment->name} until it shows at its open vents{$most}.",
+            $plugs !== [] => "Fill {$compartment->name} slowly until it just runs at {$plugs[0]}{$most}.",
+            default => "Fill {$compartment->name} in stages, never the whole of the book's figure blind{$most}.",
+        });
         $drains = $this->drains($compartment);
-        $opened = array_map(fn (Opening $fill): string => "open:{$fill->key}", $this->scope->fillsOf($compartment));
+        $opened = array_map(fn (Opening $fill): string => StepVerb::Open->at($fill->key), $this->scope->fillsOf($compartment));
         $this->draft->needs($key, $opened);
         if (count($drains) === 1) {
             $this->draft->needs($key, $drains);
@@ -64,9 +62,9 @@ final readonly class FillSteps
         $this->draft->waits($key, $drains);
         $this->draft->shut($key, $this->mustBeShut($compartment));
         foreach ($this->scope->levelPlugsOf($compartment) as $plug) {
-            $this->draft->needs($key, "open:{$plug->key}");
+            $this->draft->needs($key, StepVerb::Open->at($plug->key));
         }
-        $this->draft->needs($key, "turn_level:{$compartment->key}");
+        $this->draft->needs($key, StepVerb::TurnLevel->at($compartment->key));
 
         return $key;
     }
@@ -78,9 +76,9 @@ final readonly class FillSteps
         if (! $compartment->isCoolant() || $schools->way(School::Coolant) === 'premix') {
             return $compartment->isCoolant() ? ": {$schools->says(School::Coolant)}, nothing added" : '';
         }
-        $mix = $compartment->most === null
+        $mix = $compartment->capacity === null
             ? null
-            : CoolantMix::of($compartment->most, BigRational::of(self::USUAL_STRENGTH), Glycol::Ethylene);
+            : CoolantMix::of($compartment->capacity->most, BigRational::of(self::USUAL_STRENGTH), Glycol::Ethylene);
 
         return ': '.($mix === null
             ? $schools->says(School::Coolant)
@@ -97,7 +95,7 @@ final readonly class FillSteps
         ];
 
         return array_values(array_filter(
-            array_map(fn (string $place): string => "drain:{$place}", $places),
+            array_map(fn (string $place): string => StepVerb::Drain->at($place), $places),
             $this->draft->has(...),
         ));
     }
@@ -106,13 +104,13 @@ final readonly class FillSteps
     private function mustBeShut(Compartment $compartment): array
     {
         $drains = $this->scope->openingsOf($compartment, OpeningRole::Drain, OpeningRole::Strainer, OpeningRole::FilterCover);
-        $vents = $compartment->filling->vents ? [] : $this->scope->openingsOf($compartment, OpeningRole::Vent);
-        $keys = ["close:{$compartment->key}"];
+        $vents = $compartment->sheet->service->vents ? [] : $this->scope->openingsOf($compartment, OpeningRole::Vent);
+        $keys = [StepVerb::Close->at($compartment->key)];
         foreach ([...$drains, ...$vents, ...$this->scope->workedIn($compartment)] as $opening) {
-            $keys[] = "close:{$opening->key}";
+            $keys[] = StepVerb::Close->at($opening->key);
         }
         foreach ($this->scope->partsIn($compartment) as $part) {
-            $keys = [...$keys, "fit:{$part->key}", "count_on:{$part->key}"];
+            $keys = [...$keys, StepVerb::Fit->at($part->key), StepVerb::CountOn->at($part->key)];
         }
 
         return $keys;
@@ -122,7 +120,7 @@ final readonly class FillSteps
     {
         foreach ($this->scope->openingsOf($compartment, OpeningRole::Vent) as $vent) {
             $close = $this->openings->close($vent);
-            if ($compartment->filling->vents) {
+            if ($compartment->sheet->service->vents) {
                 $this->draft->waits($close, $pour);
             } else {
                 $this->draft->shut($pour, $close);
@@ -137,8 +135,8 @@ final readonly class FillSteps
     {
         $plugs = [...$this->scope->levelPlugsOf($compartment), ...$this->scope->fillsOf($compartment)];
         foreach (array_column($plugs, null, 'key') as $plug) {
-            if ($this->draft->has("close:{$plug->key}")) {
-                $this->draft->waits("close:{$plug->key}", $toldBy);
+            if ($this->draft->has(StepVerb::Close->at($plug->key))) {
+                $this->draft->waits(StepVerb::Close->at($plug->key), $toldBy);
 
                 continue;
             }
@@ -147,16 +145,14 @@ final readonly class FillSteps
         }
     }
 
-    private function read(Compartment $compartment): void
+    private function read(Compartment $compartment): string
     {
-        $key = "read:{$compartment->key}";
-        $this->draft->add(Phase::Reach, new Step(
-            $key,
-            StepAct::Read,
-            $compartment->key,
+        $read = $this->draft->step(
+            new StepKey(StepVerb::Read, $compartment->key),
             "Read {$compartment->name}: it stands at the threads or just runs, and the machine stands level.",
-            StepAct::Read->minutes(),
-        ));
-        $this->draft->needs($key, "pour:{$compartment->key}");
+        );
+        $this->draft->needs($read, StepVerb::Pour->at($compartment->key));
+
+        return $read;
     }
 }

@@ -35,9 +35,9 @@ enum LevelReading
             $compartment->isCoolant(), self::isPurged($compartment) => self::Cold,
             $drinks,
             $compartment->isEngine(),
-            $compartment->filling->run > 0,
+            $compartment->sheet->service->minutes->run > 0,
             $protocol?->warmth !== null && $protocol->warmth !== Warmth::Cold => self::AfterTheRun,
-            $compartment->filling->method === LevelMethod::LevelPlug => self::AtThePour,
+            $compartment->method === LevelMethod::LevelPlug => self::AtThePour,
             default => self::Standing,
         };
     }
@@ -68,6 +68,6 @@ enum LevelReading
 
     public static function isPurged(Compartment $compartment): bool
     {
-        return $compartment->filling->purge !== null || $compartment->isDrive() || $compartment->filling->vents;
+        return $compartment->sheet->service->purge !== null || $compartment->isDrive() || $compartment->sheet->service->vents;
     }
 }

@@ -22,10 +22,7 @@ final readonly class LevelSteps
      */
     public function add(array $readings): void
     {
-        $by = fn (LevelReading $reading): array => array_keys(array_filter(
-            $readings,
-            fn (LevelReading $one): bool => $one === $reading,
-        ));
+        $by = fn (LevelReading $reading): array => array_map(strval(...), array_keys($readings, $reading, true));
         foreach ($by(LevelReading::BeforeAnythingRuns) as $key) {
             $this->read($this->scope->compartments[$key], Phase::Cold);
         }
@@ -52,10 +49,16 @@ final readonly class LevelSteps
         $byHand = $this->machine->tightened === Tightened::WhenLevelIsRight
             ? ' Plugs are seated by hand only: watch them, and stop when one weeps.'
             : '';
-        $this->step(Phase::Run, 'run', StepAct::Run, $compartments, "{$verb} for {$minutes} min, {$this->machine->stopped()}.{$byHand}", $minutes, attended: false);
-        $this->draft->onlyIf('run', $this->filled($keys));
+        $run = $this->draft->step(
+            new StepKey(StepVerb::Run),
+            "{$verb} for {$minutes} min, {$this->machine->stopped()}.{$byHand}",
+            Workpiece::all($keys),
+            Phase::Run,
+            $minutes,
+        );
+        $this->draft->onlyIf($run, $this->filled($keys));
         foreach ($compartments as $compartment) {
-            $this->waitAndRead($compartment, 'run', $compartment->waitMinutes(), Phase::Settle);
+            $this->waitAndRead($compartment, $run, $compartment->waitMinutes(), Phase::Settle);
         }
     }
 
@@ -65,13 +68,11 @@ final readonly class LevelSteps
         foreach ($keys as $key) {
             $compartment = $this->scope->compartments[$key];
             $isCoolant = $compartment->isCoolant();
-            $step = "purge:{$key}";
-            $this->step(
-                $isCoolant ? Phase::Run : Phase::Purge,
-                $step,
-                StepAct::Purge,
-                [$compartment],
+            $step = $this->draft->step(
+                new StepKey(StepVerb::Purge, $key),
                 Purge::of($compartment)->says($compartment),
+                Workpiece::all([$key]),
+                $isCoolant ? Phase::Run : Phase::Purge,
                 Purge::of($compartment)->minutes($compartment),
                 cautions: $isCoolant ? [] : [Caution::TurningWheels],
             );
@@ -86,16 +87,13 @@ final readonly class LevelSteps
     {
         foreach ($keys as $key) {
             $compartment = $this->scope->compartments[$key];
-            $minutes = $compartment->filling->run ?? StepAct::Run->minutes();
-            $step = "run:{$key}";
-            $this->step(
-                Phase::Settle,
-                $step,
-                StepAct::Run,
-                [$compartment],
+            $minutes = $compartment->sheet->service->minutes->run ?? StepAct::Run->minutes();
+            $step = $this->step(
+                StepVerb::Idle,
+                $compartment,
                 "Start it and let it idle for {$minutes} min: {$compartment->name} is read idling, stopped it reads over full.",
+                Phase::Settle,
                 $minutes,
-                attended: false,
             );
             $this->draft->onlyIf($step, $this->filled([$key]));
             $this->waitAndRead($compartment, $step, 0, Phase::Settle);
@@ -107,72 +105,61 @@ final readonly class LevelSteps
         $filled = $this->filled([$compartment->key]);
         $minutes = $compartment->waitMinutes();
         if ($minutes > 0) {
-            $this->step(Phase::Settle, "wait:{$compartment->key}", StepAct::Wait, [$compartment], "Wait {$minutes} min until {$compartment->name} has run down.", $minutes, attended: false);
-            $this->draft->onlyIf("wait:{$compartment->key}", $filled);
+            $wait = $this->step(StepVerb::Wait, $compartment, "Wait {$minutes} min until {$compartment->name} has run down.", Phase::Settle, $minutes);
+            $this->draft->onlyIf($wait, $filled);
         }
         $this->readAndTopUp($compartment, $filled, Phase::Settle);
     }
 
     private function waitAndRead(Compartment $compartment, string $run, int $minutes, Phase $phase): void
     {
-        $key = $compartment->key;
+        $before = $run;
         if ($minutes > 0) {
-            $this->step($phase, "wait:{$key}", StepAct::Wait, [$compartment], $phase === Phase::Cool
+            $before = $this->step(StepVerb::Wait, $compartment, $phase === Phase::Cool
                 ? "Let {$compartment->name} cool for about {$minutes} min: it is read cold."
-                : "Wait {$minutes} min: {$compartment->name} has not run down yet, and a reading before is none.", $minutes, attended: false);
-            $this->draft->needs("wait:{$key}", $run);
+                : "Wait {$minutes} min: {$compartment->name} has not run down yet, and a reading before is none.", $phase, $minutes);
+            $this->draft->needs($before, $run);
         }
-        $this->reopen($compartment, $phase, $minutes > 0 ? "wait:{$key}" : $run);
+        $reopened = $this->reopen($compartment, $phase, $before);
         $this->readAndTopUp($compartment, [$run], $phase);
-        $this->draft->waits("read:{$key}", ["wait:{$key}", ...$this->reopened($compartment)]);
+        $this->draft->waits(StepVerb::Read->at($compartment->key), [$before, ...$reopened]);
     }
 
-    /**
-     * What was shut for the run is opened once more for the reading.
-     */
-    private function reopen(Compartment $compartment, Phase $phase, string $after): void
+    /** @return list<string> the steps in which what was shut for the run is opened once more for the reading */
+    private function reopen(Compartment $compartment, Phase $phase, string $after): array
     {
+        $reopened = [];
         foreach ($this->scope->levelPlugsOf($compartment) as $plug) {
-            $this->draft->add($phase, new Step(
-                "reopen:{$plug->key}",
-                StepAct::Open,
-                $plug->key,
+            $torque = $plug->sheet->torque;
+            $reopened[] = $reopen = $this->draft->step(
+                new StepKey(StepVerb::Reopen, $plug->key),
                 "Take {$plug->name} out once more: the level shows there.",
-                StepAct::Open->minutes(),
-            ));
-            $this->draft->needs("reopen:{$plug->key}", $after);
-            $this->draft->add($phase, new Step(
-                "reshut:{$plug->key}",
-                StepAct::Close,
-                $plug->key,
-                "Put {$plug->name} back and tighten it".($plug->torque === '' ? '.' : " to {$plug->torque}."),
-                StepAct::Close->minutes(),
-            ));
-            $this->draft->onlyIf("reshut:{$plug->key}", "reopen:{$plug->key}");
+                phase: $phase,
+                subject: $plug->subject,
+            );
+            $this->draft->needs($reopen, $after);
+            $reshut = $this->draft->step(
+                new StepKey(StepVerb::Reshut, $plug->key),
+                "Put {$plug->name} back and tighten it".($torque === '' ? '.' : " to {$torque}."),
+                phase: $phase,
+            );
+            $this->draft->onlyIf($reshut, $reopen);
         }
-    }
 
-    /** @return list<string> */
-    private function reopened(Compartment $compartment): array
-    {
-        return array_map(
-            fn (Opening $plug): string => "reopen:{$plug->key}",
-            $this->scope->levelPlugsOf($compartment),
-        );
+        return $reopened;
     }
 
     /** @param  list<string>  $on */
     private function readAndTopUp(Compartment $compartment, array $on, Phase $phase): void
     {
-        $key = $compartment->key;
-        $this->read($compartment, $phase);
-        $this->draft->needs("read:{$key}", $on);
-        $this->draft->waits("read:{$key}", "wait:{$key}");
-        $this->step($phase, "top_up:{$key}", StepAct::TopUp, [$compartment], "Top {$compartment->name} up to its mark by what the band takes, read again, and shut it.", StepAct::TopUp->minutes());
-        $this->draft->needs("top_up:{$key}", "read:{$key}");
+        $read = $this->read($compartment, $phase);
+        $this->draft->needs($read, $on);
+        $this->draft->waits($read, StepVerb::Wait->at($compartment->key));
+        $topUp = $this->step(StepVerb::TopUp, $compartment, "Top {$compartment->name} up to its mark by what the band takes, read again, and shut it.", $phase);
+        $this->draft->needs($topUp, $read);
         foreach ($this->scope->openingsOf($compartment, ...OpeningRole::cases()) as $opening) {
-            $this->draft->waits("reshut:{$opening->key}", ["read:{$key}", "top_up:{$key}"]);
-            $this->tightenWhenRight($opening, $phase, ["read:{$key}", "top_up:{$key}"]);
+            $this->draft->waits(StepVerb::Reshut->at($opening->key), [$read, $topUp]);
+            $this->tightenWhenRight($opening, $phase, [$read, $topUp]);
         }
     }
 
@@ -183,15 +170,16 @@ final readonly class LevelSteps
      */
     private function tightenWhenRight(Opening $opening, Phase $phase, array $right): void
     {
-        if (in_array("torque:{$opening->key}", $this->draft->in($phase), true)) {
-            $this->draft->waits("torque:{$opening->key}", $right);
+        if (in_array(StepVerb::Torque->at($opening->key), $this->draft->in($phase), true)) {
+            $this->draft->waits(StepVerb::Torque->at($opening->key), $right);
         }
     }
 
-    private function read(Compartment $compartment, Phase $phase): void
+    private function read(Compartment $compartment, Phase $phase): string
     {
         $how = $compartment->protocol?->inWords() ?? 'on level ground';
-        $this->step($phase, "read:{$compartment->key}", StepAct::Read, [$compartment], "Read {$compartment->name} by its {$compartment->filling->method->word()}: {$how}.", StepAct::Read->minutes());
+
+        return $this->step(StepVerb::Read, $compartment, "Read {$compartment->name} by its {$compartment->method->word()}: {$how}.", $phase);
     }
 
     /**
@@ -206,10 +194,10 @@ final readonly class LevelSteps
         foreach ($keys as $key) {
             $compartment = $this->scope->compartments[$key];
             $by = [
-                ...isset($this->scope->changed[$key]) ? ["pour:{$key}"] : [],
-                ...array_map(fn (Part $part): string => "fit:{$part->key}", $this->scope->partsIn($compartment)),
+                ...isset($this->scope->changed[$key]) ? [StepVerb::Pour->at($key)] : [],
+                ...array_map(fn (Part $part): string => StepVerb::Fit->at($part->key), $this->scope->partsIn($compartment)),
                 ...array_map(
-                    fn (Opening $opening): string => "close:{$opening->key}",
+                    fn (Opening $opening): string => StepVerb::Close->at($opening->key),
                     $this->scope->workedIn($compartment),
                 ),
             ];
@@ -222,30 +210,13 @@ final readonly class LevelSteps
         return $filled;
     }
 
-    /**
-     * @param  list<Compartment>  $compartments
-     * @param  list<Caution>  $cautions
-     */
     private function step(
-        Phase $phase,
-        string $key,
-        StepAct $act,
-        array $compartments,
+        StepVerb $verb,
+        Compartment $compartment,
         string $says,
-        int $minutes,
-        bool $attended = true,
-        array $cautions = [],
-    ): void {
-        $covers = array_column($compartments, 'key');
-        $this->draft->add($phase, new Step(
-            $key,
-            $act,
-            $covers[0],
-            $says,
-            $minutes,
-            $attended,
-            cautions: [...Cautions::atStep($act, $this->machine->class), ...$cautions],
-            covers: $covers,
-        ));
+        Phase $phase,
+        ?int $minutes = null,
+    ): string {
+        return $this->draft->step(new StepKey($verb, $compartment->key), $says, Workpiece::all([$compartment->key]), $phase, $minutes);
     }
 }

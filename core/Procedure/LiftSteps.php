@@ -17,37 +17,26 @@ final readonly class LiftSteps
         if (! $this->machine->raised && $purged === []) {
             return;
         }
-        $this->step(
-            $this->machine->raised ? Phase::Raise : Phase::Lift,
-            'raise',
-            StepAct::Raise,
+        $machine = new Workpiece(ServicedMachine::KEY);
+        $raise = $this->draft->step(
+            new StepKey(StepVerb::Raise),
             $this->machine->raised
                 ? 'Raise it and set it on stands, or lock the lift; the wheels that stay down are chocked.'
                 : 'Raise the driven wheels just clear of the ground, about an inch, and set it on stands.',
+            $machine,
+            $this->machine->raised ? Phase::Raise : Phase::Lift,
         );
-        $this->step(
-            Phase::Lower,
-            'lower',
-            StepAct::Lower,
+        $lower = $this->draft->step(
+            new StepKey(StepVerb::Lower),
             'Look that nobody and nothing is under it, and lower it: levels are read on level ground.',
+            $machine,
+            Phase::Lower,
         );
-        $this->draft->onlyIf('lower', 'raise');
-        $this->draft->needs('clean', $this->machine->raised ? 'raise' : []);
+        $this->draft->onlyIf($lower, $raise);
+        $this->draft->needs(StepVerb::CleanRound->at(), $this->machine->raised ? $raise : []);
         foreach ($purged as $purge) {
-            $this->draft->needs($purge, 'raise');
+            $this->draft->needs($purge, $raise);
         }
-        $this->draft->hold(Hold::STAND, 'raise', 'lower');
-    }
-
-    private function step(Phase $phase, string $key, StepAct $act, string $says): void
-    {
-        $this->draft->add($phase, new Step(
-            $key,
-            $act,
-            ServicedMachine::KEY,
-            $says,
-            $act->minutes(),
-            cautions: Cautions::atStep($act, $this->machine->class),
-        ));
+        $this->draft->hold(Hold::STAND, $raise, $lower);
     }
 }

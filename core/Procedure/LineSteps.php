@@ -21,30 +21,30 @@ final readonly class LineSteps
         }
         $key = $compartment->key;
         [$off, $on] = $this->ways($compartment);
-        $this->step(Phase::Reach, "shut_off:{$key}", StepAct::Close, $compartment, "Shut {$compartment->name} off: {$off}.");
+        $subject = $compartment->kind->subject();
+        $shutOff = $this->draft->step(new StepKey(StepVerb::ShutOff, $key), "Shut {$compartment->name} off: {$off}.", subject: $subject);
         foreach ($undone as $step) {
-            $this->draft->needs($step, "shut_off:{$key}");
+            $this->draft->needs($step, $shutOff);
         }
-        $this->step(Phase::Reach, "turn_on:{$key}", StepAct::Open, $compartment, "Turn {$compartment->name} on again: {$on}.");
-        $this->draft->onlyIf("turn_on:{$key}", "shut_off:{$key}");
-        $this->draft->shut("turn_on:{$key}", $this->doneUp($compartment));
+        $turnOn = $this->draft->step(new StepKey(StepVerb::TurnOn, $key), "Turn {$compartment->name} on again: {$on}.", subject: $subject);
+        $this->draft->onlyIf($turnOn, $shutOff);
+        $this->draft->shut($turnOn, $this->doneUp($compartment));
         if ($compartment->isFuel() && $this->machine->engine === Engine::Diesel) {
-            $this->step(
-                Phase::Bleed,
-                "purge:{$key}",
-                StepAct::Purge,
-                $compartment,
+            $purge = $this->draft->step(
+                new StepKey(StepVerb::Purge, $key),
                 Purge::Diesel->says($compartment),
-                Purge::Diesel->minutes($compartment),
+                phase: Phase::Bleed,
+                minutes: Purge::Diesel->minutes($compartment),
+                subject: $subject,
             );
-            $this->draft->needs("purge:{$key}", "turn_on:{$key}");
+            $this->draft->needs($purge, $turnOn);
         }
     }
 
     /** @return array{string, string} by what it is shut off and turned on */
     private function ways(Compartment $compartment): array
     {
-        $valve = $compartment->valve ?? '';
+        $valve = $compartment->sheet->out->valve;
 
         return match (true) {
             $valve !== '' => [$valve, $valve],
@@ -63,7 +63,7 @@ final readonly class LineSteps
 
     private function hasShutOff(Compartment $compartment): bool
     {
-        return ($compartment->valve ?? '') !== ''
+        return $compartment->sheet->out->valve !== ''
             || $compartment->isFuel()
             || ($compartment->isCoolant() && ! isset($this->scope->changed[$compartment->key]));
     }
@@ -81,50 +81,31 @@ final readonly class LineSteps
     /** @return list<string> */
     private function opened(Compartment $compartment): array
     {
-        return $this->steps($compartment, ['remove:'], ['open:']);
+        return $this->steps($compartment, [StepVerb::Remove], StepVerb::Open);
     }
 
     /** @return list<string> */
     private function doneUp(Compartment $compartment): array
     {
-        return $this->steps($compartment, ['fit:', 'count_on:'], ['close:']);
+        return $this->steps($compartment, [StepVerb::Fit, StepVerb::CountOn], StepVerb::Close);
     }
 
     /**
-     * @param  list<string>  $ofParts
-     * @param  list<string>  $ofOpenings
+     * @param  list<StepVerb>  $ofParts
      * @return list<string>
      */
-    private function steps(Compartment $compartment, array $ofParts, array $ofOpenings): array
+    private function steps(Compartment $compartment, array $ofParts, StepVerb $ofOpenings): array
     {
-        $keys = ["{$ofOpenings[0]}{$compartment->key}"];
+        $keys = [$ofOpenings->at($compartment->key)];
         foreach ($ofParts as $verb) {
             foreach ($this->scope->partsIn($compartment) as $part) {
-                $keys[] = $verb.$part->key;
+                $keys[] = $verb->at($part->key);
             }
         }
         foreach ($this->scope->openingsOf($compartment, ...OpeningRole::cases()) as $opening) {
-            $keys[] = "{$ofOpenings[0]}{$opening->key}";
+            $keys[] = $ofOpenings->at($opening->key);
         }
 
         return array_values(array_filter($keys, $this->draft->has(...)));
-    }
-
-    private function step(
-        Phase $phase,
-        string $key,
-        StepAct $act,
-        Compartment $compartment,
-        string $says,
-        ?int $minutes = null,
-    ): void {
-        $this->draft->add($phase, new Step(
-            $key,
-            $act,
-            $compartment->key,
-            $says,
-            $minutes ?? $act->minutes(),
-            cautions: Cautions::atStep($act, $this->machine->class, $compartment->kind->subject()),
-        ));
     }
 }

@@ -16,7 +16,7 @@ final readonly class OpeningSteps
     /** That it can be opened at all is known before anything runs out. */
     public function loosen(Opening $opening): string
     {
-        return $this->step('loosen', StepAct::Loosen, $opening, self::sentence(
+        return $this->step(StepVerb::Loosen, $opening, self::sentence(
             $opening->role === OpeningRole::Level
                 ? "Loosen {$opening->name}: without it nobody can tell when it is full"
                 : "Loosen {$opening->name}: if it will not open, nothing is drained",
@@ -27,13 +27,13 @@ final readonly class OpeningSteps
     public function open(Opening $opening, string $because = ''): string
     {
         $verb = $opening->role === OpeningRole::Drain ? 'Pan under it; take out' : 'Open';
-        $count = $opening->loose === [] ? '' : '; count what comes off: '.implode(', ', $opening->loose);
-        $key = $this->step('open', StepAct::Open, $opening, self::sentence(
+        $count = $opening->sheet->loose === [] ? '' : '; count what comes off: '.implode(', ', $opening->sheet->loose);
+        $key = $this->step(StepVerb::Open, $opening, self::sentence(
             "{$verb} {$opening->name}{$because}{$count}",
             $opening,
-        ), pieces: $opening->loose);
-        $this->draft->needs($key, 'clean');
-        $this->draft->waits($key, "loosen:{$opening->key}");
+        ), pieces: $opening->sheet->loose);
+        $this->draft->needs($key, StepVerb::CleanRound->at());
+        $this->draft->waits($key, StepVerb::Loosen->at($opening->key));
 
         return $key;
     }
@@ -41,18 +41,18 @@ final readonly class OpeningSteps
     /** Shut by hand, with its new seal and all that came off. */
     public function close(Opening $opening): string
     {
-        $with = $opening->seal === '' ? '' : " {$this->machine->schools->seal($opening->seal)}";
-        $count = $opening->loose === [] ? '' : '; all back that came off: '.implode(', ', $opening->loose);
-        $sealant = $opening->sealant === '' ? '' : "; its thread takes {$opening->sealant}";
-        $wipe = $opening->magnet ? 'Wipe its magnet; put' : 'Put';
+        $sheet = $opening->sheet;
+        $with = $sheet->seal === '' ? '' : " {$this->machine->schools->seal($sheet->seal)}";
+        $count = $sheet->loose === [] ? '' : '; all back that came off: '.implode(', ', $sheet->loose);
+        $sealant = $sheet->sealant === '' ? '' : "; its thread takes {$sheet->sealant}";
+        $wipe = $sheet->magnet ? 'Wipe its magnet; put' : 'Put';
         $key = $this->step(
-            'close',
-            StepAct::Close,
+            StepVerb::Close,
             $opening,
             "{$wipe} {$opening->name} back{$with}, by hand first{$sealant}{$count}.",
-            pieces: $opening->loose,
+            pieces: $sheet->loose,
         );
-        $this->draft->onlyIf($key, "open:{$opening->key}");
+        $this->draft->onlyIf($key, StepVerb::Open->at($opening->key));
 
         return $key;
     }
@@ -63,40 +63,34 @@ final readonly class OpeningSteps
         if (! $opening->isTightened()) {
             return;
         }
-        $key = $this->step('torque', StepAct::Torque, $opening, $opening->torque === ''
+        $key = $this->step(StepVerb::Torque, $opening, $opening->sheet->torque === ''
             ? "Tighten {$opening->name}: no torque is written down, so snug plus an eighth of a turn, kept as by feel."
-            : "Tighten {$opening->name} to {$opening->torque}.", phase: $phase);
-        $this->draft->onlyIf($key, "close:{$opening->key}");
-        $this->draft->needs($key, "close:{$opening->key}");
+            : "Tighten {$opening->name} to {$opening->sheet->torque}.", phase: $phase);
+        $this->draft->onlyIf($key, StepVerb::Close->at($opening->key));
+        $this->draft->needs($key, StepVerb::Close->at($opening->key));
     }
 
     /** @param  list<string>  $pieces */
     private function step(
-        string $verb,
-        StepAct $act,
+        StepVerb $verb,
         Opening $opening,
         string $says,
         array $pieces = [],
         Phase $phase = Phase::Reach,
     ): string {
-        $key = "{$verb}:{$opening->key}";
-        $this->draft->add($phase, new Step(
-            $key,
-            $act,
-            $opening->key,
+        return $this->draft->step(
+            new StepKey($verb, $opening->key),
             $says,
-            $act->minutes(),
-            cautions: Cautions::atStep($act, $this->machine->class, $opening->subject),
-            pieces: $pieces,
-        ));
-
-        return $key;
+            new Workpiece($opening->key, pieces: $pieces),
+            $phase,
+            subject: $opening->subject,
+        );
     }
 
     private static function sentence(string $says, Opening $opening): string
     {
         return implode('. ', array_filter([
-            $says.($opening->tool === '' ? '' : ", {$opening->tool}"),
+            $says.($opening->sheet->tool === '' ? '' : ", {$opening->sheet->tool}"),
             rtrim($opening->hint, '.'),
         ])).'.';
     }

@@ -27,43 +27,43 @@ final readonly class PartSteps
 
     private function off(Part $part): void
     {
-        $count = $part->loose === [] ? '' : '; count what comes off: '.implode(', ', $part->loose);
-        $this->step('remove', StepAct::Remove, $part, implode('. ', array_filter([
+        $count = $part->fitting->loose === [] ? '' : '; count what comes off: '.implode(', ', $part->fitting->loose);
+        $this->step(StepVerb::Remove, $part, implode('. ', array_filter([
             "Take off {$part->name}{$count}",
             rtrim($part->hint, '.'),
         ])).'.');
-        $this->draft->needs("remove:{$part->key}", 'clean');
-        $this->step('look', StepAct::Look, $part, match (true) {
+        $this->draft->needs(StepVerb::Remove->at($part->key), StepVerb::CleanRound->at());
+        $this->step(StepVerb::Look, $part, match (true) {
             $part->isSparkPlug() => "Read {$part->name}: tan is fine, white lean, black rich, oily worn; every cylinder alike",
             $part->isFilter() => "Look at the seat of {$part->name}: the old gasket came off with it, and it is wiped clean",
             default => "Look at {$part->name} and where it sat: wear, dirt, what should not be there",
         }.'.');
-        $this->draft->needs("look:{$part->key}", "remove:{$part->key}");
-        if ($part->loose !== []) {
-            $this->step('count_off', StepAct::Look, $part, self::counted('Lay out and count what came off', $part), $part->loose);
-            $this->draft->needs("count_off:{$part->key}", "remove:{$part->key}");
+        $this->draft->needs(StepVerb::Look->at($part->key), StepVerb::Remove->at($part->key));
+        if ($part->fitting->loose !== []) {
+            $this->step(StepVerb::CountOff, $part, self::counted('Lay out and count what came off', $part), $part->fitting->loose);
+            $this->draft->needs(StepVerb::CountOff->at($part->key), StepVerb::Remove->at($part->key));
         }
     }
 
     /** @return list<string> the steps between off and on */
     private function between(Part $part, bool $isNew, bool $prefill): array
     {
-        $between = ["look:{$part->key}"];
+        $between = [StepVerb::Look->at($part->key)];
         if ($isNew) {
-            $this->step('compare', StepAct::Compare, $part, $this->comparing($part));
-            $between[] = "compare:{$part->key}";
+            $this->step(StepVerb::Compare, $part, $this->comparing($part));
+            $between[] = StepVerb::Compare->at($part->key);
         } else {
-            $this->step('clean', StepAct::Clean, $part, $this->cleaning($part));
-            $between[] = "clean:{$part->key}";
+            $this->step(StepVerb::Clean, $part, $this->cleaning($part));
+            $between[] = StepVerb::Clean->at($part->key);
         }
-        $this->draft->needs($between[1], "remove:{$part->key}");
+        $this->draft->needs($between[1], StepVerb::Remove->at($part->key));
         if ($prefill) {
-            $this->step('prefill', StepAct::Prefill, $part, "Fill {$part->name} to about half, let the paper soak it up, and write down how much.");
-            $this->draft->needs("prefill:{$part->key}", "compare:{$part->key}");
-            $between[] = "prefill:{$part->key}";
+            $this->step(StepVerb::Prefill, $part, "Fill {$part->name} to about half, let the paper soak it up, and write down how much.");
+            $this->draft->needs(StepVerb::Prefill->at($part->key), StepVerb::Compare->at($part->key));
+            $between[] = StepVerb::Prefill->at($part->key);
         }
 
-        return [...$between, "count_off:{$part->key}"];
+        return [...$between, StepVerb::CountOff->at($part->key)];
     }
 
     private function comparing(Part $part): string
@@ -90,48 +90,48 @@ final readonly class PartSteps
     private function on(Part $part, bool $isNew, array $between): void
     {
         $which = $isNew ? 'the new ' : '';
-        $this->step('fit', StepAct::Fit, $part, implode(', ', array_filter([
+        $this->step(StepVerb::Fit, $part, implode(', ', array_filter([
             "Fit {$which}{$part->name}",
-            $part->orientation,
-            $part->seal === '' ? '' : $this->machine->schools->seal($part->seal),
+            $part->fitting->orientation,
+            $part->fitting->seal === '' ? '' : $this->machine->schools->seal($part->fitting->seal),
             ...$this->seated($part, $isNew),
         ])).'.');
-        $fit = "fit:{$part->key}";
-        $this->draft->onlyIf($fit, "remove:{$part->key}");
-        $this->draft->needs($fit, array_values(array_diff($between, ["prefill:{$part->key}"])));
-        $this->draft->waits($fit, "prefill:{$part->key}");
-        if ($part->loose !== []) {
-            $this->step('count_on', StepAct::Look, $part, self::counted('Count again: all on, nothing left in the pan', $part), $part->loose);
-            $this->draft->onlyIf("count_on:{$part->key}", $fit);
+        $fit = StepVerb::Fit->at($part->key);
+        $this->draft->onlyIf($fit, StepVerb::Remove->at($part->key));
+        $this->draft->needs($fit, array_values(array_diff($between, [StepVerb::Prefill->at($part->key)])));
+        $this->draft->waits($fit, StepVerb::Prefill->at($part->key));
+        if ($part->fitting->loose !== []) {
+            $this->step(StepVerb::CountOn, $part, self::counted('Count again: all on, nothing left in the pan', $part), $part->fitting->loose);
+            $this->draft->onlyIf(StepVerb::CountOn->at($part->key), $fit);
         }
-        if ($part->torque !== '') {
-            $this->step('torque', StepAct::Torque, $part, "Tighten {$part->name} to {$part->torque}.");
-            $this->draft->onlyIf("torque:{$part->key}", $fit);
-            $this->draft->waits("torque:{$part->key}", "count_on:{$part->key}");
+        if ($part->fitting->torque() !== '') {
+            $this->step(StepVerb::Torque, $part, "Tighten {$part->name} to {$part->fitting->torque()}.");
+            $this->draft->onlyIf(StepVerb::Torque->at($part->key), $fit);
+            $this->draft->waits(StepVerb::Torque->at($part->key), StepVerb::CountOn->at($part->key));
         }
         if (in_array($part->kind, self::LED_PAST_SOMETHING, true)) {
-            $this->step('look_over', StepAct::Look, $part, "Look over {$part->name} and the lines beside it: nothing touches a hot part, no line is nicked, every clamp holds.");
-            $this->draft->onlyIf("look_over:{$part->key}", $fit);
+            $this->step(StepVerb::LookOver, $part, "Look over {$part->name} and the lines beside it: nothing touches a hot part, no line is nicked, every clamp holds.");
+            $this->draft->onlyIf(StepVerb::LookOver->at($part->key), $fit);
         }
     }
 
     private static function counted(string $what, Part $part): string
     {
-        return "{$what}: ".implode(', ', $part->loose).'.';
+        return "{$what}: ".implode(', ', $part->fitting->loose).'.';
     }
 
     /** @return list<string> how it goes on: as its book says, else as this machine's keeper does it */
     private function seated(Part $part, bool $isNew): array
     {
         $schools = $this->machine->schools;
-        $tight = Plain::within($part->tight);
+        $tight = Plain::within($part->fitting->inWords());
         $byHand = $tight !== '' ? $tight : 'by hand first';
 
         return match (true) {
             $part->isSparkPlug() => [
                 "the thread {$schools->says(School::PlugThread)}",
                 match (true) {
-                    $tight !== '', $part->torque !== '' => $byHand,
+                    $tight !== '', $part->fitting->torque() !== '' => $byHand,
                     $isNew => 'by hand to its seat, then about half a turn until its washer gives',
                     default => 'by hand to its seat, then much less than half a turn: its washer has given already',
                 },
@@ -140,23 +140,15 @@ final readonly class PartSteps
             $part->isFilter() => [
                 $isNew && $part->subject === Subject::Fuel ? $schools->says(School::FuelFilter) : '',
                 "its gasket {$schools->says(School::Gasket)}",
-                $tight === '' && $part->torque === '' ? $schools->says(School::SpinOn) : $byHand,
+                $tight === '' && $part->fitting->torque() === '' ? $schools->says(School::SpinOn) : $byHand,
             ],
             default => [$byHand],
         };
     }
 
     /** @param  list<string>  $pieces */
-    private function step(string $verb, StepAct $act, Part $part, string $says, array $pieces = []): void
+    private function step(StepVerb $verb, Part $part, string $says, array $pieces = []): void
     {
-        $this->draft->add(Phase::Reach, new Step(
-            "{$verb}:{$part->key}",
-            $act,
-            $part->key,
-            $says,
-            $act->minutes(),
-            cautions: Cautions::atStep($act, $this->machine->class, $part->subject),
-            pieces: $pieces,
-        ));
+        $this->draft->step(new StepKey($verb, $part->key), $says, new Workpiece($part->key, pieces: $pieces), subject: $part->subject);
     }
 }

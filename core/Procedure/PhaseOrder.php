@@ -21,8 +21,8 @@ final readonly class PhaseOrder
         foreach ($this->turning() as $step) {
             $this->draft->shut($step, $this->doneUp());
         }
-        foreach ($this->draft->those(fn (Step $step): bool => $step->key !== 'reset') as $step) {
-            $this->draft->waits('reset', $step);
+        foreach ($this->draft->those(fn (Step $step): bool => $step->verb !== StepVerb::Reset) as $step) {
+            $this->draft->waits(StepVerb::Reset->at(), $step);
         }
     }
 
@@ -94,7 +94,7 @@ final readonly class PhaseOrder
         $reach = array_flip($this->draft->in(Phase::Reach));
 
         return $this->draft->those(fn (Step $step): bool => isset($reach[$step->key])
-            && $step->verb() !== 'shut_off'
-            && (in_array($step->act, self::DONE_UP, true) || $step->verb() === 'turn_on'));
+            && $step->verb !== StepVerb::ShutOff
+            && (in_array($step->act, self::DONE_UP, true) || $step->verb === StepVerb::TurnOn));
     }
 }

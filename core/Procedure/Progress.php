@@ -27,7 +27,7 @@ final readonly class Progress
                 isset($failed[$step->key]) => StepState::Failed,
                 default => self::unlessOpen($step, $states),
             };
-            $open = array_values(array_filter($step->after, fn (string $before): bool => ! $passed[$before]));
+            $open = array_values(array_filter($step->bonds->after, fn (string $before): bool => ! $passed[$before]));
             $states[$step->key] = $state ?? ($open === [] ? StepState::Ready : StepState::Waiting);
             $waitsFor[$step->key] = $open;
             // What is never done lets those behind it through only when all before it is settled.
@@ -80,10 +80,10 @@ final readonly class Progress
     {
         return array_values(array_filter(
             $this->steps,
-            fn (Step $step): bool => $step->onlyIf !== []
+            fn (Step $step): bool => $step->bonds->onlyIf !== []
                 && in_array($this->states[$step->key], [StepState::Ready, StepState::Waiting, StepState::Barred, StepState::Failed], true)
                 && array_filter(
-                    $step->onlyIf,
+                    $step->bonds->onlyIf,
                     fn (string $undone): bool => $this->states[$undone] === StepState::Done,
                 ) !== []
                 && $step->act->doesUp(),
@@ -108,18 +108,18 @@ final readonly class Progress
     {
         $never = [StepState::Failed, StepState::Barred, StepState::Spared];
         $mayBe = array_filter(
-            $step->onlyIf,
+            $step->bonds->onlyIf,
             fn (string $key): bool => ! in_array($states[$key], $never, true),
         );
-        if ($step->onlyIf !== [] && $mayBe === []) {
+        if ($step->bonds->onlyIf !== [] && $mayBe === []) {
             return StepState::Spared;
         }
-        foreach ($step->needs as $key) {
+        foreach ($step->bonds->needs as $key) {
             if (in_array($states[$key], $never, true)) {
                 return StepState::Barred;
             }
         }
-        foreach ($step->shut as $key) {
+        foreach ($step->bonds->shut as $key) {
             if (in_array($states[$key], [StepState::Failed, StepState::Barred], true)) {
                 return StepState::Barred;
             }

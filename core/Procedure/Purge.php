@@ -14,6 +14,9 @@ enum Purge
     case Coolant;
     case Diesel;
 
+    /** Of a drive filled until its vents run. */
+    private const CYCLES = 5;
+
     private const MINUTES_A_CYCLE = 1;
 
     public static function of(Compartment $compartment): self
@@ -21,21 +24,21 @@ enum Purge
         return match (true) {
             $compartment->isFuel() => self::Diesel,
             $compartment->isCoolant() => self::Coolant,
-            $compartment->filling->vents || $compartment->filling->purge !== null => self::ByVents,
+            $compartment->sheet->service->vents || $compartment->sheet->service->purge !== null => self::ByVents,
             default => self::ByTank,
         };
     }
 
     public function cycles(Compartment $compartment): int
     {
-        return $this === self::ByVents ? $compartment->filling->purge ?? Filling::CYCLES : 1;
+        return $this === self::ByVents ? $compartment->sheet->service->purge ?? self::CYCLES : 1;
     }
 
     public function minutes(Compartment $compartment): int
     {
         return match ($this) {
             self::ByVents => max(StepAct::Purge->minutes(), $this->cycles($compartment) * self::MINUTES_A_CYCLE),
-            self::Coolant => max(10, $compartment->filling->run ?? 0),
+            self::Coolant => max(10, $compartment->sheet->service->minutes->run ?? 0),
             self::ByTank, self::Diesel => StepAct::Purge->minutes(),
         };
     }

@@ -42,7 +42,7 @@ final readonly class Scope
         foreach ($works as $work) {
             $at = $work->at;
             if ($at instanceof Compartment) {
-                $holder = $known[$at->sharesWith ?? ''] ?? $at;
+                $holder = $known[$at->sheet->sharesWith ?? ''] ?? $at;
                 match ($work->kind) {
                     TaskKind::Replace => $changed[$holder->key] = $holder,
                     TaskKind::CheckLevel => $levels[$holder->key] = $holder,
@@ -124,7 +124,7 @@ final readonly class Scope
     /** @return list<Opening> that are open while it is filled, since they tell when it is full */
     public function levelPlugsOf(Compartment $compartment): array
     {
-        return $compartment->filling->method === LevelMethod::LevelPlug
+        return $compartment->method === LevelMethod::LevelPlug
             ? $this->openingsOf($compartment, OpeningRole::Level)
             : [];
     }
@@ -159,7 +159,7 @@ final readonly class Scope
                 ? $at->in === $compartment->key
                 : in_array($at, $compartment->openings, true);
             if ($isIn) {
-                return $this->compartments[$compartment->sharesWith ?? ''] ?? $compartment;
+                return $this->compartments[$compartment->sheet->sharesWith ?? ''] ?? $compartment;
             }
         }
 
@@ -202,7 +202,7 @@ final readonly class Scope
     {
         return [$compartment, ...array_values(array_filter(
             $this->compartments,
-            fn (Compartment $other): bool => $other->sharesWith === $compartment->key,
+            fn (Compartment $other): bool => $other->sheet->sharesWith === $compartment->key,
         ))];
     }
 

@@ -24,7 +24,7 @@ final readonly class ServiceSteps
 
     public function __construct(private ServicedMachine $machine, private Scope $scope)
     {
-        $this->draft = new Draft;
+        $this->draft = new Draft($machine);
         $this->partSteps = new PartSteps($this->draft, $machine);
         $this->openingSteps = new OpeningSteps($this->draft, $machine);
         $this->placeSteps = new PlaceSteps($this->draft, $machine, $scope);
@@ -72,7 +72,7 @@ final readonly class ServiceSteps
     private function drinks(Compartment $compartment): bool
     {
         foreach ($this->scope->partsIn($compartment) as $part) {
-            if ($part->drinks || $part->isFilter()) {
+            if ($part->fitting->drinks !== '' || $part->isFilter()) {
                 return true;
             }
         }
@@ -88,13 +88,11 @@ final readonly class ServiceSteps
             if (! $opening instanceof Opening || ! isset($this->scope->openings[$opening->key]) || $this->isOpenedAnyway($opening)) {
                 continue;
             }
-            if ($this->draft->has("open:{$opening->key}")) {
+            if ($this->draft->has(StepVerb::Open->at($opening->key))) {
                 continue;
             }
             $this->openingSteps->open($opening);
-            $this->workAtOpen($opening, $work->kind);
-            $close = $this->openingSteps->close($opening);
-            $this->draft->waits($close, "clean:{$opening->key}");
+            $this->openingSteps->close($opening);
             $this->openingSteps->tighten($opening);
         }
     }
@@ -125,32 +123,30 @@ final readonly class ServiceSteps
         ];
     }
 
+    /** What is done to an opening that is worked at itself, while it is open. */
     private function workAtOpen(Opening $opening, TaskKind $kind): void
     {
-        $says = $kind === TaskKind::Replace
+        $isNew = $kind === TaskKind::Replace;
+        $name = new StepKey($isNew ? StepVerb::Compare : StepVerb::Clean, $opening->key);
+        if ($this->draft->has((string) $name)) {
+            return;
+        }
+        $step = $this->draft->step($name, $isNew
             ? "Hold the new {$opening->name} beside the old: thread, length, seat."
-            : "Clean {$opening->name}, and look at what it caught.";
-        $act = $kind === TaskKind::Replace ? StepAct::Compare : StepAct::Clean;
-        $this->draft->add(Phase::Reach, new Step(
-            "clean:{$opening->key}",
-            $act,
-            $opening->key,
-            $says,
-            $act->minutes(),
-            cautions: Cautions::atStep($act, $this->machine->class),
-        ));
-        $this->draft->needs("clean:{$opening->key}", "open:{$opening->key}");
+            : "Clean {$opening->name}, and look at what it caught.");
+        $this->draft->needs($step, StepVerb::Open->at($opening->key));
+        $this->draft->waits(StepVerb::Close->at($opening->key), $step);
     }
 
     private function parts(): void
     {
         foreach ($this->scope->parts as $part) {
             $holder = $this->scope->holderOf($part);
-            $filling = $holder === null || $holder->isFuel() ? null : $holder->filling;
+            $service = $holder === null || $holder->isFuel() ? null : $holder->sheet->service;
             $this->partSteps->add(
                 $part,
                 $isNew = $this->isNew($part),
-                $isNew && $part->isFilter() && $part->upright && $filling?->prefill === true,
+                $isNew && $part->isFilter() && $part->fitting->isUpright() && $service?->prefill === true,
             );
             foreach ($holder?->openings(OpeningRole::FilterCover) ?? [] as $cover) {
                 $this->cover($cover, $part);
@@ -179,13 +175,13 @@ final readonly class ServiceSteps
         if (! $part->isFilter() && $part->kind !== PartKind::Strainer) {
             return;
         }
-        if (! $this->draft->has("open:{$cover->key}")) {
+        if (! $this->draft->has(StepVerb::Open->at($cover->key))) {
             $this->openingSteps->open($cover);
             $this->openingSteps->close($cover);
             $this->openingSteps->tighten($cover);
         }
-        $this->draft->needs("remove:{$part->key}", "open:{$cover->key}");
-        $this->draft->shut("close:{$cover->key}", ["fit:{$part->key}", "count_on:{$part->key}"]);
+        $this->draft->needs(StepVerb::Remove->at($part->key), StepVerb::Open->at($cover->key));
+        $this->draft->shut(StepVerb::Close->at($cover->key), [StepVerb::Fit->at($part->key), StepVerb::CountOn->at($part->key)]);
     }
 
     /** @param  array<string, LevelReading>  $readings */
@@ -202,9 +198,8 @@ final readonly class ServiceSteps
         }
         foreach ($this->scope->works as $work) {
             $opening = $work->at;
-            if ($opening instanceof Opening && isset($this->scope->openings[$opening->key]) && ! $this->draft->has("clean:{$opening->key}")) {
+            if ($opening instanceof Opening && isset($this->scope->openings[$opening->key])) {
                 $this->workAtOpen($opening, $work->kind);
-                $this->draft->waits("close:{$opening->key}", "clean:{$opening->key}");
             }
         }
     }
@@ -213,17 +208,17 @@ final readonly class ServiceSteps
     private function afterDraining(Compartment $compartment): void
     {
         $drained = $this->draft->those(fn (Step $step): bool => $step->act === StepAct::Open
-            && in_array($step->at, array_column($this->scope->openingsOf($compartment, OpeningRole::Drain), 'key'), true));
+            && in_array($step->on->at, array_column($this->scope->openingsOf($compartment, OpeningRole::Drain), 'key'), true));
         $proved = $this->draft->those(fn (Step $step): bool => $step->act === StepAct::Loosen
-            && in_array($step->at, array_column($this->scope->fillsOf($compartment), 'key'), true));
+            && in_array($step->on->at, array_column($this->scope->fillsOf($compartment), 'key'), true));
         foreach ($this->scope->partsIn($compartment) as $part) {
-            $this->draft->waits("remove:{$part->key}", $drained);
-            $this->draft->needs("remove:{$part->key}", $proved);
+            $this->draft->waits(StepVerb::Remove->at($part->key), $drained);
+            $this->draft->needs(StepVerb::Remove->at($part->key), $proved);
         }
         foreach ($this->scope->workedIn($compartment) as $opening) {
             if (in_array($opening->role, [OpeningRole::Strainer, OpeningRole::FilterCover], true)) {
-                $this->draft->waits("open:{$opening->key}", $drained);
-                $this->draft->needs("open:{$opening->key}", $proved);
+                $this->draft->waits(StepVerb::Open->at($opening->key), $drained);
+                $this->draft->needs(StepVerb::Open->at($opening->key), $proved);
             }
         }
     }

@@ -11,7 +11,7 @@ use Core\Machine\OpeningRole;
 final readonly class WayThere
 {
     /** Steps at a compartment in which it is not opened itself. */
-    private const BESIDE_IT = ['undo', 'turn_on', 'shut_off'];
+    private const BESIDE_IT = [StepVerb::Undo, StepVerb::TurnOn, StepVerb::ShutOff];
 
     public function __construct(
         private Draft $draft,
@@ -36,8 +36,8 @@ final readonly class WayThere
 
         return match (true) {
             $at instanceof Compartment => $this->opensCompartment($at),
-            $at instanceof Part => ["remove:{$at->key}"],
-            default => ["open:{$at->key}"],
+            $at instanceof Part => [StepVerb::Remove->at($at->key)],
+            default => [StepVerb::Open->at($at->key)],
         };
     }
 
@@ -48,15 +48,15 @@ final readonly class WayThere
 
         return match (true) {
             $at instanceof Compartment => $this->shutsCompartment($at),
-            $at instanceof Part => ["fit:{$at->key}", "torque:{$at->key}", "look_over:{$at->key}"],
-            default => ["close:{$at->key}", "torque:{$at->key}"],
+            $at instanceof Part => [StepVerb::Fit->at($at->key), StepVerb::Torque->at($at->key), StepVerb::LookOver->at($at->key)],
+            default => [StepVerb::Close->at($at->key), StepVerb::Torque->at($at->key)],
         };
     }
 
     /** What a compartment's book says is undone to get there. */
     private function undo(Compartment $compartment): void
     {
-        foreach ($compartment->putsBack as $undone) {
+        foreach ($compartment->sheet->out->putsBack as $undone) {
             $this->placeSteps->pair(
                 $undone,
                 $compartment->key,
@@ -72,18 +72,14 @@ final readonly class WayThere
         if (! $compartment->isCoolant()) {
             return;
         }
-        $key = "cool:{$compartment->key}";
-        $this->draft->add(Phase::Reach, new Step(
-            $key,
-            StepAct::Wait,
-            $compartment->key,
+        $cool = $this->draft->step(
+            new StepKey(StepVerb::Cool, $compartment->key),
             "Let {$compartment->name} cool until it can be touched, then turn its cap slowly.",
-            $this->draft->has('warm') ? Compartment::COOL : 0,
-            attended: false,
+            minutes: $this->draft->has(StepVerb::Warm->at()) ? Compartment::COOL : 0,
             cautions: [Caution::HotCoolant],
-        ));
+        );
         foreach ($this->opensCompartment($compartment) as $opens) {
-            $this->draft->needs($opens, $key);
+            $this->draft->needs($opens, $cool);
         }
     }
 
@@ -110,8 +106,8 @@ final readonly class WayThere
         $reach = array_flip($this->draft->in(Phase::Reach));
 
         return $this->draft->those(fn (Step $step): bool => isset($reach[$step->key])
-            && in_array($step->at, $keys, true)
+            && in_array($step->on->at, $keys, true)
             && in_array($step->act, $acts, true)
-            && ! in_array($step->verb(), self::BESIDE_IT, true));
+            && ! in_array($step->verb, self::BESIDE_IT, true));
     }
 }

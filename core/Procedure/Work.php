@@ -39,7 +39,7 @@ final readonly class Work
         return $isGreased ? new self(
             TaskKind::Lubricate,
             new Place($this->at->key, $this->at->name, self::SAYS_PIVOT_SHAFT, Subject::Grease),
-            undoes: [...$this->undoes, ...$this->at->putsBack],
+            undoes: [...$this->undoes, ...$this->at->sheet->out->putsBack],
         ) : $this;
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Fluid\Sheet\Capacity;
+use Core\Fluid\Sheet\CapacityKind;
 use Core\Form\Fields;
+use Core\Measure\Dimension;
 
 /**
  * The rows of a job as its calculators are given them: compartments, then parts, then tasks, each key once, and what
@@ -74,6 +77,27 @@ final class JobRows
         }
 
         return $places[$at] ?? null;
+    }
+
+    /** How much a compartment takes by its book: one figure, or from and to. */
+    public function capacity(Fields $row): ?Capacity
+    {
+        $least = null;
+        if ($row->isSet('capacity')) {
+            $range = $row->within('capacity', 'the capacity');
+            $least = $range->optionalMeasure('min', 'the least', Dimension::Volume);
+            $most = $range->measure('max', 'the most', Dimension::Volume);
+            if ($least !== null && $most !== null && $least->compareTo($most) > 0) {
+                $range->fault('min', "The least, {$least->inWords()}, is over the most, {$most->inWords()}.");
+            }
+        } else {
+            $most = $row->optionalMeasure('capacity', 'the capacity', Dimension::Volume);
+        }
+        if ($most?->value->isZero()) {
+            $row->fault('capacity', 'A compartment holds more than nothing.');
+        }
+
+        return $most === null ? null : new Capacity(CapacityKind::Refill, $least ?? $most, $most, $most->inWords());
     }
 
     public function passOver(Fields $row, string $kind): void

@@ -27,7 +27,7 @@ final class ProcedureCalculator implements Calculator
             throw $unready;
         }
         $steps = $procedure->steps;
-        $waits = count(array_filter($steps, fn (Step $step): bool => ! $step->attended));
+        $waits = count(array_filter($steps, fn (Step $step): bool => ! $step->verb->isAttended()));
 
         return new Answer([
             'steps' => array_map($this->step(...), $steps),
@@ -47,18 +47,18 @@ final class ProcedureCalculator implements Calculator
         return [
             'key' => $step->key,
             'act' => $step->act->value,
-            'at' => $step->at,
+            'at' => $step->on->at,
             'says' => $step->says,
-            'after' => $step->after,
+            'after' => $step->bonds->after,
             'minutes' => $step->minutes,
-            'attended' => $step->attended,
-            'uses' => $step->uses,
+            'attended' => $step->verb->isAttended(),
+            'uses' => [],
             'cautions' => array_map(fn (Caution $caution): string => $caution->says(), $step->cautions),
-            'needs' => $step->needs,
-            'shut' => $step->shut,
-            'only_if' => $step->onlyIf,
-            'covers' => $step->covers,
-            'pieces' => $step->pieces,
+            'needs' => $step->bonds->needs,
+            'shut' => $step->bonds->shut,
+            'only_if' => $step->bonds->onlyIf,
+            'covers' => $step->on->covers,
+            'pieces' => $step->on->pieces,
         ];
     }
 }

@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace Core\Reckoner;
 
 use Core\Fluid\Level\LevelMethod;
+use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\DrainWay;
+use Core\Fluid\Sheet\OpeningSheet;
+use Core\Fluid\Sheet\ServiceMinutes;
+use Core\Fluid\Sheet\ServiceWay;
+use Core\Fluid\Sheet\WayOut;
 use Core\Form\Fields;
 use Core\Inspect\Instrument\Level;
 use Core\Machine\CompartmentKind;
@@ -16,13 +21,13 @@ use Core\Machine\TaskKind;
 use Core\Measure\Dimension;
 use Core\Procedure\Compartment;
 use Core\Procedure\Engine;
-use Core\Procedure\Filling;
 use Core\Procedure\Opening;
 use Core\Procedure\Part;
 use Core\Procedure\Schools;
 use Core\Procedure\ServicedMachine;
 use Core\Procedure\Tightened;
 use Core\Procedure\Work;
+use Core\Supply\PartFitting;
 use Core\Supply\PartKind;
 
 /** Reads a service: what is to be done, and the machine as far as the order of the work depends on it. */
@@ -97,36 +102,30 @@ final class ProcedureFields
     {
         $key = $this->rows->key($row);
         $kind = $row->choice('kind', CompartmentKind::Engine, 'the kind of compartment');
-        $amount = BookAmount::read($row);
+        $capacity = $this->rows->capacity($row);
         $openings = array_values(array_filter(array_map(
             fn (Fields $opening): ?Opening => $this->opening($opening, $kind->subject()),
             $this->rows->of($row, 'openings', 'the openings'),
         )));
-        $filling = $this->filling($row);
-        $protocol = $row->has('protocol')
-            ? Level::protocol($row->within('protocol', 'how its level is read'), $filling->method)
-            : null;
-        $way = $row->has('drain_way')
-            ? DrainWay::tryFrom((string) $row->option(
-                'drain_way',
-                array_column(DrainWay::cases(), 'value'),
-                'how it is drained',
-            ))
-            : null;
+        [$method, $service] = $this->service($row);
         $compartment = new Compartment(
             (string) $key,
             $kind,
             (string) $key,
-            $amount->least,
-            $amount->most,
             $openings,
-            $protocol,
-            $filling,
-            $this->minutes($row, 'warm', 'how long it is warmed'),
-            $this->minutes($row, 'drip', 'how long it drips'),
-            $this->wordsOrFlag($row, 'valve', 'its valve'),
-            trim((string) $row->optionalText('shares_with', 'the compartment it shares with')) ?: null,
-            $way,
+            new CompartmentSheet(
+                out: new WayOut(
+                    $row->has('drain_way')
+                        ? DrainWay::tryFrom((string) $row->option('drain_way', array_column(DrainWay::cases(), 'value'), 'how it is drained'))
+                        : null,
+                    $this->wordsOrFlag($row, 'valve', 'its valve') ?? '',
+                ),
+                sharesWith: trim((string) $row->optionalText('shares_with', 'the compartment it shares with')) ?: null,
+                service: $service,
+            ),
+            $capacity,
+            $method,
+            $row->has('protocol') ? Level::protocol($row->within('protocol', 'how its level is read'), $method) : null,
         );
         $this->rows->passOver($row, 'compartment');
         if ($key !== null) {
@@ -143,11 +142,13 @@ final class ProcedureFields
             (string) $key,
             OpeningRole::tryFrom((string) $role) ?? OpeningRole::Fill,
             (string) $key,
-            trim((string) $row->optionalText('tool', 'the tool')),
-            $this->seal($row),
-            $this->wordsOrList($row, 'loose', 'the loose pieces'),
-            $torque === null ? '' : $row->written('torque'),
-            $row->flag('magnet', 'whether it has a magnet'),
+            new OpeningSheet(
+                trim((string) $row->optionalText('tool', 'the tool')),
+                $torque === null ? '' : $row->written('torque'),
+                $this->seal($row),
+                magnet: $row->flag('magnet', 'whether it has a magnet'),
+                loose: $this->wordsOrList($row, 'loose', 'the loose pieces'),
+            ),
             subject: $subject,
         );
         if ($key === null || $role === null) {
@@ -158,10 +159,13 @@ final class ProcedureFields
         return $opening;
     }
 
-    private function filling(Fields $row): Filling
+    /** @return array{LevelMethod, ServiceWay} how its level is read, and how it is serviced */
+    private function service(Fields $row): array
     {
+        $warm = $this->minutes($row, 'warm', 'how long it is warmed');
+        $drip = $this->minutes($row, 'drip', 'how long it drips');
         if (! $row->has('fill')) {
-            return new Filling;
+            return [LevelMethod::Stick, new ServiceWay(new ServiceMinutes($warm, $drip), prefill: false)];
         }
         $fill = $row->within('fill', 'how it is filled');
         $method = $fill->choice('method', LevelMethod::Stick, 'how its level is read');
@@ -169,21 +173,23 @@ final class ProcedureFields
         if ($share?->isGreaterThan(1)) {
             $fill->fault('share_first', 'The share that is poured first is at most 1.');
         }
-        $isFlag = $fill->isFlag('prefill');
-        $prefilled = $isFlag ? null : $fill->optionalMeasure('prefill', 'what is in the filter already', Dimension::Volume);
 
-        return new Filling(
-            $method,
-            $isFlag ? $fill->flag('prefill', 'whether the filter is filled first') : $prefilled !== null,
-            $prefilled,
-            $share === null ? null : (string) $share,
-            $this->minutes($fill, 'run', 'how long it runs'),
-            $this->minutes($fill, 'wait', 'how long it stands'),
+        return [$method, new ServiceWay(
+            new ServiceMinutes(
+                $warm,
+                $drip,
+                $this->minutes($fill, 'run', 'how long it runs'),
+                $this->minutes($fill, 'wait', 'how long it stands'),
+            ),
             $fill->optionalWholeNumber('purge', 'how many cycles', self::MOST_CYCLES),
             $fill->isList('vents')
                 ? $fill->texts('vents', 'its vents') !== []
                 : $fill->flag('vents', 'whether it is filled until its vents run'),
-        );
+            $fill->isFlag('prefill')
+                ? $fill->flag('prefill', 'whether the filter is filled first')
+                : $fill->optionalMeasure('prefill', 'what is in the filter already', Dimension::Volume) !== null,
+            shareFirst: $share === null ? null : (string) $share,
+        )];
     }
 
     private function part(Fields $row): void
@@ -192,8 +198,9 @@ final class ProcedureFields
         $kind = $row->choice('kind', PartKind::Other, 'the sort of part');
         $in = trim((string) $row->optionalText('in', 'the compartment it sits in')) ?: null;
         $hangs = $row->has('hangs') ? $row->option('hangs', ['upright', 'sideways', 'inverted'], 'how it hangs') : null;
-        $isFlag = $row->isFlag('drinks');
-        $drunk = $isFlag ? null : $row->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume);
+        $drinks = $row->isFlag('drinks')
+            ? $row->flag('drinks', 'whether it drinks')
+            : $row->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume) !== null;
         $torque = $row->optionalMeasure('torque', 'the torque', Dimension::Torque);
         $holder = $this->places[$in ?? ''] ?? null;
         if ($in !== null && ! $holder instanceof Compartment) {
@@ -204,12 +211,13 @@ final class ProcedureFields
             $kind,
             (string) $key,
             $in,
-            $hangs === 'upright',
-            $isFlag ? $row->flag('drinks', 'whether it drinks') : $drunk !== null,
-            $drunk,
-            $this->wordsOrList($row, 'loose', 'the loose pieces'),
-            $this->seal($row),
-            $torque === null ? '' : $row->written('torque'),
+            new PartFitting(
+                loose: $this->wordsOrList($row, 'loose', 'the loose pieces'),
+                tight: $torque === null ? '' : $row->written('torque'),
+                seal: $this->seal($row),
+                hangs: $hangs ?? '',
+                drinks: $drinks ? 'some' : '',
+            ),
             subject: $row->choice(
                 'subject',
                 $holder instanceof Compartment ? $holder->kind->subject() : Subject::Other,

@@ -149,13 +149,12 @@ final class TaskFields
     /** @param  Quantity|null  $pour  what is poured stands before what it holds */
     private function capacity(Fields $row, ?Quantity $pour): ?Capacity
     {
-        $most = BookAmount::read($row)->most;
-        $amount = $pour ?? $most;
+        $book = $this->rows->capacity($row);
         if ($pour?->value->isZero()) {
             $row->fault('pour', 'A compartment holds more than nothing.');
         }
 
-        return $amount === null ? null : new Capacity(CapacityKind::Refill, $amount, $amount, $amount->inWords());
+        return $pour === null ? $book : new Capacity(CapacityKind::Refill, $pour, $pour, $pour->inWords());
     }
 
     /** @return list<Seal> */

@@ -40,4 +40,16 @@ final readonly class PartFitting
             return '';
         }
     }
+
+    /** How tight it is in words, where no torque says it. */
+    public function inWords(): string
+    {
+        return $this->torque() === '' ? $this->tight : '';
+    }
+
+    /** Whether a filter hangs so that it can be filled before it is fitted. */
+    public function isUpright(): bool
+    {
+        return $this->hangs === 'upright';
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use Core\Fluid\Sheet\OpeningSheet;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
@@ -43,7 +44,7 @@ final class ProcedureBench
         $one = $this->time(fn (): Procedure => Procedure::of(new ServicedMachine, [$works[0]], $compartments, []));
         $all = $this->time(fn (): Procedure => Procedure::of(new ServicedMachine, $works, $compartments, []));
         $laid = $this->time(fn (): Timetable => Timetable::shortest(new Workload(array_map(
-            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->attended, $step->after),
+            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->verb->isAttended(), $step->bonds->after),
             $large->steps,
         ), $large->holds, ['pan' => 2, 'stand' => 1], 1)), 1);
         $gone = $this->time(fn (): Progress => new Progress($large->steps, []));
@@ -61,11 +62,12 @@ final class ProcedureBench
     private static function compartment(CompartmentKind $kind): Compartment
     {
         $key = $kind->value;
+        $drain = new OpeningSheet('17 mm', seal: 'W 18');
 
-        return new Compartment($key, $kind, $key, openings: [
-            new Opening("{$key}_fill", OpeningRole::Fill, "{$key} filler", '17 mm'),
-            new Opening("{$key}_drain", OpeningRole::Drain, "{$key} drain", '17 mm', 'W 18'),
-            new Opening("{$key}_drain_2", OpeningRole::Drain, "{$key} second drain", '17 mm', 'W 18'),
+        return new Compartment($key, $kind, $key, [
+            new Opening("{$key}_fill", OpeningRole::Fill, "{$key} filler", new OpeningSheet('17 mm')),
+            new Opening("{$key}_drain", OpeningRole::Drain, "{$key} drain", $drain),
+            new Opening("{$key}_drain_2", OpeningRole::Drain, "{$key} second drain", $drain),
         ]);
     }
 

@@ -18,7 +18,7 @@ final class BenchTest extends BenchTestCase
     {
         $this->make(['rules' => $this->rules('Engine oil')])->assertCreated()->assertJsonPath('name', 'Engine oil and filter');
         $this->walk(said: [
-            'look:engine_oil_drain' => ['amount' => '1.7 L', 'seen' => ['dark']],
+            'what_ran_out:engine_oil_drain' => ['amount' => '1.7 L', 'seen' => ['dark']],
             'pour:engine_oil' => ['ml' => 1200],
         ]);
         $this->signOff(['hours' => '126.5'])->assertCreated()->assertJsonPath(
@@ -284,6 +284,20 @@ final class BenchTest extends BenchTestCase
         self::assertSame('2', $this->getJson("/api/supplies/{$plug}")->json('left.value'));
     }
 
+    public function test_a_machine_that_is_run_for_its_own_sake_meets_its_rule(): void
+    {
+        $this->machine = $this->machine([
+            'name' => 'Dunlin',
+            'class' => 'generator',
+            'rules' => [['task' => 'Run under load', 'kind' => 'run', 'spots' => ['set'], 'every' => ['months' => 1]]],
+        ]);
+        $this->make(['rules' => $this->rules('Run')]);
+        self::assertContains('run_loaded:set', $this->walk());
+        $signed = $this->signOff(['hours' => '12'])->assertCreated();
+        self::assertSame('At 12 h: run under load done', $signed->json('entry.in_words'));
+        self::assertStringContainsString('1 month after', $signed->json('line.why'));
+    }
+
     public function test_what_another_machine_has_used_up_meanwhile_is_said_at_the_step(): void
     {
         $filter = $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Filter', 'number' => 'WD 15'])->json('id');
@@ -292,6 +306,10 @@ final class BenchTest extends BenchTestCase
         self::assertSame([], $this->job()['lacking']);
         $this->tell(null, 'counted', ['supply' => $filter, 'pieces' => 0, 'because' => 'Teal had it'])->assertCreated();
         self::assertSame([['step' => 'fit:engine_oil_filter', 'number' => 'WD 15']], $this->job()['lacking']);
+        $washer = $this->postJson('/api/supplies', ['kind' => 'part', 'name' => 'Washer', 'number' => 'W-18'])->json('id');
+        $this->tell(null, 'bought', ['supply' => $washer, 'count' => 1])->assertCreated();
+        $this->tell(null, 'counted', ['supply' => $washer, 'pieces' => 0, 'because' => 'Teal had it'])->assertCreated();
+        self::assertContains(['step' => 'close:engine_oil_drain', 'number' => 'W 18'], $this->job()['lacking'], 'a seal as well as a part');
         $this->walk();
         self::assertStringContainsString('By the book there was no Filter left', $this->signOff(['hours' => '126'])->json('entry.doubts.0.asks'));
     }
@@ -299,18 +317,18 @@ final class BenchTest extends BenchTestCase
     public function test_what_the_oil_looks_like_speaks_at_once_and_stays_open(): void
     {
         $this->make(['rules' => $this->rules('Engine oil')]);
-        $this->walk('look:engine_oil_drain');
-        $seen = array_column($this->asks('look:engine_oil_drain')['seen'], null, 'id');
+        $this->walk('what_ran_out:engine_oil_drain');
+        $seen = array_column($this->asks('what_ran_out:engine_oil_drain')['seen'], null, 'id');
         self::assertSame('stand_down', $seen['chips']['verdict']);
-        $amounts = $this->asks('look:engine_oil_drain')['amounts'];
+        $amounts = $this->asks('what_ran_out:engine_oil_drain')['amounts'];
         self::assertSame([0, 1620, 1981], array_column($amounts, 'from_ml'));
-        $this->step('look:engine_oil_drain', 'done', ['seen' => ['milky'], 'amount' => '2.2 L'])->assertCreated();
+        $this->step('what_ran_out:engine_oil_drain', 'done', ['seen' => ['milky'], 'amount' => '2.2 L'])->assertCreated();
         $this->walk();
         $this->signOff(['hours' => '126'])->assertCreated();
         $this->make(['rules' => $this->rules('Engine oil')])->assertCreated();
         self::assertSame(
             'Less than 2 L (2.11 qt) that had gone in. Does it still drip, was it low, or is there a second drain?',
-            $this->asks('look:engine_oil_drain')['amounts'][0]['says'],
+            $this->asks('what_ran_out:engine_oil_drain')['amounts'][0]['says'],
             '0.4 L in the filter and 1.6 L',
         );
         self::assertStringContainsString('water', strtolower($this->getJson("/api/machines/{$this->machine}/walk")->json('findings.0.why')));

@@ -20,6 +20,7 @@ use Core\Procedure\Ripe;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use Core\Procedure\StepState;
+use Core\Procedure\StepVerb;
 use Illuminate\Validation\Rule;
 
 /** What was done at one step of a job. */
@@ -121,7 +122,7 @@ final readonly class StepNote implements NoteKind
 
     private function admitDone(Job $job, JobProgress $progress, Step $step, Note $note): void
     {
-        if ($step->act === StepAct::Wait || $step->key === 'run') {
+        if ($step->act === StepAct::Wait || $step->verb === StepVerb::Run) {
             $ripe = $progress->ripeAt($step);
             $at = $note->circumstances->when->at;
             if ($ripe === null || ! Ripe::isTold($ripe, $at)) {
@@ -150,7 +151,7 @@ final readonly class StepNote implements NoteKind
     private static function refuseWhereOthersFollowed(JobProgress $progress, Step $step): void
     {
         foreach ($progress->progress->steps as $other) {
-            if (in_array($step->key, $other->after, true) && $progress->settledBy($other->key)?->did === Did::Done) {
+            if (in_array($step->key, $other->bonds->after, true) && $progress->settledBy($other->key)?->did === Did::Done) {
                 throw Refusal::conflict("Something was done after it already: {$other->says} Take that back first.");
             }
         }

@@ -18,10 +18,8 @@ use Core\Machine\OpeningRole;
 use Core\Machine\SpotKind;
 use Core\Machine\TaskKind;
 use Core\Measure\Plain;
-use Core\Measure\Quantity;
 use Core\Procedure\Compartment;
 use Core\Procedure\Engine;
-use Core\Procedure\Filling;
 use Core\Procedure\Opening;
 use Core\Procedure\Part;
 use Core\Procedure\Place;
@@ -173,24 +171,11 @@ final class MachineAtTheBench
             $spot->key,
             $spot->compartment ?? CompartmentKind::Engine,
             Plain::within($spot->name),
-            $capacity?->least,
-            $capacity?->most,
             array_values($openings->map($this->opening(...))->all()),
+            $sheet,
+            $capacity,
+            $method,
             $protocol,
-            new Filling(
-                $method,
-                $sheet->service->prefill,
-                shareFirst: $sheet->service->shareFirst,
-                run: $sheet->service->minutes->run,
-                purge: $sheet->service->purge,
-                vents: $sheet->service->vents,
-            ),
-            $sheet->service->minutes->warm,
-            $sheet->service->minutes->drip,
-            $sheet->out->valve === '' ? null : $sheet->out->valve,
-            $spot->holder?->key,
-            $sheet->out->by,
-            $sheet->out->putsBack,
         );
     }
 
@@ -202,12 +187,7 @@ final class MachineAtTheBench
             $spot->key,
             $spot->role ?? OpeningRole::Fill,
             Plain::within($spot->name),
-            $sheet->tool,
-            $sheet->seal,
-            $sheet->loose,
-            $sheet->torque,
-            $sheet->magnet,
-            $sheet->sealant,
+            $sheet,
             implode('. ', array_filter([$sheet->comesOff === '' ? '' : "First off: {$sheet->comesOff}", self::hint($spot)])),
             $spot->subject,
         );
@@ -223,15 +203,8 @@ final class MachineAtTheBench
             $sheet->kind === PartKind::Other ? Starters::for($this->machine->class)->spots()[$spot->key]->part ?? PartKind::Other : $sheet->kind,
             Plain::within($spot->name),
             $in?->key,
-            $sheet->fitting->hangs === 'upright',
-            $sheet->fitting->drinks !== '',
-            $sheet->fitting->drinks === '' ? null : Quantity::parse($sheet->fitting->drinks),
-            $sheet->fitting->loose,
-            $sheet->fitting->seal,
-            $sheet->fitting->torque(),
-            $sheet->fitting->torque() === '' ? $sheet->fitting->tight : '',
+            $sheet->fitting,
             $sheet->numbers->kit === '' ? $sheet->numbers->toBuy() : $sheet->numbers->kit,
-            $sheet->fitting->orientation,
             self::hint($spot),
             $spot->subject,
         );

@@ -61,7 +61,7 @@ final readonly class PlanJob
     private function timed(Procedure $procedure): array
     {
         $steps = array_map(
-            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->attended, $step->after, $step->uses),
+            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->verb->isAttended(), $step->bonds->after),
             $procedure->steps,
         );
         try {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Bench\Plan;
 
+use Core\Procedure\Bonds;
 use Core\Procedure\Step;
-use Core\Procedure\StepAct;
+use Core\Procedure\StepKey;
+use Core\Procedure\Workpiece;
 
 /** A step as a job's plan keeps it. */
 final class PlannedStep
@@ -48,17 +50,17 @@ final class PlannedStep
         return [
             'key' => $step->key,
             'act' => $step->act->value,
-            'at' => $step->at,
+            'at' => $step->on->at,
             'says' => $step->says,
             'minutes' => $step->minutes,
-            'attended' => $step->attended,
+            'attended' => $step->verb->isAttended(),
             'takes_its_time' => $step->act->takesItsTime(),
-            'after' => $step->after,
-            'needs' => $step->needs,
-            'shut' => $step->shut,
-            'only_if' => $step->onlyIf,
-            'covers' => $step->covers,
-            'pieces' => $step->pieces,
+            'after' => $step->bonds->after,
+            'needs' => $step->bonds->needs,
+            'shut' => $step->bonds->shut,
+            'only_if' => $step->bonds->onlyIf,
+            'covers' => $step->on->covers,
+            'pieces' => $step->on->pieces,
         ];
     }
 
@@ -66,16 +68,11 @@ final class PlannedStep
     private static function of(array $kept): Step
     {
         return new Step(
-            $kept['key'],
-            StepAct::from($kept['act']),
-            $kept['at'],
+            StepKey::read($kept['key']),
+            new Workpiece($kept['at'], $kept['covers'], $kept['pieces']),
             $kept['says'],
             $kept['minutes'],
-            $kept['attended'],
-            $kept['after'],
-            $kept['needs'],
-            $kept['shut'],
-            $kept['only_if'],
+            bonds: new Bonds($kept['after'], $kept['needs'], $kept['shut'], $kept['only_if']),
         );
     }
 }

@@ -29,6 +29,7 @@ use Core\Measure\Unit;
 use Core\Procedure\Compartment;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
+use Core\Procedure\StepVerb;
 use Core\Procedure\Table\DrainedTable;
 use Core\Procedure\Table\LevelTable;
 use Core\Procedure\Table\Millilitres;
@@ -61,8 +62,8 @@ final readonly class StepsShown
     /** @return array<string, mixed> */
     public function of(Step $step): array
     {
-        $spot = $this->bench->spot($step->at);
-        $covered = array_values(array_filter(array_map($this->bench->spot(...), $step->covers)));
+        $spot = $this->bench->spot($step->on->at);
+        $covered = array_values(array_filter(array_map($this->bench->spot(...), $step->on->covers)));
 
         return [
             'title' => $this->title($step, $spot),
@@ -76,7 +77,7 @@ final readonly class StepsShown
                 'says' => $caution->says(),
                 'every_time' => $caution->everyTime(),
             ], $step->cautions),
-            'tool' => in_array($step->act, self::WITH_A_TOOL, true) ? $this->bench->openingNamed($step->at)->tool ?? '' : '',
+            'tool' => in_array($step->act, self::WITH_A_TOOL, true) ? $this->bench->openingNamed($step->on->at)->sheet->tool ?? '' : '',
             'part' => $this->part($step),
             'renewed' => $this->renewed($step, $spot),
             'torque' => $this->torque($step),
@@ -86,39 +87,28 @@ final readonly class StepsShown
 
     private function title(Step $step, ?Spot $spot): string
     {
-        if ($step->key === 'clean') {
-            return 'Clean round what is opened';
-        }
+        $name = $step->on->thing !== '' ? $step->on->thing : $this->finding($step)->name ?? $spot->name ?? $this->bench->machine->name;
 
-        return match ($step->verb()) {
-            'try' => 'Try it out',
-            'leaks_again' => 'Look for leaks again',
-            'shut_off' => "Shut off: {$spot?->name}",
-            'turn_on' => "Turn on again: {$spot?->name}",
-            'undo', 'couple' => $step->object,
-            'count_off', 'count_on' => "Count the pieces: {$spot?->name}",
-            'look_over' => "Look it over: {$spot?->name}",
-            default => $step->act->title($this->finding($step)->name ?? $spot->name ?? $this->bench->machine->name),
-        };
+        return $step->verb->title($name);
     }
 
     /** @return array<string, mixed>|null */
     private function part(Step $step): ?array
     {
-        $part = $this->bench->partNamed($step->at);
+        $part = $this->bench->partNamed($step->on->at);
 
         return $part === null || ! in_array($step->act, [StepAct::Remove, StepAct::Compare, StepAct::Fit], true) ? null : [
             'number' => $part->number,
-            'orientation' => $part->orientation,
-            'tight' => $part->tight,
+            'orientation' => $part->fitting->orientation,
+            'tight' => $part->fitting->inWords(),
         ];
     }
 
     /** @return array<string, mixed>|null what is new each time, unless the old one is used again */
     private function renewed(Step $step, ?Spot $spot): ?array
     {
-        $part = $step->act === StepAct::Fit ? $this->bench->partNamed($step->at) : null;
-        $seal = $step->act === StepAct::Close ? $this->bench->openingNamed($step->at)?->seal : $part?->seal;
+        $part = $step->act === StepAct::Fit ? $this->bench->partNamed($step->on->at) : null;
+        $seal = $step->act === StepAct::Close ? $this->bench->openingNamed($step->on->at)?->sheet->seal : $part?->fitting->seal;
         $isPlug = $part?->isSparkPlug() === true;
         if ($spot === null || (($seal ?? '') === '' && ! $isPlug)) {
             return null;
@@ -138,7 +128,7 @@ final readonly class StepsShown
     private function torque(Step $step): ?array
     {
         $target = $step->act === StepAct::Torque
-            ? $this->bench->openingNamed($step->at)->torque ?? $this->bench->partNamed($step->at)->torque ?? ''
+            ? $this->bench->openingNamed($step->on->at)->sheet->torque ?? $this->bench->partNamed($step->on->at)?->fitting->torque() ?? ''
             : '';
 
         return $target === '' ? null : ['target' => $target, 'settings' => $this->wrenches->settings(Quantity::parse($target))];
@@ -147,26 +137,21 @@ final readonly class StepsShown
     /** @return array<string, mixed>|null */
     private function asks(Step $step): ?array
     {
-        $compartment = $this->compartmentOf($step->at);
+        $compartment = $this->compartmentOf($step->on->at);
 
         return match (true) {
             $step->act === StepAct::Pour && $compartment !== null => $this->pour($compartment),
             $step->act === StepAct::TopUp && $compartment !== null => ['kind' => 'top_up', ...$this->fluids($compartment)],
             $step->act === StepAct::Prefill && $compartment !== null => ['kind' => 'prefill', ...$this->fluids($compartment)],
             $step->act === StepAct::Read && $compartment !== null => $this->level($compartment),
-            $this->isWhatRanOut($step) && $compartment !== null => $this->ranOut($compartment),
+            $step->verb === StepVerb::WhatRanOut && $compartment !== null => $this->ranOut($compartment),
             $step->act === StepAct::Measure => $this->measured($step),
             $step->act === StepAct::Close || $step->act === StepAct::Fit => ['kind' => 'fitted'],
             $step->act === StepAct::Torque => ['kind' => 'tightened'],
             $step->act === StepAct::Lubricate => $this->greased($step),
-            $step->verb() === 'inspect' => ['kind' => 'judged'],
+            $step->verb === StepVerb::Inspect => ['kind' => 'judged'],
             default => null,
         };
-    }
-
-    private function isWhatRanOut(Step $step): bool
-    {
-        return $step->act === StepAct::Look && in_array("drain:{$step->at}", $step->needs, true);
     }
 
     /** The compartment that a step is done to, or whose opening or part it is done at; the one that holds the fluid. */
@@ -175,30 +160,30 @@ final readonly class StepsShown
         $spot = $this->bench->spot($at);
         $own = $this->bench->compartmentNamed($at) ?? $this->bench->compartmentNamed($spot?->parent->key ?? '');
 
-        return $this->bench->compartmentNamed($own->sharesWith ?? '') ?? $own;
+        return $this->bench->compartmentNamed($own->sheet->sharesWith ?? '') ?? $own;
     }
 
     /** @return array<string, mixed> */
     private function pour(Compartment $compartment): array
     {
-        $most = $compartment->most;
+        $capacity = $compartment->capacity;
 
         return [
             'kind' => 'pour',
             ...$this->fluids($compartment),
-            'book' => $most === null ? null : Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
-            'least_ml' => $compartment->least === null ? null : Millilitres::of($compartment->least),
-            'most_ml' => $most === null ? null : Millilitres::of($most),
+            'book' => $capacity === null ? null : Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
+            'least_ml' => $capacity === null ? null : Millilitres::of($capacity->least),
+            'most_ml' => $capacity === null ? null : Millilitres::of($capacity->most),
             'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment), $this->bench->spots)) === null ? null : Millilitres::of($holds),
-            'stages' => $most === null ? [] : array_map(fn (Pour $pour): array => [
+            'stages' => $capacity === null ? [] : array_map(fn (Pour $pour): array => [
                 'total_ml' => Millilitres::of($pour->total),
                 'then' => $pour->then->inWords(),
             ], FillPlan::of(
-                $most,
-                $compartment->least,
+                $capacity->most,
+                $capacity->least,
                 null,
-                $compartment->filling->method,
-                BigRational::of($compartment->filling->shareFirst ?? FillPlan::SHARE_FIRST),
+                $compartment->method,
+                BigRational::of($compartment->sheet->service->shareFirst ?? FillPlan::SHARE_FIRST),
             )->pours),
         ];
     }
@@ -207,7 +192,7 @@ final readonly class StepsShown
     private function fluids(Compartment $compartment): array
     {
         $open = $this->open->open($this->bench->machine, $this->spotOf($compartment));
-        $levels = StockLevels::of(array_map(fn (Container $one): int => $one->supply_id, $open) ?: [0]);
+        $levels = StockLevels::of(array_map(fn (Container $one): int => $one->supply_id, $open));
 
         return [
             'takes' => Sheets::compartment($this->spotOf($compartment))->specification()->inWords(),
@@ -226,7 +211,7 @@ final readonly class StepsShown
     private function level(Compartment $compartment): array
     {
         $table = new LevelTable(
-            $compartment->filling->method,
+            $compartment->method,
             $compartment->protocol ?? new LevelProtocol,
             $this->bands->of($this->spotOf($compartment)),
             Sheets::compartment($this->spotOf($compartment))->service->fillTo,
@@ -234,7 +219,7 @@ final readonly class StepsShown
 
         return [
             'kind' => 'level',
-            'method' => $compartment->filling->method->value,
+            'method' => $compartment->method->value,
             'how' => $compartment->protocol?->inWords() ?? 'on level ground',
             'rows' => $table->rows(),
             'questions' => $table->questions(),
@@ -260,7 +245,7 @@ final readonly class StepsShown
         $wentIn = LifeShape::of($this->spotOf($compartment), $this->bench->spots, null)->wentIn();
         $table = match (true) {
             $wentIn !== null => new DrainedTable($wentIn, 'that had gone in', $drains),
-            $compartment->most !== null => new DrainedTable($compartment->most, 'by the book', $drains),
+            $compartment->capacity !== null => new DrainedTable($compartment->capacity->most, 'by the book', $drains),
             default => null,
         };
 
@@ -292,7 +277,7 @@ final readonly class StepsShown
     private function checkOf(Step $step): ?Check
     {
         foreach ($this->works as $work) {
-            if ($work->check !== null && $work->spots->contains('key', $step->at)) {
+            if ($work->check !== null && $work->spots->contains('key', $step->on->at)) {
                 return $this->bench->check($work->check);
             }
         }
@@ -303,18 +288,18 @@ final readonly class StepsShown
     /** @return array<string, mixed> */
     private function greased(Step $step): array
     {
-        $isPivotShaft = $this->bench->compartmentNamed($step->at) !== null;
+        $isPivotShaft = $this->bench->compartmentNamed($step->on->at) !== null;
 
         return [
             'kind' => 'greased',
-            'strokes' => $isPivotShaft ? Work::PIVOT_STROKES : $this->bench->spot($step->at)?->greasePoint()->strokes,
+            'strokes' => $isPivotShaft ? Work::PIVOT_STROKES : $this->bench->spot($step->on->at)?->greasePoint()->strokes,
         ];
     }
 
     private function finding(Step $step): ?WantedWork
     {
         foreach ($this->works as $work) {
-            if ($work->finding !== null && $step->act === StepAct::Adjust && $work->spots->contains('key', $step->at)) {
+            if ($work->finding !== null && $step->act === StepAct::Adjust && $work->spots->contains('key', $step->on->at)) {
                 return $work;
             }
         }

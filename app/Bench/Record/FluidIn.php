@@ -29,6 +29,7 @@ use Core\Machine\TaskKind;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Procedure\StepState;
+use Core\Procedure\StepVerb;
 use Core\Procedure\Table\LevelTable;
 use Illuminate\Support\Collection;
 
@@ -74,7 +75,7 @@ final readonly class FluidIn
     {
         $poured = [];
         foreach ($job->told->where('did', Did::Poured) as $told) {
-            $spot = $spots[PlannedStep::named($job->plan, $told->step)->at ?? ''] ?? null;
+            $spot = $spots[PlannedStep::named($job->plan, $told->step)->on->at ?? ''] ?? null;
             if ($spot !== null) {
                 $compartment = Poured::compartment($spot)->key;
                 $poured[$compartment] ??= new Collection;
@@ -88,8 +89,8 @@ final readonly class FluidIn
     /** Whether the old ran out, so that what went in makes it new. */
     private function wasDrained(JobProgress $progress, string $compartment): bool
     {
-        return isset($progress->progress->states["pour:{$compartment}"])
-            && $progress->progress->state("pour:{$compartment}") === StepState::Done;
+        return isset($progress->progress->states[StepVerb::Pour->at($compartment)])
+            && $progress->progress->state(StepVerb::Pour->at($compartment)) === StepState::Done;
     }
 
     /**
@@ -118,7 +119,7 @@ final readonly class FluidIn
         $marks = [];
         $poured = 0;
         foreach ($job->told as $told) {
-            $isHere = in_array($told->step, ["read:{$compartment}", "top_up:{$compartment}"], true);
+            $isHere = in_array($told->step, [StepVerb::Read->at($compartment), StepVerb::TopUp->at($compartment)], true);
             if ($isHere && $told->did === Did::Poured) {
                 $poured += (int) ($told->said['ml'] ?? 0);
             } elseif ($isHere && $told->did === Did::Done && isset($told->said['level'])) {
@@ -134,7 +135,7 @@ final readonly class FluidIn
     private function level(Job $job, Spot $spot): ?array
     {
         $told = $job->told->filter(fn (StepTold $one): bool => $one->did === Did::Done
-            && in_array($one->step, ["read:{$spot->key}", "top_up:{$spot->key}"], true)
+            && in_array($one->step, [StepVerb::Read->at($spot->key), StepVerb::TopUp->at($spot->key)], true)
             && isset($one->said['level']))->last();
         if ($told === null) {
             return null;

@@ -35,6 +35,7 @@ use Core\Machine\Verdict;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use Core\Procedure\StepState;
+use Core\Procedure\StepVerb;
 use Core\Procedure\Work;
 use Illuminate\Support\Collection;
 
@@ -89,7 +90,7 @@ final class JobActs
     /** @return list<Told> */
     private function acts(Step $step, StepTold $told, bool $isDone): array
     {
-        $spot = $this->spots[$step->at] ?? null;
+        $spot = $this->spots[$step->on->at] ?? null;
         if ($spot === null) {
             return [];
         }
@@ -102,15 +103,17 @@ final class JobActs
             ($kept['asks']['kind'] ?? '') === 'ran_out' => $this->ranOut($spot, $told),
             ($kept['asks']['kind'] ?? '') === 'measured' => [$this->measured($spot, $kept['asks']['check']['key'], $told)],
             ($kept['asks']['kind'] ?? '') === 'judged' => [$this->judged($spot, $told)],
-            $step->act === StepAct::Close && $step->verb() !== 'shut_off' => $this->closed($spot, $told),
-            $step->act === StepAct::Torque => $this->tightened($spot, $told),
-            $step->act === StepAct::Fit => [$this->fitted($spot, $told), ...$this->wasFitted($spot)],
-            $step->act === StepAct::Lubricate => [$this->greased($spot, $told)],
-            $step->act === StepAct::Adjust => $this->adjusted($spot),
-            $step->act === StepAct::Clean && $step->key !== 'clean' => $this->cleaned($spot),
-            $step->verb() === 'sample' => [$this->done($spot, ActKind::Sampled, TaskKind::Sample)],
-            $step->act === StepAct::Run && str_starts_with($step->key, "run:{$step->at}:") => [$this->done($spot, ActKind::Ran, TaskKind::Run)],
-            default => [],
+            default => match ($step->verb) {
+                StepVerb::Close, StepVerb::Reshut => $this->closed($spot, $told),
+                StepVerb::Torque => $this->tightened($spot, $told),
+                StepVerb::Fit => [$this->fitted($spot, $told), ...$this->wasFitted($spot)],
+                StepVerb::Lubricate => [$this->greased($spot, $told)],
+                StepVerb::Adjust => $this->adjusted($spot),
+                StepVerb::Clean => $this->cleaned($spot),
+                StepVerb::Sample => [$this->done($spot, ActKind::Sampled, TaskKind::Sample)],
+                StepVerb::RunLoaded => [$this->done($spot, ActKind::Ran, TaskKind::Run)],
+                default => [],
+            },
         };
     }
 
@@ -191,7 +194,7 @@ final class JobActs
         foreach ($progress->progress->steps as $step) {
             $told = $progress->settledBy($step->key);
             if ($step->act === StepAct::Torque && $told?->did === Did::Done) {
-                $tightened[$step->at] = $told;
+                $tightened[$step->on->at] = $told;
             }
         }
 
@@ -279,7 +282,7 @@ final class JobActs
     /** Where it was told what was wrong with the old one, when it was held beside the new. */
     private function foundAt(Spot $spot): ?StepTold
     {
-        $told = $this->job->told->where('step', "compare:{$spot->key}")->where('did', Did::Done)->last();
+        $told = $this->job->told->where('step', StepVerb::Compare->at($spot->key))->where('did', Did::Done)->last();
 
         return trim($told->said['found'] ?? '') === '' ? null : $told;
     }
@@ -299,7 +302,7 @@ final class JobActs
     /** @return list<Told> what comes off is told of when it is on again */
     private function cleaned(Spot $spot): array
     {
-        return PlannedStep::kept($this->job->plan, "fit:{$spot->key}") === null
+        return PlannedStep::kept($this->job->plan, StepVerb::Fit->at($spot->key)) === null
             ? [$this->done($spot, ActKind::Cleaned, TaskKind::Clean)]
             : [];
     }

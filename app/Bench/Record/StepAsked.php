@@ -126,10 +126,10 @@ final readonly class StepAsked
     /** The compartment that is filled at a step: what it is done to, or what its part sits in. */
     public function compartment(Job $job, Step $step): string
     {
-        $at = Spot::query()->where(['machine_id' => $job->machine_id, 'key' => $step->at])->with('parent.holder', 'holder')->first();
+        $at = Spot::query()->where(['machine_id' => $job->machine_id, 'key' => $step->on->at])->with('parent.holder', 'holder')->first();
         $own = $at?->role === null && $at?->compartment === null ? $at?->parent : $at;
 
-        return $own->holder->key ?? $own->key ?? $step->at;
+        return $own->holder->key ?? $own->key ?? $step->on->at;
     }
 
     /** @param  array<string, mixed>  $asks */

@@ -27,7 +27,7 @@ final readonly class StockLevels
             ->whereNull('entries.struck_at')
             ->whereNull('acts.struck_at')
             ->where('moves.kind', '!=', MoveKind::Drained)
-            ->when($supplies, fn ($moves, array $ids) => $moves->whereIn('moves.supply_id', $ids), fn ($moves) => $moves->whereNotNull('moves.supply_id'))
+            ->when($supplies === null, fn ($moves) => $moves->whereNotNull('moves.supply_id'), fn ($moves) => $moves->whereIn('moves.supply_id', $supplies ?? []))
             ->selectRaw(
                 'moves.supply_id, moves.kind, moves.amount, moves.happened_at, coalesce(from_container_id, to_container_id) as container_id, containers.litres as holds,'
                     .' moves.kind in (?, ?) as uses, min(if(moves.kind in (?, ?), moves.happened_at, null)) over (partition by moves.supply_id) as kept_since,'

@@ -83,6 +83,15 @@ final class Supply extends Model
         return self::query()->where(['bare_number' => PartNumber::bare($number), 'retired' => false])->first();
     }
 
+    /**
+     * @param  list<string>  $numbers
+     * @return Collection<string, self> by bare number
+     */
+    public static function ofNumbers(array $numbers): Collection
+    {
+        return self::query()->whereIn('bare_number', array_map(PartNumber::bare(...), $numbers))->where('retired', false)->get()->keyBy('bare_number');
+    }
+
     public static function newCode(): string
     {
         $code = '';

@@ -14,9 +14,14 @@ final readonly class ServiceMinutes
     /**
      * @param  int|null  $warm  before it is drained
      * @param  int|null  $run  after it was filled, before it is read
+     * @param  int|null  $wait  after that run
      */
-    public function __construct(public ?int $warm = null, public ?int $drip = null, public ?int $run = null)
-    {
+    public function __construct(
+        public ?int $warm = null,
+        public ?int $drip = null,
+        public ?int $run = null,
+        public ?int $wait = null,
+    ) {
     }
 
     public static function read(Fields $given): self

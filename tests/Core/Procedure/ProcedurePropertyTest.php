@@ -14,6 +14,8 @@ use Core\Procedure\Procedure;
 use Core\Procedure\Progress;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
+use Core\Procedure\StepKey;
+use Core\Procedure\StepVerb;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -103,8 +105,8 @@ final class ProcedurePropertyTest extends TestCase
         );
         $this->before = [];
         foreach ($this->procedure->steps as $step) {
-            $before = array_fill_keys($step->after, true);
-            foreach ($step->after as $key) {
+            $before = array_fill_keys($step->bonds->after, true);
+            foreach ($step->bonds->after as $key) {
                 $before += $this->before[$key] ?? self::fail("seed {$seed}: {$step->key} stands before {$key}");
             }
             self::assertArrayNotHasKey($step->key, $this->before);
@@ -115,7 +117,7 @@ final class ProcedurePropertyTest extends TestCase
     private function everything_waits_for_what_stands_before_it(): void
     {
         foreach ($this->procedure->steps as $step) {
-            foreach ([...$step->needs, ...$step->shut, ...$step->onlyIf] as $key) {
+            foreach ([...$step->bonds->needs, ...$step->bonds->shut, ...$step->bonds->onlyIf] as $key) {
                 $this->inOrder($key, $step->key, 'what it hangs on stands before it');
             }
             if ($step->key !== 'reset') {
@@ -128,7 +130,7 @@ final class ProcedurePropertyTest extends TestCase
     {
         foreach ($this->service->works as $work) {
             $at = $work->at instanceof Compartment && $work->kind !== TaskKind::Sample
-                ? $work->at->sharesWith ?? $work->at->key
+                ? $work->at->sheet->sharesWith ?? $work->at->key
                 : $work->at->key;
             $acts = match ($work->kind) {
                 TaskKind::Replace => $work->at instanceof Part ? [StepAct::Fit] : [StepAct::Pour],
@@ -142,7 +144,7 @@ final class ProcedurePropertyTest extends TestCase
             };
             self::assertNotSame([], array_filter(
                 $this->procedure->steps,
-                fn (Step $step): bool => $step->at === $at && in_array($step->act, $acts, true),
+                fn (Step $step): bool => $step->on->at === $at && in_array($step->act, $acts, true),
             ), "seed {$this->seed}: {$work->kind->value} at {$at}");
         }
         foreach ([StepAct::Secure, StepAct::Warm, StepAct::Raise, StepAct::Lower, StepAct::Reset] as $once) {
@@ -150,7 +152,7 @@ final class ProcedurePropertyTest extends TestCase
         }
         self::assertLessThanOrEqual(1, count(array_filter(
             $this->steps(StepAct::Clean),
-            fn (Step $step): bool => $step->key === 'clean',
+            fn (Step $step): bool => $step->verb === StepVerb::CleanRound,
         )));
     }
 
@@ -160,11 +162,11 @@ final class ProcedurePropertyTest extends TestCase
             if ($step->act !== StepAct::Secure) {
                 $this->inOrder('secure', $step->key, 'made safe first');
             }
-            $reopens = $step->verb() === 'reopen' || $step->verb() === 'turn_on';
+            $reopens = $step->verb === StepVerb::Reopen || $step->verb === StepVerb::TurnOn;
             $opens = in_array($step->act, [StepAct::Open, StepAct::Remove], true)
-                || $step->verb() === 'loosen';
+                || $step->verb === StepVerb::Loosen;
             if ($opens && ! $reopens) {
-                $this->inOrder('clean', $step->key, 'clean before open');
+                $this->inOrder('clean_round', $step->key, 'clean before open');
                 foreach ($this->steps(StepAct::Warm) as $warm) {
                     $this->inOrder($warm->key, $step->key, 'nothing is open while it is warmed');
                 }
@@ -188,7 +190,7 @@ final class ProcedurePropertyTest extends TestCase
                 if ($this->isSuckedOut($drain)) {
                     continue;
                 }
-                $opens = $drain->after;
+                $opens = $drain->bonds->after;
                 foreach ($compartment->openings(OpeningRole::Fill) as $fill) {
                     $this->inOrder("loosen:{$fill->key}", $drain->key, 'fill plug loose before drain plug');
                     $this->inOrder("open:{$fill->key}", $drain->key, 'venting before draining');
@@ -211,24 +213,24 @@ final class ProcedurePropertyTest extends TestCase
         );
         foreach ($this->procedure->steps as $step) {
             $shut = match (true) {
-                $step->verb() === 'open' => "close:{$step->at}",
-                $step->verb() === 'undo' => 'couple:'.substr($step->key, 5),
-                $step->verb() === 'shut_off' => "turn_on:{$step->at}",
-                $step->act === StepAct::Remove => "fit:{$step->at}",
+                $step->verb === StepVerb::Open => "close:{$step->on->at}",
+                $step->verb === StepVerb::Undo => StepVerb::Couple->at(StepKey::read($step->key)->place),
+                $step->verb === StepVerb::ShutOff => "turn_on:{$step->on->at}",
+                $step->act === StepAct::Remove => "fit:{$step->on->at}",
                 default => null,
             };
             if ($shut === null) {
                 continue;
             }
             $this->inOrder($step->key, $shut, 'what is undone is done up');
-            self::assertContains($step->key, $this->procedure->step($shut)->onlyIf ?? []);
+            self::assertContains($step->key, $this->procedure->step($shut)->bonds->onlyIf ?? []);
             foreach ($turning as $runs) {
                 $this->inOrder($shut, $runs->key, 'done up before anything runs');
             }
         }
         foreach ($this->steps(StepAct::Torque) as $torque) {
-            $seated = $this->procedure->step("close:{$torque->at}") === null ? 'fit' : 'close';
-            $this->inOrder("{$seated}:{$torque->at}", $torque->key, 'by hand first, then torque');
+            $seated = $this->procedure->step("close:{$torque->on->at}") === null ? 'fit' : 'close';
+            $this->inOrder("{$seated}:{$torque->on->at}", $torque->key, 'by hand first, then torque');
             $this->inOrder($torque->key, 'try', 'nothing is left loose when it is tried out');
         }
         foreach ($this->changed() as $compartment) {
@@ -249,7 +251,7 @@ final class ProcedurePropertyTest extends TestCase
                     continue;
                 }
                 $staysOpen = $opening->role === OpeningRole::Fill
-                    || ($opening->role === OpeningRole::Vent && $compartment->filling->vents)
+                    || ($opening->role === OpeningRole::Vent && $compartment->sheet->service->vents)
                     || ($opening->role === OpeningRole::Level && $this->isLevelPlug($compartment));
                 $staysOpen
                     ? $this->inOrder($pour, "close:{$opening->key}", 'what tells when it is full, and the filler, stay open')
@@ -258,7 +260,7 @@ final class ProcedurePropertyTest extends TestCase
             foreach ($this->service->parts as $part) {
                 if ($part->in === $compartment->key && $this->procedure->step("fit:{$part->key}") !== null) {
                     $this->inOrder("fit:{$part->key}", $pour, 'filters on before pouring');
-                    if ($part->loose !== []) {
+                    if ($part->fitting->loose !== []) {
                         $this->inOrder("count_on:{$part->key}", $pour, 'pieces counted before pouring');
                     }
                 }
@@ -269,18 +271,18 @@ final class ProcedurePropertyTest extends TestCase
     private function old_off_seat_looked_at_compared_before_new_on(): void
     {
         foreach ($this->steps(StepAct::Remove) as $remove) {
-            $fit = "fit:{$remove->at}";
-            $this->between("look:{$remove->at}", $remove->key, $fit, 'the seat is looked at');
-            $isNew = array_filter($this->service->works, fn ($work): bool => $work->kind === TaskKind::Replace && $work->at->key === $remove->at);
-            $this->between($isNew === [] ? "clean:{$remove->at}" : "compare:{$remove->at}", $remove->key, $fit, 'compared, or cleaned');
-            if ($this->procedure->step("count_off:{$remove->at}") !== null) {
-                $this->between("count_off:{$remove->at}", $remove->key, $fit, 'pieces counted when off');
-                $this->inOrder($fit, "count_on:{$remove->at}", 'and when on');
+            $fit = "fit:{$remove->on->at}";
+            $this->between("look:{$remove->on->at}", $remove->key, $fit, 'the seat is looked at');
+            $isNew = array_filter($this->service->works, fn ($work): bool => $work->kind === TaskKind::Replace && $work->at->key === $remove->on->at);
+            $this->between($isNew === [] ? "clean:{$remove->on->at}" : "compare:{$remove->on->at}", $remove->key, $fit, 'compared, or cleaned');
+            if ($this->procedure->step("count_off:{$remove->on->at}") !== null) {
+                $this->between("count_off:{$remove->on->at}", $remove->key, $fit, 'pieces counted when off');
+                $this->inOrder($fit, "count_on:{$remove->on->at}", 'and when on');
             }
-            if ($this->procedure->step("prefill:{$remove->at}") !== null) {
-                $this->between("prefill:{$remove->at}", "compare:{$remove->at}", $fit, 'filled before it is fitted');
+            if ($this->procedure->step("prefill:{$remove->on->at}") !== null) {
+                $this->between("prefill:{$remove->on->at}", "compare:{$remove->on->at}", $fit, 'filled before it is fitted');
             }
-            foreach ($this->procedure->step('label')->covers ?? [] as $labelled) {
+            foreach ($this->procedure->step('label')->on->covers ?? [] as $labelled) {
                 $this->inOrder("fit:{$labelled}", 'label', 'written on when fitted');
             }
         }
@@ -289,7 +291,7 @@ final class ProcedurePropertyTest extends TestCase
     private function run_then_wait_then_read_then_right_then_sign_off(): void
     {
         foreach ($this->steps(StepAct::Read) as $read) {
-            $key = $read->at;
+            $key = $read->on->at;
             $compartment = $this->compartment($key);
             if ($this->procedure->step("top_up:{$key}") !== null) {
                 $this->inOrder($read->key, "top_up:{$key}", 'read before topping up');
@@ -299,7 +301,7 @@ final class ProcedurePropertyTest extends TestCase
                 $this->inOrder("wait:{$key}", $read->key, 'wait before reading');
             }
             $drinks = array_filter($this->service->parts, fn (Part $part): bool => $part->in === $key
-                && $part->drinks
+                && $part->fitting->drinks !== ''
                 && $this->procedure->step("fit:{$part->key}") !== null);
             if ($drinks !== [] && ! $compartment->isFuel()) {
                 self::assertNotSame([], array_filter(
@@ -310,7 +312,7 @@ final class ProcedurePropertyTest extends TestCase
                 ), "seed {$this->seed}: {$key} is run before it is read, its filter drank");
             }
             if (LevelReading::of($compartment, false) === LevelReading::Idling && $this->procedure->step("pour:{$key}") !== null) {
-                $this->inOrder("run:{$key}", $read->key, 'read idling');
+                $this->inOrder("idle:{$key}", $read->key, 'read idling');
                 self::assertNull($this->procedure->step("wait:{$key}"), 'and not after it stood');
             }
         }
@@ -329,11 +331,11 @@ final class ProcedurePropertyTest extends TestCase
         foreach ($this->service->compartments as $compartment) {
             $opened = array_filter(
                 $this->steps(StepAct::Remove, $this->placesOf($compartment)),
-                fn (Step $step): bool => $compartment->isFuel() || $compartment->valve !== null,
+                fn (Step $step): bool => $compartment->isFuel() || $compartment->sheet->out->valve !== '',
             );
-            foreach ($compartment->sharesWith === null ? $opened : [] as $remove) {
+            foreach ($compartment->sheet->sharesWith === null ? $opened : [] as $remove) {
                 $this->inOrder("shut_off:{$compartment->key}", $remove->key, 'shut before a line is opened');
-                $this->inOrder("fit:{$remove->at}", "turn_on:{$compartment->key}", 'on again when all is on');
+                $this->inOrder("fit:{$remove->on->at}", "turn_on:{$compartment->key}", 'on again when all is on');
                 if ($this->procedure->step("purge:{$compartment->key}") !== null) {
                     $this->inOrder("turn_on:{$compartment->key}", "purge:{$compartment->key}", 'open before bleeding');
                 }
@@ -348,7 +350,7 @@ final class ProcedurePropertyTest extends TestCase
         }
         $this->inOrder('raise', 'lower', 'what is raised is lowered');
         foreach ($this->steps(StepAct::Read) as $read) {
-            $isToldByTheFill = $this->procedure->step("top_up:{$read->at}") === null;
+            $isToldByTheFill = $this->procedure->step("top_up:{$read->on->at}") === null;
             if (! $isToldByTheFill) {
                 $this->inOrder('lower', $read->key, 'levels are read on level ground');
             }
@@ -370,13 +372,13 @@ final class ProcedurePropertyTest extends TestCase
             }
         }
         if ($step->act === StepAct::Pour) {
-            $compartment = $this->compartment($step->at);
+            $compartment = $this->compartment($step->on->at);
             foreach ($open as $opened) {
                 $mayBe = in_array($opened, array_map(
                     fn ($opening): string => "open:{$opening->key}",
                     $this->mayStayOpen($compartment),
                 ), true);
-                $isHere = in_array($this->procedure->step($opened)?->at, $this->placesOf($compartment), true);
+                $isHere = in_array($this->procedure->step($opened)?->on->at, $this->placesOf($compartment), true);
                 self::assertTrue($mayBe || ! $isHere || str_starts_with($opened, 'shut_off:') || str_starts_with($opened, 'drain:') || str_starts_with($opened, 'undo:'), "seed {$this->seed}: {$step->key} with {$opened} undone");
             }
         }
@@ -395,12 +397,12 @@ final class ProcedurePropertyTest extends TestCase
         $open = [];
         foreach ($this->procedure->steps as $step) {
             $undoes = match (true) {
-                $step->verb() === 'open' => ["close:{$step->at}"],
-                $step->verb() === 'undo' => ['couple:'.substr($step->key, 5)],
-                $step->verb() === 'shut_off' => ["turn_on:{$step->at}"],
-                $step->act === StepAct::Remove => ["fit:{$step->at}"],
+                $step->verb === StepVerb::Open => ["close:{$step->on->at}"],
+                $step->verb === StepVerb::Undo => [StepVerb::Couple->at(StepKey::read($step->key)->place)],
+                $step->verb === StepVerb::ShutOff => ["turn_on:{$step->on->at}"],
+                $step->act === StepAct::Remove => ["fit:{$step->on->at}"],
                 $step->act === StepAct::Drain => ["pour:{$this->holder($step)->key}"],
-                $step->verb() === 'reopen' => ["reshut:{$step->at}"],
+                $step->verb === StepVerb::Reopen => ["reshut:{$step->on->at}"],
                 $step->key === 'raise' => ['lower'],
                 default => [],
             };
@@ -423,8 +425,8 @@ final class ProcedurePropertyTest extends TestCase
     private function holder(Step $drain): Compartment
     {
         foreach ($this->service->compartments as $compartment) {
-            if (in_array($drain->at, $this->placesOf($compartment), true)) {
-                return $compartment->sharesWith === null ? $compartment : $this->compartment($compartment->sharesWith);
+            if (in_array($drain->on->at, $this->placesOf($compartment), true)) {
+                return $compartment->sheet->sharesWith === null ? $compartment : $this->compartment($compartment->sheet->sharesWith);
             }
         }
         self::fail("seed {$this->seed}: {$drain->key} belongs to no compartment");
@@ -435,11 +437,11 @@ final class ProcedurePropertyTest extends TestCase
     {
         $open = [];
         foreach ($this->service->compartments as $one) {
-            if ($one->key === $compartment->key || $one->sharesWith === $compartment->key) {
+            if ($one->key === $compartment->key || $one->sheet->sharesWith === $compartment->key) {
                 $open = [
                     ...$open,
                     ...$one->openings(OpeningRole::Fill, OpeningRole::Draw),
-                    ...$compartment->filling->vents ? $one->openings(OpeningRole::Vent) : [],
+                    ...$compartment->sheet->service->vents ? $one->openings(OpeningRole::Vent) : [],
                     ...$this->isLevelPlug($compartment) ? $one->openings(OpeningRole::Level) : [],
                 ];
             }
@@ -450,7 +452,7 @@ final class ProcedurePropertyTest extends TestCase
 
     private function isLevelPlug(Compartment $compartment): bool
     {
-        return $compartment->filling->method === \Core\Fluid\Level\LevelMethod::LevelPlug;
+        return $compartment->method === \Core\Fluid\Level\LevelMethod::LevelPlug;
     }
 
     /** @return list<Compartment> whose fluid is changed */
@@ -485,7 +487,7 @@ final class ProcedurePropertyTest extends TestCase
     {
         return array_values(array_filter(
             $this->steps(StepAct::Open, $this->placesOf($compartment)),
-            fn (Step $step): bool => $step->verb() === 'open',
+            fn (Step $step): bool => $step->verb === StepVerb::Open,
         ));
     }
 
@@ -502,7 +504,7 @@ final class ProcedurePropertyTest extends TestCase
     {
         return array_values(array_filter(
             $this->procedure->steps,
-            fn (Step $step): bool => $step->act === $act && ($at === null || in_array($step->at, $at, true)),
+            fn (Step $step): bool => $step->act === $act && ($at === null || in_array($step->on->at, $at, true)),
         ));
     }
 

@@ -30,7 +30,7 @@ final class ProcedureTest extends TestCase
         $this->inThisOrder(
             'secure',
             'warm',
-            'clean',
+            'clean_round',
             'loosen:cap',
             'open:cap',
             'open:plug',
@@ -51,7 +51,7 @@ final class ProcedureTest extends TestCase
         );
         $this->inThisOrder('remove:filter', 'look:filter', 'fit:filter');
         $this->inThisOrder('remove:filter', 'count_off:filter', 'fit:filter');
-        $this->inThisOrder('open:plug', 'drain:plug', 'look:plug', 'close:plug', 'torque:plug', 'run');
+        $this->inThisOrder('open:plug', 'drain:plug', 'what_ran_out:plug', 'close:plug', 'torque:plug', 'run');
         self::assertSame([5, 10, 5, 2], array_column([$this->steps['warm'], $this->steps['drain:plug'], $this->steps['run'], $this->steps['wait:oil']], 'minutes'));
         self::assertFalse($this->steps['drain:plug']['attended'], 'other work meanwhile');
         self::assertSame(['spring'], $this->steps['count_on:filter']['pieces']);
@@ -252,9 +252,9 @@ final class ProcedureTest extends TestCase
             ],
             ['key' => 'oil', 'kind' => 'engine', 'openings' => [['key' => 'c', 'role' => 'fill'], ['key' => 'p', 'role' => 'drain']]],
         ]);
-        $this->inThisOrder('run', 'wait:oil', 'read:oil', 'top_up:oil', 'run:shift', 'read:shift');
+        $this->inThisOrder('run', 'wait:oil', 'read:oil', 'top_up:oil', 'idle:shift', 'read:shift');
         self::assertArrayNotHasKey('wait:shift', $this->steps, 'stopped it reads over full');
-        self::assertStringContainsString('stopped it reads over full', $this->steps['run:shift']['says']);
+        self::assertStringContainsString('stopped it reads over full', $this->steps['idle:shift']['says']);
     }
 
     public function test_a_fuel_filter_of_a_diesel_is_shut_off_bled_and_looked_over(): void

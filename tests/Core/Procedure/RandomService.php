@@ -8,14 +8,18 @@ use Core\Fluid\Level\EngineState;
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
 use Core\Fluid\Level\Warmth;
+use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\DrainWay;
+use Core\Fluid\Sheet\OpeningSheet;
+use Core\Fluid\Sheet\ServiceMinutes;
+use Core\Fluid\Sheet\ServiceWay;
+use Core\Fluid\Sheet\WayOut;
 use Core\Machine\CompartmentKind;
 use Core\Machine\MachineClass;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
 use Core\Procedure\Compartment;
 use Core\Procedure\Engine;
-use Core\Procedure\Filling;
 use Core\Procedure\Opening;
 use Core\Procedure\Part;
 use Core\Procedure\Place;
@@ -24,6 +28,7 @@ use Core\Procedure\Schools;
 use Core\Procedure\ServicedMachine;
 use Core\Procedure\Tightened;
 use Core\Procedure\Work;
+use Core\Supply\PartFitting;
 use Core\Supply\PartKind;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -61,7 +66,7 @@ final class RandomService
             $this->compartment($seed % 2 === 0 ? "{$number}" : "c{$number}", $led[$kind]);
         }
         for ($loose = $this->upTo(0, 3); $loose > 0; $loose--) {
-            $this->parts[] = new Part("p{$loose}", $this->pick(PartKind::cases()), "part {$loose}", loose: $this->oneIn(3) ? ['spring'] : []);
+            $this->parts[] = new Part("p{$loose}", $this->pick(PartKind::cases()), "part {$loose}", fitting: new PartFitting(loose: $this->oneIn(3) ? ['spring'] : []));
         }
         $this->works();
         $this->works = array_map(fn (Work $work): Work => $work->by($this->machine->schools), $this->works);
@@ -87,11 +92,13 @@ final class RandomService
             "{$key}{$suffix}",
             $role,
             "{$key}{$suffix}",
-            tool: $this->oneIn(2) ? '17 mm' : '',
-            seal: $this->oneIn(2) ? 'W18' : '',
-            loose: $this->oneIn(5) ? ['cap', 'ring'] : [],
-            torque: $this->oneIn(2) ? '22 ft-lb' : '',
-            magnet: $this->oneIn(3),
+            new OpeningSheet(
+                tool: $this->oneIn(2) ? '17 mm' : '',
+                seal: $this->oneIn(2) ? 'W18' : '',
+                loose: $this->oneIn(5) ? ['cap', 'ring'] : [],
+                torque: $this->oneIn(2) ? '22 ft-lb' : '',
+                magnet: $this->oneIn(3),
+            ),
         );
         $way = $this->pick([DrainWay::Plug, DrainWay::Plug, DrainWay::Plug, DrainWay::Suction, DrainWay::Filter, DrainWay::Hose, DrainWay::Hub]);
         $drains = in_array($way, [DrainWay::Plug, DrainWay::Hub], true) ? $this->upTo(1, 3) : 0;
@@ -119,24 +126,30 @@ final class RandomService
             $key,
             $kind,
             $key,
-            openings: $openings,
+            $openings,
             protocol: $this->oneIn(2) ? new LevelProtocol(
                 $this->oneIn(2) ? $this->pick(EngineState::cases()) : null,
                 $this->oneIn(3) ? $this->pick(Warmth::cases()) : null,
                 $this->oneIn(2) ? $this->upTo(1, 10) : null,
             ) : null,
-            filling: new Filling(
-                $method,
-                prefill: $this->oneIn(3),
-                run: $this->oneIn(3) ? $this->upTo(1, 10) : null,
-                purge: $vents > 0 && $this->oneIn(2) ? 6 : null,
-                vents: $vents > 0 && $this->oneIn(2),
+            method: $method,
+            sheet: new CompartmentSheet(
+                service: new ServiceWay(
+                    prefill: $this->oneIn(3),
+                    minutes: new ServiceMinutes(
+                        run: $this->oneIn(3) ? $this->upTo(1, 10) : null,
+                        warm: $this->oneIn(5) ? 0 : null,
+                    ),
+                    purge: $vents > 0 && $this->oneIn(2) ? 6 : null,
+                    vents: $vents > 0 && $this->oneIn(2),
+                ),
+                out: new WayOut(
+                    valve: $this->oneIn(4) ? 'lever across is shut' : '',
+                    by: $this->oneIn(2) || $way === DrainWay::Hose || $way === DrainWay::Hub ? $way : null,
+                    putsBack: $this->oneIn(5) ? ['skid plate'] : [],
+                ),
+                sharesWith: $this->compartments !== [] && $this->oneIn(8) ? $this->compartments[0]->key : null,
             ),
-            warm: $this->oneIn(5) ? 0 : null,
-            valve: $this->oneIn(4) ? 'lever across is shut' : null,
-            sharesWith: $this->compartments !== [] && $this->oneIn(8) ? $this->compartments[0]->key : null,
-            drainWay: $this->oneIn(2) || $way === DrainWay::Hose || $way === DrainWay::Hub ? $way : null,
-            putsBack: $this->oneIn(5) ? ['skid plate'] : [],
         );
         if ($way === DrainWay::Filter || $this->oneIn(2)) {
             $this->parts[] = new Part(
@@ -144,10 +157,12 @@ final class RandomService
                 PartKind::Filter,
                 "{$key}p",
                 $key,
-                upright: $this->oneIn(2),
-                drinks: $this->oneIn(2),
-                loose: $this->oneIn(3) ? ['spring', 'cap ring'] : [],
-                torque: $this->oneIn(4) ? '89 in-lb' : '',
+                new PartFitting(
+                    hangs: $this->oneIn(2) ? 'upright' : '',
+                    drinks: $this->oneIn(2) ? '0.3 L' : '',
+                    loose: $this->oneIn(3) ? ['spring', 'cap ring'] : [],
+                    tight: $this->oneIn(4) ? '89 in-lb' : '',
+                ),
             );
         }
     }

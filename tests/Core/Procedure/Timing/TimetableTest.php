@@ -49,7 +49,7 @@ final class TimetableTest extends TestCase
         $service = new RandomService($seed);
         $procedure = Procedure::of($service->machine, $service->works, $service->compartments, $service->parts);
         $steps = array_map(
-            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->attended, $step->after, $step->uses),
+            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->verb->isAttended(), $step->bonds->after),
             $procedure->steps,
         );
         $resources = ['pan' => $pans, 'stand' => 1];
@@ -77,7 +77,7 @@ final class TimetableTest extends TestCase
         $service = new RandomService(21);
         $procedure = Procedure::of($service->machine, $service->works, $service->compartments, $service->parts);
         $make = fn (): Timetable => Timetable::shortest(new Workload(array_map(
-            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->attended, $step->after),
+            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->verb->isAttended(), $step->bonds->after),
             $procedure->steps,
         ), $procedure->holds, ['pan' => 1, 'stand' => 1], 1));
         self::assertEquals($make(), $make());

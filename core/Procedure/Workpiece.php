@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Procedure;
+
+/** What a step is done to. */
+final readonly class Workpiece
+{
+    /**
+     * @param  string  $at  the key of the opening, part or compartment
+     * @param  list<string>  $covers  the keys of all places it is done for at once, the first of which is `at`
+     * @param  list<string>  $pieces  what is counted
+     * @param  string  $thing  in words, where it has no spot of its own
+     */
+    public function __construct(
+        public string $at,
+        public array $covers = [],
+        public array $pieces = [],
+        public string $thing = '',
+    ) {
+    }
+
+    /** @param  non-empty-list<string>  $places */
+    public static function all(array $places): self
+    {
+        return new self($places[0], $places);
+    }
+}
