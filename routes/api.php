@@ -13,10 +13,9 @@ use App\Machines\SpotController;
 use App\Notes\NoteController;
 use App\People\Person;
 use App\People\PersonController;
+use App\People\Session\AccountController;
 use App\People\Session\InvitationController;
-use App\People\Session\PasswordController;
 use App\People\Session\SessionController;
-use App\People\Session\SignInController;
 use App\People\Token\TokenController;
 use App\Reckoner\ReckonController;
 use App\Rulebook\ChartController;
@@ -26,13 +25,11 @@ use App\Shelf\CapacitiesController;
 use App\Shelf\CompartmentController;
 use App\Shelf\Ready\ListController;
 use App\Shelf\Ready\NeedsController;
-use App\Shelf\Ready\OrderController;
 use App\Shelf\SisterSheetsController;
 use App\Shelf\Stock\SupplyController;
 use App\Upkeep\Computer\ComputerController;
 use App\Walkaround\CheckController;
 use App\Walkaround\FindingController;
-use App\Walkaround\GreaseController;
 use App\Walkaround\PhotoController;
 use App\Walkaround\WalkController;
 use App\Yard\MachineController;
@@ -64,9 +61,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware($may('keepOwn', Person::class))->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
-        Route::put('password', [PasswordController::class, 'update']);
-        Route::get('sign-ins', [SignInController::class, 'index']);
-        Route::delete('sign-ins/{signIn}', [SignInController::class, 'destroy']);
+        Route::put('password', [AccountController::class, 'changePassword']);
+        Route::get('sign-ins', [AccountController::class, 'signIns']);
+        Route::delete('sign-ins/{signIn}', [AccountController::class, 'endSignIn']);
         Route::get('tokens', [TokenController::class, 'index']);
         Route::post('tokens', [TokenController::class, 'store'])->middleware('once:secret');
         Route::get('calendar-feeds', [CalendarFeedController::class, 'index']);
@@ -104,7 +101,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
             [CompartmentController::class, 'show'],
         )->scopeBindings();
         Route::get('shelf', [SupplyController::class, 'index']);
-        Route::get('shelf/orders', [OrderController::class, 'index']);
+        Route::get('shelf/orders', [NeedsController::class, 'orders']);
         Route::get('supplies/{supply}', [SupplyController::class, 'show']);
         Route::get('needs', [NeedsController::class, 'show']);
         Route::get('works', [NeedsController::class, 'works']);
@@ -114,7 +111,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('jobs', [JobController::class, 'index']);
         Route::get('jobs/{job}', [JobController::class, 'show']);
         Route::get('machines/{machine}/job-choices', [JobController::class, 'choices']);
-        Route::get('machines/{machine}/grease', [GreaseController::class, 'show']);
+        Route::get('machines/{machine}/grease', [FindingController::class, 'grease']);
         Route::get('photos/{photo:uuid}', [PhotoController::class, 'show']);
         Route::get('machines/{machine}/entries', [EntryController::class, 'ofMachine']);
     });

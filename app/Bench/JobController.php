@@ -23,6 +23,7 @@ use Core\Machine\ActKind;
 use Core\Machine\Outcome;
 use Core\Machine\SpotKind;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 
@@ -30,13 +31,14 @@ use Illuminate\Support\Str;
 final readonly class JobController
 {
     /** Jobs signed off that are still shown. */
+    /** Tasks, findings or points of one job. */
+    private const MOST = 60;
+
     private const SHOWN_DONE = 10;
 
     private const LONGEST_NAME = 160;
 
-    public function __construct(private ChosenWorks $chosen, private PlanJob $plan)
-    {
-    }
+    public function __construct(private ChosenWorks $chosen, private PlanJob $plan) {}
 
     public function index(): JsonResponse
     {
@@ -63,19 +65,20 @@ final readonly class JobController
         ]);
     }
 
-    public function store(JobRequest $request, Machine $machine): JsonResponse
+    public function store(Request $request, Machine $machine): JsonResponse
     {
+        $given = self::given($request);
         if ($machine->retired) {
             throw Refusal::conflict("{$machine->name} is out of the yard. Put it back first.");
         }
         $person = Person::asking($request);
-        $works = $this->chosen->of($machine, $request->wanted());
-        $raised = $request->boolean('raised');
+        $works = $this->chosen->of($machine, $given['wanted']);
+        $raised = (bool) ($given['raised'] ?? false);
         $job = Job::query()->create([
-            'id' => strtolower($request->validated('id') ?? (string) Str::uuid()),
+            'id' => strtolower($given['id'] ?? (string) Str::uuid()),
             'machine_id' => $machine->id,
             'name' => self::name($works),
-            'wanted' => $request->wanted(),
+            'wanted' => $given['wanted'],
             'raised' => $raised,
             'plan' => $this->plan->of($machine, $works, $raised),
             'person_id' => $person->id,
@@ -92,17 +95,18 @@ final readonly class JobController
     }
 
     /** Something more is to be done, or something less: what was done stays done. */
-    public function update(JobRequest $request, Job $job): JsonResponse
+    public function update(Request $request, Job $job): JsonResponse
     {
-        $changed = $job->changeAsSeen($request, function (Job $current) use ($request): void {
+        $given = self::given($request);
+        $changed = $job->changeAsSeen($request, function (Job $current) use ($given): void {
             self::refuseSignedOff($current);
-            $works = $this->chosen->of($current->machine, $request->wanted());
-            $raised = $request->boolean('raised', $current->raised);
+            $works = $this->chosen->of($current->machine, $given['wanted']);
+            $raised = (bool) ($given['raised'] ?? $current->raised);
             $plan = $this->plan->of($current->machine, $works, $raised);
             self::refuseLeavingOpen($current, $plan);
             $current->fill([
                 'name' => self::name($works),
-                'wanted' => $request->wanted(),
+                'wanted' => $given['wanted'],
                 'raised' => $raised,
                 'plan' => $plan,
             ]);
@@ -175,5 +179,26 @@ final readonly class JobController
             2 => ", {$names[1]}",
             default => ", {$names[1]} and ".(count($names) - 2).' more',
         }, 0, self::LONGEST_NAME);
+    }
+
+    /** @return array{id: string|null, raised: bool|null, wanted: array{rules: list<int>, findings: list<string>, spots: list<int>}} what a job is made of */
+    private static function given(Request $request): array
+    {
+        $given = $request->validate([
+            'id' => ['sometimes', 'uuid'],
+            'rules' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
+            'rules.*' => ['integer', 'distinct'],
+            'findings' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
+            'findings.*' => ['string', 'max:40', 'distinct'],
+            'spots' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
+            'spots.*' => ['integer', 'distinct'],
+            'raised' => ['sometimes', 'boolean'],
+        ]);
+
+        return ['id' => $given['id'] ?? null, 'raised' => $given['raised'] ?? null, 'wanted' => [
+            'rules' => $given['rules'] ?? [],
+            'findings' => $given['findings'] ?? [],
+            'spots' => $given['spots'] ?? [],
+        ]];
     }
 }

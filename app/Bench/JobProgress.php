@@ -7,7 +7,6 @@ namespace App\Bench;
 use App\Bench\Plan\PlannedStep;
 use Carbon\CarbonImmutable;
 use Core\Procedure\Progress;
-use Core\Procedure\Ripe;
 use Core\Procedure\Step;
 use Core\Procedure\StepState;
 
@@ -63,7 +62,7 @@ final class JobProgress
     /** From when on a step that takes its time may be told done; null where it has not begun. */
     public function ripeAt(Step $step): ?\DateTimeImmutable
     {
-        return Ripe::at($step, $this->began[$step->key] ?? $this->started[$step->key] ?? null);
+        return $step->ripeAt($this->began[$step->key] ?? $this->started[$step->key] ?? null);
     }
 
     private function take(StepTold $told): void
@@ -113,7 +112,7 @@ final class JobProgress
             }
             if ($state === StepState::Ready && $step->act->takesItsTime() && $before !== null) {
                 $this->began[$step->key] = $this->started[$step->key] ?? $before;
-                $end = CarbonImmutable::instance(Ripe::at($step, $this->began[$step->key]) ?? $now);
+                $end = CarbonImmutable::instance($step->ripeAt($this->began[$step->key]) ?? $now);
                 if ($end <= $now) {
                     $ripe[$step->key] = true;
                     $this->ended[$step->key] = $end;

@@ -16,6 +16,7 @@ use Core\Schedule\StandingWords;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
+use Sabre\VObject\Component\VCalendar;
 
 /**
  * A due point as calendars know it: it keeps its identity from one service to the next however its day moves, and is
@@ -106,6 +107,34 @@ final class CalendarEvent extends Model
             }
         }
         $known->whereNull('cancelled_at')->each->cancel();
+    }
+
+    /** As an iCalendar object has it. Source: RFC 5545. */
+    public function addTo(VCalendar $calendar, int $remindDays): void
+    {
+        $written = $calendar->createComponent('VEVENT', [
+            'UID' => "due-{$this->id}@".self::domain(),
+            'DTSTAMP' => $this->changed_at->utc()->toDateTimeImmutable(),
+            'SEQUENCE' => $this->sequence,
+            'SUMMARY' => $this->summary,
+            'DESCRIPTION' => $this->description,
+            'STATUS' => $this->cancelled_at === null ? 'CONFIRMED' : 'CANCELLED',
+            'TRANSP' => 'TRANSPARENT',
+        ]);
+        $calendar->add($written);
+        $written->add('DTSTART', $this->day->format('Ymd'), ['VALUE' => 'DATE']);
+        if ($this->cancelled_at === null) {
+            $written->add(
+                'VALARM',
+                ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $this->summary, 'TRIGGER' => "-P{$remindDays}D"],
+            );
+        }
+    }
+
+    /** Of this installation, so that the events of two yards never meet. */
+    private static function domain(): string
+    {
+        return substr(hash('sha256', 'calendar '.config('app.key')), 0, 16).'.jardinier';
     }
 
     public function cancel(): void

@@ -11,11 +11,14 @@ use App\People\Role;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Sabre\VObject\Component\VCalendar;
 
 /** Calendar addresses, and what is fetched from them. */
 final class CalendarFeedController
 {
     private const MOST_FEEDS = 10;
+
+    private const PRODUCT = '-//Jardinier//Due points//EN';
 
     public function index(Request $request): JsonResponse
     {
@@ -55,6 +58,7 @@ final class CalendarFeedController
         return new Response('', 204);
     }
 
+    /** The refresh interval and the name are of RFC 7986. */
     public function show(string $token, Yard $yard): Response
     {
         $feed = CalendarFeed::byToken($token) ?? abort(404);
@@ -65,8 +69,14 @@ final class CalendarFeedController
             $events->whereIn('machine_id', $feed->person->machineIds());
         }
 
+        $calendar = new VCalendar(['PRODID' => self::PRODUCT, 'METHOD' => 'PUBLISH', 'NAME' => "{$yard->name}: due"]);
+        $calendar->add('REFRESH-INTERVAL', 'PT6H', ['VALUE' => 'DURATION']);
+        foreach ($events->lazy() as $event) {
+            $event->addTo($calendar, $feed->remind_days);
+        }
+
         return new Response(
-            DueCalendar::write($events->lazy(), $yard, $feed->remind_days),
+            $calendar->serialize(),
             200,
             ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=600'],
         );

@@ -21,9 +21,7 @@ final readonly class Cursor
 
     private const MOST = 200;
 
-    private function __construct(private Request $request, private int $size, private ?Place $place)
-    {
-    }
+    private function __construct(private Request $request, private int $size, private ?Place $place) {}
 
     /** @throws Refusal if the cursor is none of this list */
     public static function of(Request $request): self

@@ -15,9 +15,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Carries out a POST in one transaction and, where it has an Idempotency-Key, once only: the same key sent again gets
- * the first answer back.
- * A refused request leaves nothing behind, its key included, so that it can be put right and sent again under the same
- * key.
+ * the first answer back. A refused request leaves nothing behind, its key included, so that it can be put right and
+ * sent again under the same key.
  */
 final class KeepOnce
 {

@@ -24,8 +24,7 @@ final readonly class Problem implements Responsable
         public array $errors = [],
         public array $more = [],
         public array $headers = [],
-    ) {
-    }
+    ) {}
 
     /** What passes by itself: the same may be sent again. */
     public static function unavailable(string $because): self

@@ -5,6 +5,4 @@ declare(strict_types=1);
 namespace App\Contract;
 
 /** Ends a transaction whose request was refused, so that nothing of it stays. */
-final class RolledBack extends \RuntimeException
-{
-}
+final class RolledBack extends \RuntimeException {}

@@ -11,9 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Tells the browser to run and show nothing but what this yard serves. */
 final readonly class SecurityHeaders
 {
-    public function __construct(private Vite $vite)
-    {
-    }
+    public function __construct(private Vite $vite) {}
 
     /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next): Response

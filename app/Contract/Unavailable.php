@@ -30,19 +30,13 @@ final class Unavailable
     {
         return match (true) {
             $thrown instanceof QueryException
-                && in_array(
-                    $thrown->errorInfo[1] ?? 0,
-                    self::FULL,
-                    true,
-                ),
+                && in_array($thrown->errorInfo[1] ?? 0, self::FULL, true),
             Disk::isFull() => self::NO_ROOM,
             app(
                 LostConnectionDetector::class,
             )->causedByLostConnection($thrown) => 'The yard\'s database is away for a moment. '
                 .'Nothing was saved. Try again in a few seconds.',
-            app(
-                ConcurrencyErrorDetector::class,
-            )->causedByConcurrencyError($thrown) => 'Too many were writing at once. '
+            app(ConcurrencyErrorDetector::class)->causedByConcurrencyError($thrown) => 'Too many were writing at once. '
                 .'Nothing was saved. Try again in a few seconds.',
             default => null,
         };

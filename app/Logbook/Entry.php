@@ -18,8 +18,7 @@ use Illuminate\Support\Str;
 
 /**
  * A line of the logbook: what one person did or said on one occasion, from one device. Never changed and never deleted:
- * a correction strikes it and
- * stands beside it.
+ * a correction strikes it and stands beside it.
  *
  * @property int $id
  * @property string $uuid as the device that wrote it named it

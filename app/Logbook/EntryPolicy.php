@@ -13,9 +13,7 @@ use Illuminate\Support\Facades\Gate;
 /** Keepers and mechanics strike any entry; operators their own, of kinds and on machines that they may still write, soon enough. */
 final readonly class EntryPolicy
 {
-    public function __construct(private TakingBack $takingBack)
-    {
-    }
+    public function __construct(private TakingBack $takingBack) {}
 
     public function viewAny(Person $person): bool
     {

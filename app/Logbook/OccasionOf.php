@@ -14,9 +14,7 @@ use Core\Inspect\RoundKind;
  */
 final readonly class OccasionOf
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     /**
      * @param  EntryKind  $alone  what the entry is where the note belongs to no round

@@ -18,9 +18,7 @@ use Illuminate\Support\Collection;
 final readonly class StandDowns
 {
     /** @param  Collection<string, Entry>  $entries  stand-downs and lifts that are not struck, by uuid */
-    private function __construct(private Collection $entries, private SafetyWords $words)
-    {
-    }
+    private function __construct(private Collection $entries, private SafetyWords $words) {}
 
     /**
      * @param  list<int>|null  $machineIds  none for the whole yard

@@ -20,9 +20,7 @@ use App\People\Person;
 /** Strikes an entry: it stays readable, and nothing follows from it any more. */
 final readonly class StrikeEntry
 {
-    public function __construct(private Yard $yard, private WhatMeets $whatMeets)
-    {
-    }
+    public function __construct(private Yard $yard, private WhatMeets $whatMeets) {}
 
     /**
      * The machine's row must be locked by the caller.

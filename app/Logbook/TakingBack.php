@@ -21,9 +21,7 @@ final readonly class TakingBack
 {
     private const HOURS = 24;
 
-    public function __construct(private KnownJobs $jobs)
-    {
-    }
+    public function __construct(private KnownJobs $jobs) {}
 
     /**
      * @param  CarbonImmutable  $at  when it is taken back, by the clock of whoever does

@@ -60,9 +60,7 @@ final class CheckLists
         );
     }
 
-    /**
-     * @return array<string, list<string>> by spot, the checks that read its level, whether or not they are still asked
-     */
+    /** @return array<string, list<string>> by spot, the checks that read its level, whether or not they are still asked */
     public function levelChecks(Machine $machine): array
     {
         $checks = [];

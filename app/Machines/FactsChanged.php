@@ -11,7 +11,5 @@ final readonly class FactsChanged
      * @param  list<int>  $machineIds
      * @param  bool  $byReadingAlone  whether nothing was looked at or done on them, and only their meters were read
      */
-    public function __construct(public array $machineIds, public bool $byReadingAlone = false)
-    {
-    }
+    public function __construct(public array $machineIds, public bool $byReadingAlone = false) {}
 }

@@ -7,7 +7,5 @@ namespace App\Machines;
 /** A spot takes something else than before. */
 final readonly class SpotChanged
 {
-    public function __construct(public Spot $spot)
-    {
-    }
+    public function __construct(public Spot $spot) {}
 }

@@ -105,10 +105,7 @@ final class Yard extends Model
             'fluid_school' => $this->fluid_school->value,
             'grease_guns' => $this->grease_guns ?? [],
             'pans' => $this->pans ?? [],
-            'wrenches' => array_map(
-                fn (array $wrench): array => $wrench + ['adapter' => null],
-                $this->wrenches ?? [],
-            ),
+            'wrenches' => array_map(fn (array $wrench): array => $wrench + ['adapter' => null], $this->wrenches ?? []),
             'currency' => $this->currency,
             'version' => $this->version,
         ];

@@ -26,8 +26,7 @@ final readonly class Circumstances
         private ?CarbonImmutable $toldAt = null,
         public bool $isAttended = true,
         public ?Person $sender = null,
-    ) {
-    }
+    ) {}
 
     /** Whether somebody said why what can hardly be right is so. */
     public function isSure(): bool
@@ -55,9 +54,7 @@ final readonly class Circumstances
         );
     }
 
-    /**
-     * The same, told of another time.
-     */
+    /** The same, told of another time. */
     public function at(When $when, ?string $note = null): self
     {
         return new self(...['when' => $when, 'note' => $note ?? $this->note] + get_object_vars($this));

@@ -28,8 +28,7 @@ final readonly class Note
         public ?CarbonImmutable $roundBegan = null,
         public ?string $job = null,
         public ?string $replaces = null,
-    ) {
-    }
+    ) {}
 
     /**
      * The same, with the fields of its kind as they were understood.

@@ -22,9 +22,7 @@ final readonly class NoteClock
 
     private int $behind;
 
-    /**
-     * @param  string|null  $sentAt  when the device says it sends; what comes without may have been put in any order
-     */
+    /** @param  string|null  $sentAt  when the device says it sends; what comes without may have been put in any order */
     public function __construct(private ?string $sentAt)
     {
         $behind = $sentAt === null ? 0 : now()->getTimestamp() - (new \DateTimeImmutable($sentAt))->getTimestamp();

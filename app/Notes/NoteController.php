@@ -10,6 +10,8 @@ use App\Contract\Refusal;
 use App\People\Person;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 /** The one door through which everything is logged. */
 final readonly class NoteController
@@ -17,20 +19,34 @@ final readonly class NoteController
     /** Notes of one person within a minute: more than a week's rounds of a large yard, kept on a phone. */
     private const MOST_A_MINUTE = 6000;
 
-    public function __construct(private WriteNotes $writeNotes, private RateLimiter $limiter)
-    {
-    }
+    /** Notes in one sending. */
+    private const MOST = 100;
 
-    public function store(NotesRequest $request): JsonResponse
+    private const INSTANT = '/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?(Z|[+-]\d{2}:\d{2})$/';
+
+    public function __construct(private WriteNotes $writeNotes, private NoteKinds $kinds, private RateLimiter $limiter) {}
+
+    public function store(Request $request): JsonResponse
     {
+        $given = $request->validate([
+            'sent_at' => ['sometimes', 'date'],
+            'attended' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
+            'attended.*' => ['required', 'uuid'],
+            'notes' => ['required', 'array', 'list', 'min:1', 'max:'.self::MOST],
+            'notes.*' => ['required', 'array'],
+            'notes.*.id' => ['required', 'uuid'],
+            'notes.*.kind' => ['required', Rule::in($this->kinds->names())],
+            'notes.*.at' => ['required', 'string', 'date', 'regex:'.self::INSTANT],
+            'notes.*.machine_id' => ['sometimes', 'nullable', 'integer'],
+        ]);
         $person = Person::asking($request);
         $this->count($person, count($request->input('notes')));
 
         $sending = new Sending(
             $person,
             Device::of($request),
-            new NoteClock($request->validated('sent_at')),
-            $request->has('attended') ? array_values(array_map(strtolower(...), $request->validated('attended'))) : null,
+            new NoteClock($given['sent_at'] ?? null),
+            isset($given['attended']) ? array_values(array_map(strtolower(...), $given['attended'])) : null,
         );
 
         return new JsonResponse(['results' => ($this->writeNotes)(

@@ -12,9 +12,7 @@ final class NoteKinds
     /** @var array<string, class-string<NoteKind>> */
     private array $classes = [];
 
-    public function __construct(private readonly Container $container)
-    {
-    }
+    public function __construct(private readonly Container $container) {}
 
     /** @param  array<string, class-string<NoteKind>>  $classes  by the name of their kind */
     public function register(array $classes): void

@@ -11,9 +11,7 @@ final readonly class NoteOutcome
      * @param  int|null  $entryId  null where it becomes a line of the logbook only with others
      * @param  array<string, mixed>  $more  as the contract's `NoteResult`
      */
-    public function __construct(public ?int $entryId, public array $more = [])
-    {
-    }
+    public function __construct(public ?int $entryId, public array $more = []) {}
 
     /** @return array<string, mixed> */
     public function toRecord(): array

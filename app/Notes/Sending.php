@@ -15,8 +15,7 @@ final readonly class Sending
         public ?string $device,
         public NoteClock $clock,
         private ?array $attended = null,
-    ) {
-    }
+    ) {}
 
     /** @param  array<string, mixed>  $note  as the contract's `Note` */
     public function circumstances(array $note, When $when, When $happened, ?string $words): Circumstances

@@ -19,8 +19,7 @@ final readonly class When
         public CarbonImmutable $end,
         /** Why it may have been at another time. */
         public ?string $doubt = null,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  string|null  $written  null for now, `2026-05-14`, or an ISO 8601 instant

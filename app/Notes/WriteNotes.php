@@ -25,8 +25,7 @@ use Illuminate\Validation\ValidationException;
 
 /**
  * Writes down what a device kept while it was out of reach: in the order given, each note exactly once, each by itself,
- * so that one that is refused keeps
- * none of the others back.
+ * so that one that is refused keeps none of the others back.
  */
 final readonly class WriteNotes
 {
@@ -49,9 +48,7 @@ final readonly class WriteNotes
         'confirmed_because',
     ];
 
-    public function __construct(private NoteKinds $kinds, private KnownJobs $jobs, private Yard $yard)
-    {
-    }
+    public function __construct(private NoteKinds $kinds, private KnownJobs $jobs, private Yard $yard) {}
 
     /**
      * Within a transaction of the caller.
@@ -116,13 +113,8 @@ final readonly class WriteNotes
      * @param  array<string, mixed>  $note
      * @return array<string, mixed>
      */
-    private function write(
-        Sending $sending,
-        array $note,
-        ?Machine $machine,
-        When $when,
-        string $fingerprint,
-    ): array {
+    private function write(Sending $sending, array $note, ?Machine $machine, When $when, string $fingerprint): array
+    {
         try {
             $result = DB::transaction(function () use ($sending, $note, $machine, $when, $fingerprint): array {
                 $kind = $this->kinds->named($note['kind'])

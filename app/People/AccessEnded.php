@@ -10,7 +10,5 @@ namespace App\People;
  */
 final readonly class AccessEnded
 {
-    public function __construct(public int $personId)
-    {
-    }
+    public function __construct(public int $personId) {}
 }

@@ -15,9 +15,7 @@ final readonly class NewPassword implements ValidationRule
 
     private const LEAST_SIGNS = 5;
 
-    private function __construct(private mixed $signInName)
-    {
-    }
+    private function __construct(private mixed $signInName) {}
 
     /**
      * @param  mixed  $signInName  as it was given, or stands

@@ -9,9 +9,7 @@ final readonly class OneTimeCode
 {
     private const SIGNS = '23456789ABCDEFGHJKMNPQRSTUVWXYZ';
 
-    private function __construct(private string $signs)
-    {
-    }
+    private function __construct(private string $signs) {}
 
     /** @param  int  $groups  of four signs, some 20 bits each */
     public static function make(int $groups): self

@@ -109,10 +109,7 @@ final class PersonController
                 'regex:/^[\p{L}\p{N}._@-]+$/u',
                 Rule::unique('people', 'sign_in_name')->ignore($person),
             ],
-            'password' => [
-                'sometimes',
-                ...NewPassword::rules($signInName ?? $person?->sign_in_name),
-            ],
+            'password' => ['sometimes', ...NewPassword::rules($signInName ?? $person?->sign_in_name)],
             'role' => [...$needed, Rule::enum(Role::class)],
             'active' => ['sometimes', 'boolean'],
             'may_use_all_machines' => ['sometimes', 'boolean'],

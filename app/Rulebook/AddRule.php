@@ -28,8 +28,7 @@ final readonly class AddRule
         private LogReading $logReading,
         private WriteTold $writeTold,
         private Yard $yard,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  array<string, mixed>  $given  as {@see RuleRequest} validates it

@@ -9,24 +9,26 @@ use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Machines\FactsChanged;
 use App\Machines\Machine;
+use App\Machines\SpotRequest;
 use App\Notes\Circumstances;
 use Core\Chart\ChartCsv;
 use Core\Chart\ChartGrid;
 use Core\Chart\ChartRow;
+use Core\Machine\TaskKind;
 use Core\Meter\MeterUnit;
 use Core\Schedule\Interval;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\RuleSource;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule as Among;
 
 /** A machine's rulebook as a column chart: tasks down, hours or kilometres across. */
 final readonly class ChartController
 {
-    public function __construct(private RulebookCheck $check, private WriteTask $writeTask)
-    {
-    }
+    public function __construct(private RulebookCheck $check, private WriteTask $writeTask) {}
 
     public function show(Machine $machine): JsonResponse
     {
@@ -62,9 +64,19 @@ final readonly class ChartController
     }
 
     /** Writes rows of a chart: new ones, changed ones, and those to be taken out, all or none. */
-    public function update(ChartRequest $request, Machine $machine, AddRule $addRule): JsonResponse
+    public function update(Request $request, Machine $machine, AddRule $addRule): JsonResponse
     {
-        $given = $request->validated();
+        $given = $request->validate([
+            ...Circumstances::rules(),
+            ...RuleRequest::ruleFields('rows.*.', new: false),
+            'rows' => ['present', 'array', 'list', 'max:200'],
+            'rows.*.rule_id' => ['sometimes', 'nullable', 'integer'],
+            'rows.*.task' => ['required', 'string', 'max:80'],
+            'rows.*.kind' => ['required_without:rows.*.rule_id', Among::enum(TaskKind::class)],
+            'remove' => ['sometimes', 'array', 'max:200'],
+            'remove.*' => ['integer'],
+            'loosened_because' => ['sometimes', 'nullable', 'string', 'max:500'],
+        ], SpotRequest::words('rows.*.new_spots.*.'));
         $machine = Machine::lockForWriting($machine->id);
         $circumstances = Circumstances::of($request);
         $known = Rule::query()->where('machine_id', $machine->id)->with('task.spots')->get();

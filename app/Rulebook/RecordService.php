@@ -23,9 +23,7 @@ use Illuminate\Support\Collection;
 /** What a service tells, from the tasks that were ticked and what else was done. */
 final readonly class RecordService
 {
-    public function __construct(private WhatWasFound $found)
-    {
-    }
+    public function __construct(private WhatWasFound $found) {}
 
     /**
      * @param  array<string, mixed>  $done  `tasks`, `other`, `greased` and `puts_right` as {@see ServiceFields}

@@ -31,8 +31,7 @@ final readonly class RuleController
         private RulebookCheck $check,
         private WriteTask $writeTask,
         private RuleCopy $ruleCopy,
-    ) {
-    }
+    ) {}
 
     public function store(RuleRequest $request, Machine $machine, AddRule $addRule): JsonResponse
     {

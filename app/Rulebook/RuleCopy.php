@@ -34,9 +34,7 @@ final readonly class RuleCopy
         'note',
     ];
 
-    public function __construct(private RulebookCheck $check, private AddSpot $addSpot)
-    {
-    }
+    public function __construct(private RulebookCheck $check, private AddSpot $addSpot) {}
 
     /**
      * What a rule says, without whose it is.
@@ -61,9 +59,7 @@ final readonly class RuleCopy
         ];
     }
 
-    /**
-     * @return array<string, array<string, mixed>> what every rule of a machine says, by its shared key or else its id
-     */
+    /** @return array<string, array<string, mixed>> what every rule of a machine says, by its shared key or else its id */
     public static function ofAll(Machine $machine): array
     {
         $keys = self::keys($machine);

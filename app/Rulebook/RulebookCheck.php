@@ -16,9 +16,7 @@ use Core\Schedule\RulebookLine;
 /** Refuses a rule that cannot stand in its machine's rulebook as it is written. */
 final readonly class RulebookCheck
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     /**
      * @param  Rule  $rule  with its task

@@ -16,9 +16,7 @@ use Illuminate\Http\Response;
 /** Whole rulebooks: copied to a sister machine, or shared by several of a class. */
 final readonly class RulebookController
 {
-    public function __construct(private RuleCopy $ruleCopy)
-    {
-    }
+    public function __construct(private RuleCopy $ruleCopy) {}
 
     public function index(): JsonResponse
     {

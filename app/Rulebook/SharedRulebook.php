@@ -12,8 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * A rulebook that several machines of a class share. Each keeps its own copy of the rules, because history hangs on
- * them; where a copy reads
- * otherwise than the shared rule, that is the machine's exception.
+ * them; where a copy reads otherwise than the shared rule, that is the machine's exception.
  *
  * @property int $id
  * @property string $name

@@ -66,9 +66,7 @@ final class Task extends Model
         $this->places = null;
     }
 
-    /**
-     * @return array<string, mixed> as the contract's `Task`
-     */
+    /** @return array<string, mixed> as the contract's `Task` */
     public function toRecord(): array
     {
         return [

@@ -17,9 +17,7 @@ use Illuminate\Support\Collection;
 /** Writes down what a rule asks for: an act at some spots of a machine, of which some may be new. */
 final readonly class WriteTask
 {
-    public function __construct(private AddSpot $addSpot, private CheckLists $checkLists)
-    {
-    }
+    public function __construct(private AddSpot $addSpot, private CheckLists $checkLists) {}
 
     /**
      * @param  array<string, mixed>  $given  `task`, `kind`, `spots`, `new_spots` and `check` as {@see RuleRequest}

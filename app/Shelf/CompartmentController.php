@@ -25,9 +25,7 @@ use Illuminate\Support\Facades\Cache;
 /** A machine's compartments: how much, of what, what is in them, and whether a bottle will do. */
 final readonly class CompartmentController
 {
-    public function __construct(private CompartmentShape $shape)
-    {
-    }
+    public function __construct(private CompartmentShape $shape) {}
 
     public function index(Machine $machine): JsonResponse
     {

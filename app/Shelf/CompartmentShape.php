@@ -23,9 +23,7 @@ use Illuminate\Database\Eloquent\Collection;
 /** A compartment as a manual's page of capacities tells of it. */
 final readonly class CompartmentShape
 {
-    public function __construct(private CheckLists $checkLists)
-    {
-    }
+    public function __construct(private CheckLists $checkLists) {}
 
     /**
      * @param  Collection<int, Spot>  $spots  of the machine, with their sheets

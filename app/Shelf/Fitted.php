@@ -12,9 +12,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class Fitted
 {
     /** @param  Collection<int, Collection<int, \stdClass>>  $bySpot  newest first */
-    private function __construct(private Collection $bySpot)
-    {
-    }
+    private function __construct(private Collection $bySpot) {}
 
     /** @param  array<int|string>  $spots */
     public static function at(array $spots): self

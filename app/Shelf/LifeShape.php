@@ -51,8 +51,7 @@ final readonly class LifeShape
         private ?Quantity $most,
         private Unit $unit,
         private ?BigDecimal $now,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  Collection<int, Spot>  $spots  at least those that share its fluid, and the openings of all of them

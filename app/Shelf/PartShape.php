@@ -41,8 +41,7 @@ final class PartShape
             'fitted' => $last === null ? null : [
                 'number' => $last->number,
                 'at' => (new \DateTimeImmutable($last->happened_at))->format(DATE_ATOM),
-                'will_do' => $answer?->willDo,
-                'why' => $answer->why ?? '',
+                ...$answer ?? ['will_do' => null, 'why' => ''],
                 'found' => $last->found,
             ],
             'times_reused' => $fitted->timesReused($place->id),

@@ -57,9 +57,7 @@ final readonly class TakenByTasks
     /** @return array<string, mixed>|null */
     private function of(Rule $rule): ?array
     {
-        $taken = Materials::by(
-            $this->places->work($rule->task->kind, $rule->task->spots->modelKeys(), $rule->top_up),
-        );
+        $taken = Materials::by($this->places->work($rule->task->kind, $rule->task->spots->modelKeys(), $rule->top_up));
         $takes = [
             'fluids' => array_map(fn (FluidTaken $fluid): array => [
                 'spot' => $fluid->spot,

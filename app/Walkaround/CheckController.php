@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Contract\Input\DayOfYear;
 use App\Contract\Refusal;
 use App\Machines\AddSpot;
 use App\Machines\ChangedCheck;
@@ -11,27 +12,66 @@ use App\Machines\CheckLists;
 use App\Machines\FactsChanged;
 use App\Machines\Machine;
 use App\Machines\Spot;
+use App\Machines\SpotRequest;
 use App\Machines\Yard;
 use Core\Form\BadInput;
 use Core\Form\Fields;
 use Core\Inspect\Check;
 use Core\Inspect\LimitSource;
+use Core\Inspect\Measurement;
 use Core\Inspect\Occasion;
+use Core\Inspect\RoundKind;
+use Core\Machine\Verdict;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 
 /** The keeper changes what is looked at: for one machine, or for all of its class. */
 final readonly class CheckController
 {
-    public function __construct(private AddSpot $addSpot, private Yard $yard, private CheckLists $checkLists)
-    {
-    }
+    public function __construct(private AddSpot $addSpot, private Yard $yard, private CheckLists $checkLists) {}
 
     /** Adds a check, words it otherwise, drops it or moves it. */
-    public function update(CheckRequest $request, Machine $machine, string $check): JsonResponse
+    public function update(Request $request, Machine $machine, string $check): JsonResponse
     {
-        $given = $request->validated();
+        $given = $request->validate([
+            'for' => ['required', 'in:machine,class'],
+            'dropped' => ['sometimes', 'boolean'],
+            'position' => ['sometimes', 'nullable', 'numeric', 'between:-100000,100000'],
+            'values' => [
+                'sometimes',
+                'array:spot,title,place,how,fine,caution,rounds,degrees,measurement,limits,window,after',
+            ],
+            'values.spot' => ['sometimes', 'required', 'string', 'max:40'],
+            'values.title' => ['sometimes', 'required', 'string', 'max:80'],
+            'values.place' => ['sometimes', 'nullable', 'string', 'max:160'],
+            'values.how' => ['sometimes', 'nullable', 'string', 'max:400'],
+            'values.fine' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'values.caution' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'values.rounds' => ['sometimes', 'array', 'list', 'min:1', 'max:10'],
+            'values.rounds.*' => ['distinct', Rule::in(array_column(RoundKind::ofChecks(), 'value'))],
+            'values.degrees' => ['sometimes', 'array', 'min:1', 'max:6'],
+            'values.degrees.*.words' => ['required', 'string', 'max:120'],
+            'values.degrees.*.verdict' => ['required', Rule::enum(Verdict::class)->except(Verdict::Fit)],
+            'values.measurement' => ['sometimes', 'nullable', Rule::enum(Measurement::class)],
+            'values.limits' => ['sometimes', 'array', 'max:20'],
+            'values.limits.*' => ['nullable', 'string', 'max:40'],
+            'values.window' => ['sometimes', 'nullable', 'array:from,to'],
+            'values.window.from' => ['required_with:values.window', new DayOfYear],
+            'values.window.to' => ['required_with:values.window', new DayOfYear],
+            'values.after' => ['sometimes', 'nullable', 'string', 'max:40'],
+            'new_spot' => ['sometimes', 'nullable', 'array'],
+            ...array_map(
+                fn (array $rules): array => ['exclude_without:new_spot', ...$rules],
+                SpotRequest::fields('new_spot.', new: true),
+            ),
+        ], [
+            'values.title.required' => 'Say what is looked at.',
+            'values.rounds.min' => 'Choose at least one round.',
+            'values.degrees.*.words.required' => 'Say what it looks like.',
+            ...SpotRequest::words('new_spot.'),
+        ]);
         if (! preg_match('/^[a-z][a-z0-9_-]{1,39}$/', $check)) {
             throw Refusal::field('key', 'A check is named by small letters, digits and dashes.');
         }

@@ -9,14 +9,13 @@ use App\Logbook\Told\WhatWasFound;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Yard;
+use App\Rulebook\Standings\Reckoning;
 use Illuminate\Http\JsonResponse;
 
-/** What was found on a machine, and how what wears goes on. */
+/** What was found on a machine, how what wears goes on, and what is due on its grease points. */
 final readonly class FindingController
 {
-    public function __construct(private Yard $yard, private CheckLists $checkLists, private WhatWasFound $found)
-    {
-    }
+    public function __construct(private Yard $yard, private CheckLists $checkLists, private WhatWasFound $found) {}
 
     /** One thing through its whole history, whether or not anything is wrong with it now. */
     public function show(Machine $machine, string $check): JsonResponse
@@ -47,5 +46,10 @@ final readonly class FindingController
     public function trends(Machine $machine): JsonResponse
     {
         return new JsonResponse(TrendShape::of($machine->load('meters'), $this->checkLists->of($machine)));
+    }
+
+    public function grease(Machine $machine): JsonResponse
+    {
+        return new JsonResponse(GreaseShape::of($machine, Reckoning::of($machine->load('meters'), $this->yard)));
     }
 }

@@ -21,8 +21,7 @@ final readonly class FindingThread
         public array $looks,
         public ?Act $closedBy = null,
         private ?StandDowns $said = null,
-    ) {
-    }
+    ) {}
 
     public function latest(): Act
     {

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Contract\Disk;
 use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\Logbook\Photo;
 use App\Machines\Machine;
 use App\People\Person;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\File;
@@ -21,13 +23,23 @@ final readonly class PhotoController
     /** Seconds after which a lock is nobody's any more. */
     private const LONGEST = 120;
 
-    public function __construct(private KeepPhoto $keepPhoto, private DrawPhoto $drawPhoto)
-    {
-    }
+    public function __construct(private KeepPhoto $keepPhoto, private DrawPhoto $drawPhoto) {}
 
-    public function store(PhotoRequest $request, Machine $machine): JsonResponse
+    /** @throws Refusal if there is no room: before it is looked at */
+    public function store(Request $request, Machine $machine): JsonResponse
     {
-        $given = $request->validated();
+        if (Disk::takesNoPhotos()) {
+            throw KeepPhoto::noRoom();
+        }
+        $given = $request->validate([
+            'id' => ['required', 'uuid'],
+            'act' => ['required', 'uuid'],
+            'photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_KILOBYTES],
+        ], [
+            'photo.required' => 'The picture is missing, or larger than is taken here.',
+            'photo.file' => 'The picture did not arrive whole.',
+            'photo.max' => 'A picture has at most '.(KeepPhoto::MOST_KILOBYTES / 1024).' MB.',
+        ]);
         $person = Person::asking($request);
         assert($given['photo'] instanceof UploadedFile);
         $oneAtATime = Cache::lock("photo {$person->id}", self::LONGEST);

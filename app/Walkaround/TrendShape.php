@@ -254,7 +254,7 @@ final class TrendShape
             'spot' => $spot->key,
             'title' => $spot->name,
             'per_100h' => $consumption->per100Hours->display(),
-            'trend' => $consumption->trend->value,
+            'trend' => $consumption->trend,
             'verdict' => $consumption->verdict->value,
             'why' => $consumption->why,
             'top_ups' => array_map(

@@ -45,9 +45,7 @@ final readonly class WalkController
     /** What the morning tells by name; the rest is counted. */
     private const TOLD = 12;
 
-    public function __construct(private Yard $yard, private CheckLists $checkLists, private WriteTold $writeTold)
-    {
-    }
+    public function __construct(private Yard $yard, private CheckLists $checkLists, private WriteTold $writeTold) {}
 
     /** The machines this person walks round, by name. */
     public function index(Request $request): JsonResponse

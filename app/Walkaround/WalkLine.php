@@ -57,9 +57,7 @@ final class WalkLine extends Model
         );
     }
 
-    /**
-     * Tells anew what no longer holds, machine by machine under its lock, so that nothing written meanwhile is lost.
-     */
+    /** Tells anew what no longer holds, machine by machine under its lock, so that nothing written meanwhile is lost. */
     public static function bringUpToDate(Yard $yard, CheckLists $checkLists): void
     {
         foreach (self::query()->where('holds', false)->pluck('machine_id')->chunk(self::MACHINES_AT_ONCE) as $ids) {

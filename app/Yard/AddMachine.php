@@ -20,9 +20,7 @@ use Core\Meter\MeterUnit;
 /** Enters a machine in the book with its spots, its meters, first readings and rulebook. */
 final readonly class AddMachine
 {
-    public function __construct(private LogReading $logReading, private AddRule $addRule, private Yard $yard)
-    {
-    }
+    public function __construct(private LogReading $logReading, private AddRule $addRule, private Yard $yard) {}
 
     /** @param  array<string, mixed>  $given as {@see MachineRequest} validates it */
     public function __invoke(array $given, Circumstances $circumstances): Machine

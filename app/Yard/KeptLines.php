@@ -10,9 +10,7 @@ use App\Rulebook\Standings\KeptStandings;
 /** What was reckoned of all machines is kept with their lines on the yard's sheet. */
 final readonly class KeptLines implements KeptStandings
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     public function renew(): void
     {

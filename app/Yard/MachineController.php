@@ -27,9 +27,7 @@ use Illuminate\Validation\Rule as Among;
 /** The machines of the yard. */
 final readonly class MachineController
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     /** The yard's sheet, soonest first. */
     public function index(Request $request): JsonResponse
@@ -69,8 +67,8 @@ final readonly class MachineController
             'warranties' => $this->warranties($reckoning),
             'shared_rulebook' => $machine->sharedRulebook?->toRecord(),
             'left_out' => $machine->sharedRulebook?->leftOutBy($machine) ?? [],
-            'reminder' => ReminderShape::of($reckoning),
-            'meter_truth' => MeterTruthShape::of($machine, $this->yard),
+            'reminder' => MeterTold::reminder($reckoning),
+            'meter_truth' => MeterTold::truth($machine, $this->yard),
             'before_any_work' => Caution::BeforeAnyWork->says(),
             'countdown' => $countdown === null ? null : [
                 'remaining' => (string) $countdown->remaining->stripTrailingZeros(),

@@ -20,8 +20,7 @@ final readonly class PlateController
         private Yard $yard,
         private CheckLists $checkLists,
         private CompartmentShape $compartments,
-    ) {
-    }
+    ) {}
 
     public function show(Machine $machine): JsonResponse
     {
@@ -33,10 +32,7 @@ final readonly class PlateController
         return new JsonResponse([
             ...$machine->only('id', 'name'),
             'class' => $machine->class->value,
-            'spots' => $spots->map(fn (Spot $spot): array => [
-                ...$spot->toRecord(),
-                ...$told->ofSpot($spot),
-            ])->all(),
+            'spots' => $spots->map(fn (Spot $spot): array => [...$spot->toRecord(), ...$told->ofSpot($spot)])->all(),
             'grease' => $grease,
         ]);
     }

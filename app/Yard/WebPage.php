@@ -23,9 +23,7 @@ final readonly class WebPage
     /** What the page begins with, whatever its address. */
     private const MAIN = 'web/main.tsx';
 
-    public function __construct(private Router $router)
-    {
-    }
+    public function __construct(private Router $router) {}
 
     public function __invoke(Request $request): Response
     {

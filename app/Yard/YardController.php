@@ -29,9 +29,7 @@ use Illuminate\Validation\Rule as Among;
 /** The yard as a whole. */
 final readonly class YardController
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     public function show(): JsonResponse
     {

@@ -21,8 +21,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * A machine's line on the yard's sheet, reckoned from its facts. It carries the version of those facts and the day it
- * holds for, and can be made
- * again at any time.
+ * holds for, and can be made again at any time.
  *
  * @property int $machine_id
  * @property int $facts_version
@@ -113,9 +112,7 @@ final class YardLine extends Model
         return self::reckonEach(Machine::query()->where('retired', false), $yard);
     }
 
-    /**
-     * @return Builder<Machine> machines without a line for today, or with one reckoned by a season that no longer holds
-     */
+    /** @return Builder<Machine> machines without a line for today, or with one reckoned by a season that no longer holds */
     private static function stale(Yard $yard): Builder
     {
         return Machine::query()->where('retired', false)->whereNotExists(fn ($lines) => $lines->from('yard_lines')

@@ -14,8 +14,7 @@ use Core\Schedule\Rule;
 
 /**
  * A rulebook as a book prints it: first services, then the points up to the longest interval that fits, then what
- * recurs by other measures. The
- * headings are those that {@see ChartReader} understands.
+ * recurs by other measures. The headings are those that {@see ChartReader} understands.
  */
 final readonly class ChartGrid
 {
@@ -26,9 +25,7 @@ final readonly class ChartGrid
      * @param  list<string>  $headings
      * @param  list<list<bool>>  $marks  a row for each rule, a field for each heading
      */
-    private function __construct(public array $headings, public array $marks)
-    {
-    }
+    private function __construct(public array $headings, public array $marks) {}
 
     /**
      * @param  list<Rule>  $rules

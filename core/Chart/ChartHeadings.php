@@ -14,9 +14,7 @@ final readonly class ChartHeadings
      * @param  list<Heading>  $all
      * @param  list<string>  $remarks
      */
-    private function __construct(public array $all, public array $remarks)
-    {
-    }
+    private function __construct(public array $all, public array $remarks) {}
 
     /**
      * @param  MeterUnit  $unit  of bare numbers

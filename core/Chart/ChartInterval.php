@@ -45,8 +45,7 @@ final readonly class ChartInterval
         public bool $isOfWalkaround = false,
         public ?string $taken = null,
         public ?array $readings = null,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  string  $words  in small letters

@@ -17,6 +17,5 @@ final readonly class ChartQuestion
         public string $ask,
         public array $options,
         public ?string $suggested = null,
-    ) {
-    }
+    ) {}
 }

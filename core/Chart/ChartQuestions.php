@@ -15,9 +15,7 @@ final class ChartQuestions
     private array $open = [];
 
     /** @param  array<string, string>  $answers  by the id of their question */
-    public function __construct(private readonly array $answers)
-    {
-    }
+    public function __construct(private readonly array $answers) {}
 
     /** The answer to a question, or null where it is still to be asked. */
     public function ask(ChartQuestion $question): ?string

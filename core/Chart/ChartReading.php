@@ -18,6 +18,5 @@ final readonly class ChartReading
         public array $questions,
         public array $remarks,
         public array $headings,
-    ) {
-    }
+    ) {}
 }

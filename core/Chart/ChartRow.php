@@ -29,8 +29,7 @@ final readonly class ChartRow
         public array $windows = [],
         public ?int $line = null,
         public ?string $condition = null,
-    ) {
-    }
+    ) {}
 
     public function called(string $task): self
     {

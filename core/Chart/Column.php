@@ -10,7 +10,5 @@ use Brick\Math\BigDecimal;
 final readonly class Column
 {
     /** @param  non-empty-list<string>  $tasks */
-    public function __construct(public BigDecimal $at, public array $tasks)
-    {
-    }
+    public function __construct(public BigDecimal $at, public array $tasks) {}
 }

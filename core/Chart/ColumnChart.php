@@ -10,9 +10,7 @@ use Core\Meter\Limit;
 use Core\Schedule\Anchor;
 use Core\Schedule\Rule;
 
-/**
- * Tasks down, hours or kilometres across: where each rule falls due when everything is done on time from the beginning.
- */
+/** Tasks down, hours or kilometres across: where each rule falls due when everything is done on time from the beginning. */
 final class ColumnChart
 {
     /** More than this nobody can read, nor print. */
@@ -48,8 +46,7 @@ final class ColumnChart
 
     /**
      * The points of one rule that lie from one position to another: the first ones, then by its anchor either the
-     * multiples of its interval or
-     * so much again after each.
+     * multiples of its interval or so much again after each.
      *
      * @return iterable<BigDecimal> rising
      */

@@ -32,8 +32,7 @@ final readonly class Heading
         public ?YearWindow $season = null,
         public ?string $remark = null,
         public ?array $readings = null,
-    ) {
-    }
+    ) {}
 
     /** @param  MeterUnit  $usual  the unit of bare numbers */
     public static function read(string $text, MeterUnit $usual = MeterUnit::Hours): self

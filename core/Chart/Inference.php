@@ -6,8 +6,7 @@ namespace Core\Chart;
 
 /**
  * The first points and the interval that a row of marks amounts to. Positions are whole numbers, as {@see
- * MarkedColumns} counts them, so that multiples
- * are exact.
+ * MarkedColumns} counts them, so that multiples are exact.
  */
 final readonly class Inference
 {
@@ -27,8 +26,7 @@ final readonly class Inference
         public ?int $every,
         public bool $fromDone = false,
         public bool $open = false,
-    ) {
-    }
+    ) {}
 
     /** Multiples of its interval alone, with no first point before them. */
     public function isPlain(): bool

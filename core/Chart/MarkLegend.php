@@ -10,9 +10,7 @@ use Core\Machine\TaskKind;
 final readonly class MarkLegend
 {
     /** @param  bool  $signsDiffer  different signs stand in one row, so that each stands for an act of its own */
-    private function __construct(private ChartQuestions $questions, private bool $signsDiffer)
-    {
-    }
+    private function __construct(private ChartQuestions $questions, private bool $signsDiffer) {}
 
     /** @param  list<WrittenRow>  $rows */
     public static function of(array $rows, ChartQuestions $questions): self

@@ -19,9 +19,7 @@ final readonly class MarkedColumns
     private const DECIMALS = 8;
 
     /** @param  list<Heading>  $headings */
-    public function __construct(private array $headings)
-    {
-    }
+    public function __construct(private array $headings) {}
 
     /** @return list<Interval> */
     public function first(): array

@@ -19,6 +19,5 @@ final readonly class WrittenRow
         public array $cells,
         public int $surplus = 0,
         public bool $recurs = false,
-    ) {
-    }
+    ) {}
 }

@@ -18,13 +18,9 @@ final readonly class WrittenTable
      * @param  list<string>  $headings  without the one above the tasks
      * @param  list<WrittenRow>  $rows
      */
-    public function __construct(public array $headings, public array $rows)
-    {
-    }
+    public function __construct(public array $headings, public array $rows) {}
 
-    /**
-     * @throws NotATable if it is no table, or larger than any chart
-     */
+    /** @throws NotATable if it is no table, or larger than any chart */
     public static function parse(string $text): self
     {
         $lines = PastedTable::parse($text, 'a chart')->lines;

@@ -10,10 +10,5 @@ use Core\Measure\Quantity;
 final readonly class Drain
 {
     /** @param  string  $fluid  unlike ones share no pan */
-    public function __construct(
-        public string|int $name,
-        public Quantity $amount,
-        public string $fluid = '',
-    ) {
-    }
+    public function __construct(public string|int $name, public Quantity $amount, public string $fluid = '') {}
 }

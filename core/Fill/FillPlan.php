@@ -8,18 +8,14 @@ use Brick\Math\BigRational;
 use Core\Fluid\Level\LevelMethod;
 use Core\Measure\Quantity;
 
-/**
- * The stages in which a compartment is filled: never the whole of the book's figure blind. Common practice, no source.
- */
+/** The stages in which a compartment is filled: never the whole of the book's figure blind. Common practice, no source. */
 final readonly class FillPlan
 {
     /** Of the book's figure, how much goes in before it is looked at. */
     public const SHARE_FIRST = '0.85';
 
     /** @param  non-empty-list<Pour>  $pours */
-    private function __construct(public array $pours)
-    {
-    }
+    private function __construct(public array $pours) {}
 
     /**
      * @param  Quantity  $most  of the book's range its upper end, above nothing

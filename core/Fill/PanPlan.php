@@ -16,20 +16,14 @@ final readonly class PanPlan
     /** What is left free of each pan, so that it can be carried. Common practice, no source. */
     public const MARGIN = '0.1';
 
-    /**
-     * Ways of sharing drains out among pans that are tried; what is not found in so many is emptied for, which is safe.
-     */
+    /** Ways of sharing drains out among pans that are tried; what is not found in so many is emptied for, which is safe. */
     private const TRIES = 5_000;
 
     /**
      * @param  list<string|int>  $emptyAfter  the drains after which what has gathered is taken away
      * @param  Quantity|null  $shortBy  by how much the worst drain is too much for the largest pan
      */
-    private function __construct(
-        public array $emptyAfter,
-        public ?Quantity $shortBy,
-    ) {
-    }
+    private function __construct(public array $emptyAfter, public ?Quantity $shortBy) {}
 
     /**
      * @param  non-empty-list<Drain>  $drains

@@ -9,10 +9,5 @@ use Core\Measure\Quantity;
 /** One stage of a fill: how much goes in, how much is in then, and what follows. */
 final readonly class Pour
 {
-    public function __construct(
-        public Quantity $amount,
-        public Quantity $total,
-        public AfterPour $then,
-    ) {
-    }
+    public function __construct(public Quantity $amount, public Quantity $total, public AfterPour $then) {}
 }

@@ -10,11 +10,7 @@ use Core\Measure\Quantity;
 /** How much fluid lies between a stick's marks, learned from what was poured between two readings of it. */
 final readonly class StickBand
 {
-    private function __construct(
-        public Quantity $volume,
-        public BigRational $level,
-    ) {
-    }
+    private function __construct(public Quantity $volume, public BigRational $level) {}
 
     /**
      * @param  list<StickMark>  $marks  in the order in which they were read
@@ -53,16 +49,12 @@ final readonly class StickBand
     {
         $share = $to->minus($from);
 
-        return Quantity::of(
-            $share->isPositive() ? $this->volume->value->multipliedBy($share) : 0,
-            $this->volume->unit,
-        );
+        return Quantity::of($share->isPositive() ? $this->volume->value->multipliedBy($share) : 0, $this->volume->unit);
     }
 
     /**
      * Running it begins anew, since then it shows less for the same; where nothing was read after the last run, what
-     * was
-     * read before it tells.
+     * was read before it tells.
      *
      * @param  list<StickMark>  $marks
      * @return list<StickMark>

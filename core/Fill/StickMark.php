@@ -15,10 +15,5 @@ final readonly class StickMark
      * @param  Quantity|null  $poured  since the reading before it
      * @param  bool  $ran  since the reading before it, so that the filter or the galleries drank
      */
-    public function __construct(
-        public BigRational $level,
-        public ?Quantity $poured,
-        public bool $ran = false,
-    ) {
-    }
+    public function __construct(public BigRational $level, public ?Quantity $poured, public bool $ran = false) {}
 }

@@ -23,9 +23,7 @@ final readonly class AcceptedLoss
     /** Over its usual rate: so much is told. As where consumption rises. */
     private const GROWN = '5/4';
 
-    private function __construct(public bool $hasGrown, public string $why)
-    {
-    }
+    private function __construct(public bool $hasGrown, public string $why) {}
 
     /**
      * @param  Quantity  $aYear  what it usually loses

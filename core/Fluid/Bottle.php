@@ -17,8 +17,7 @@ final readonly class Bottle
         public array $designations = [],
         public ?Chemistry $chemistry = null,
         public ?string $makersOwn = null,
-    ) {
-    }
+    ) {}
 
     public function inWords(): string
     {

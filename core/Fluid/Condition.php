@@ -12,12 +12,7 @@ final readonly class Condition
 {
     private const NORMAL = 'normal';
 
-    private function __construct(
-        public string $reading,
-        public Verdict $verdict,
-        public string $do,
-    ) {
-    }
+    private function __construct(public string $reading, public Verdict $verdict, public string $do) {}
 
     /**
      * Every cause that what is seen points to, the gravest first; the normal alone where there is no other.

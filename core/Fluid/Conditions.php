@@ -14,6 +14,5 @@ final readonly class Conditions
         public ?Quantity $hottest = null,
         public bool $underWarranty = false,
         public FluidSchool $school = FluidSchool::MakersInWarranty,
-    ) {
-    }
+    ) {}
 }

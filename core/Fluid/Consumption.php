@@ -24,13 +24,21 @@ final readonly class Consumption
     /** Of the limit, from where it is watched. */
     private const NEAR = '4/5';
 
+    /** Whether more or less is topped up than before, in words. */
+    private const TRENDS = [
+        'steady' => 'steady',
+        'rising' => 'and rising',
+        'falling' => 'and falling',
+        'thin' => 'too few top-ups to see a trend',
+    ];
+
+    /** @param  key-of<self::TRENDS>  $trend */
     private function __construct(
         public Quantity $per100Hours,
-        public ConsumptionTrend $trend,
+        public string $trend,
         public Verdict $verdict,
         public string $why,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<array{BigDecimal, Quantity}>  $topUps  at which hours, how much
@@ -48,9 +56,10 @@ final readonly class Consumption
         $total = array_reduce($topUps, fn (Quantity $sum, array $topUp): Quantity => $sum->plus($topUp[1]), $nothing);
         $rate = Quantity::of($total->value->multipliedBy(100)->dividedBy($span), $total->unit);
         $trend = self::trend(self::stretches($topUps, $from, $nothing));
+        $trendWords = self::TRENDS[$trend];
         $verdict = match (true) {
             $limit !== null && $rate->compareTo($limit) > 0 => Verdict::Act,
-            $trend === ConsumptionTrend::Rising, $limit !== null
+            $trend === 'rising', $limit !== null
                 && $rate->si()->isGreaterThan(
                     $limit->si()->multipliedBy(BigRational::of(self::NEAR)),
                 ) => Verdict::Watch,
@@ -61,7 +70,7 @@ final readonly class Consumption
             $rate,
             $trend,
             $verdict,
-            "{$total->display()} in ".Plain::number($span)." h is {$rate->display()} per 100 h".", {$trend->label()}".($limit === null ? '.' : "; at most {$limit->inWords()} is right."),
+            "{$total->display()} in ".Plain::number($span)." h is {$rate->display()} per 100 h".", {$trendWords}".($limit === null ? '.' : "; at most {$limit->inWords()} is right."),
         );
     }
 
@@ -91,19 +100,20 @@ final readonly class Consumption
      * The later half of the stretches against the earlier; of an odd number the middle one counts for neither.
      *
      * @param  list<array{BigDecimal, Quantity}>  $stretches
+     * @return key-of<self::TRENDS>
      */
-    private static function trend(array $stretches): ConsumptionTrend
+    private static function trend(array $stretches): string
     {
         if (count($stretches) < self::TO_TELL) {
-            return ConsumptionTrend::Thin;
+            return 'thin';
         }
         $half = intdiv(count($stretches), 2);
         [$early, $late] = [self::rate(array_slice($stretches, 0, $half)), self::rate(array_slice($stretches, -$half))];
 
         return match (true) {
-            $late->isGreaterThan($early->multipliedBy(self::RISES)) => ConsumptionTrend::Rising,
-            $late->isLessThan($early->multipliedBy(self::FALLS)) => ConsumptionTrend::Falling,
-            default => ConsumptionTrend::Steady,
+            $late->isGreaterThan($early->multipliedBy(self::RISES)) => 'rising',
+            $late->isLessThan($early->multipliedBy(self::FALLS)) => 'falling',
+            default => 'steady',
         };
     }
 

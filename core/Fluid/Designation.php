@@ -9,8 +9,7 @@ namespace Core\Fluid;
  * maker's own words.
  *
  * Sources: API 1509 with its category charts for S and C; API 1560 for GL; ILSAC GF; FMVSS 116 for DOT; ISO 11158 for
- * H.
- * All from memory.
+ * H. All from memory.
  */
 final readonly class Designation
 {
@@ -20,9 +19,7 @@ final readonly class Designation
     ];
 
     /** Four-stroke diesels, the oldest first: each covers those before it. */
-    private const DIESEL = [
-        'CA', 'CB', 'CC', 'CD', 'CE', 'CF-4', 'CG-4', 'CH-4', 'CI-4', 'CI-4 PLUS', 'CJ-4', 'CK-4',
-    ];
+    private const DIESEL = ['CA', 'CB', 'CC', 'CD', 'CE', 'CF-4', 'CG-4', 'CH-4', 'CI-4', 'CI-4 PLUS', 'CJ-4', 'CK-4'];
 
     /** The petrol category that an oil made to save fuel in motor cars fulfils besides. */
     private const SAVING = [
@@ -51,9 +48,7 @@ final readonly class Designation
         'HVLP' => ['HL', 'HLP'],
     ];
 
-    private function __construct(public string $name)
-    {
-    }
+    private function __construct(public string $name) {}
 
     public static function of(string $written): self
     {

@@ -21,8 +21,7 @@ final readonly class DrainedAgainstPoured
         public Quantity $poured,
         public string $why,
         public bool $asks,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<FluidMove>  $moves  oldest first

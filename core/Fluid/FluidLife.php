@@ -27,8 +27,7 @@ final readonly class FluidLife
         public ?Quantity $missing,
         public string $why,
         public ?DrainedAgainstPoured $lastDrained,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<FluidMove>  $moves  oldest first

@@ -28,8 +28,7 @@ final readonly class FluidMove
         public ?string $fluid = null,
         public bool $isNew = false,
         public bool $readsFull = false,
-    ) {
-    }
+    ) {}
 
     public function pours(): bool
     {

@@ -8,8 +8,7 @@ use Brick\Math\BigRational;
 
 /**
  * Down to which temperature a mix of glycol and water stays free of ice, between the points of the handbook's table by
- * volume
- * (ASHRAE Handbook, Fundamentals, physical properties of secondary coolants; values from memory).
+ * volume (ASHRAE Handbook, Fundamentals, physical properties of secondary coolants; values from memory).
  */
 enum Glycol: string
 {

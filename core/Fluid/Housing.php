@@ -15,6 +15,5 @@ final readonly class Housing
         public Specification $specification = new Specification,
         public ?Cooling $cooling = null,
         public ?bool $yellowMetals = null,
-    ) {
-    }
+    ) {}
 }

@@ -7,11 +7,7 @@ namespace Core\Fluid;
 /** One thing that speaks for or against a fluid. */
 final readonly class Reason
 {
-    private function __construct(
-        public Suitability $answer,
-        public string $why,
-    ) {
-    }
+    private function __construct(public Suitability $answer, public string $why) {}
 
     public static function yes(string $why): self
     {

@@ -14,8 +14,7 @@ final readonly class SeasonalGrade
         public string $grade,
         public ?Quantity $from = null,
         public ?Quantity $to = null,
-    ) {
-    }
+    ) {}
 
     /** @param  FluidKind|null  $kind  of what both are grades */
     public function is(string $other, ?FluidKind $kind): bool

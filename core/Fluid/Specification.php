@@ -18,8 +18,7 @@ final readonly class Specification
         public array $designations = [],
         public ?Chemistry $chemistry = null,
         public ?string $makersOwn = null,
-    ) {
-    }
+    ) {}
 
     public function isEmpty(): bool
     {

@@ -15,11 +15,7 @@ use Core\Measure\Quantity;
 final readonly class WillItDo
 {
     /** @param  non-empty-list<Reason>  $reasons  the hardest first */
-    private function __construct(
-        public Suitability $answer,
-        public array $reasons,
-    ) {
-    }
+    private function __construct(public Suitability $answer, public array $reasons) {}
 
     public static function judge(Bottle $bottle, Housing $housing, Conditions $under): self
     {

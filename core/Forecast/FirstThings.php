@@ -9,8 +9,7 @@ use Core\Schedule\State;
 
 /**
  * What to do first on a machine whose past nobody knows: look at everything before it is run, then change what cannot
- * be seen, the shortest interval
- * first, then grease and clean. Common practice, no source.
+ * be seen, the shortest interval first, then grease and clean. Common practice, no source.
  */
 final readonly class FirstThings
 {
@@ -25,9 +24,7 @@ final readonly class FirstThings
     ];
 
     /** @param  list<TaskStanding>  $tasks in the order to do them */
-    private function __construct(public string $reason, public array $tasks)
-    {
-    }
+    private function __construct(public string $reason, public array $tasks) {}
 
     /**
      * @param  list<TaskStanding>  $tasks

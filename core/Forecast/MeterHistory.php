@@ -30,12 +30,8 @@ final class MeterHistory
     /** @var list<array{int, int, float}>|null once they were asked for */
     private ?array $usedGains = null;
 
-    /**
-     * @param  list<array{int, float}>  $readings  day counted from 1 January 1970, and what the machine had run by then
-     */
-    private function __construct(public readonly array $readings)
-    {
-    }
+    /** @param  list<array{int, float}>  $readings  day counted from 1 January 1970, and what the machine had run by then */
+    private function __construct(public readonly array $readings) {}
 
     /** @param  iterable<Reading>  $readings  in any order, of what the machine has run in all */
     public static function of(iterable $readings): self

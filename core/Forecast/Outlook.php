@@ -22,8 +22,7 @@ final readonly class Outlook
         private ?Usage $km,
         private \DateTimeImmutable $today,
         private MeterUnit $distance,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<TaskStanding>  $tasks  in any order

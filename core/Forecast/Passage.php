@@ -13,12 +13,7 @@ use Core\Measure\Plain;
  */
 final readonly class Passage
 {
-    public function __construct(
-        public int $p10,
-        public int $p50,
-        public int $p90,
-    ) {
-    }
+    public function __construct(public int $p10, public int $p50, public int $p90) {}
 
     /** A day that is certain. */
     public static function on(int $day): self

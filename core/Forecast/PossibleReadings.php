@@ -11,9 +11,7 @@ final readonly class PossibleReadings
      * @param  list<array{int, float}>  $kept  day and what had been run by then, in order
      * @param  list<array{int, float}>  $leftOut  those that cannot be
      */
-    private function __construct(public array $kept, public array $leftOut)
-    {
-    }
+    private function __construct(public array $kept, public array $leftOut) {}
 
     /**
      * Of two readings that cannot both be right the one stays that the next agrees with.

@@ -27,8 +27,7 @@ final readonly class Rail
         public BigDecimal $now,
         public BigDecimal $to,
         public array $stakes,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<TaskStanding>  $tasks
@@ -102,10 +101,7 @@ final readonly class Rail
     ): Stake {
         usort(
             $marks,
-            fn (
-                RailMark $one,
-                RailMark $other,
-            ): int => $other->intervalLength($along) <=> $one->intervalLength($along),
+            fn (RailMark $one, RailMark $other): int => $other->intervalLength($along) <=> $one->intervalLength($along),
         );
         $widest = $marks[0];
         $interval = $widest->task->standing->rule->every->only($widest->byDate ? Limit::Date : $along);

@@ -22,8 +22,7 @@ final readonly class RailMark
         public State $state,
         public bool $byDate = false,
         public bool $again = false,
-    ) {
-    }
+    ) {}
 
     /** The length of the rule's interval along the rail; nothing where it has none. */
     public function intervalLength(Limit $limit): float

@@ -9,8 +9,7 @@ use Core\Schedule\YearWindow;
 
 /**
  * How a year's use is spread over its weeks, and the clock that runs by it: fast in the busy weeks, nearly standing in
- * the idle ones. Over a whole
- * year the clock runs as many weeks as the calendar.
+ * the idle ones. Over a whole year the clock runs as many weeks as the calendar.
  */
 final readonly class Season
 {
@@ -26,9 +25,7 @@ final readonly class Season
     /** A week in which it is known to stand. */
     private const RESTS = 0.0005;
 
-    /**
-     * @var list<float> clock weeks run since the beginning of the year, at the beginning of each part and at its end
-     */
+    /** @var list<float> clock weeks run since the beginning of the year, at the beginning of each part and at its end */
     private array $run;
 
     /** @param  list<float>  $weights  52, the use of each part of the year against the average of 1, January first */

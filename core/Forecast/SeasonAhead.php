@@ -19,8 +19,7 @@ final readonly class SeasonAhead
         public float $begin,
         public float $thisYear,
         public float $newYear,
-    ) {
-    }
+    ) {}
 
     public static function of(Season $season, int $shift, int $readOn, int $newYear): self
     {

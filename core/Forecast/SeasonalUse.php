@@ -6,8 +6,7 @@ namespace Core\Forecast;
 
 /**
  * How use is spread over the year, learned week by week from what one machine did, or a whole class: each week's mean
- * use and how many years it
- * was seen in, smoothed over its neighbours.
+ * use and how many years it was seen in, smoothed over its neighbours.
  */
 final readonly class SeasonalUse
 {
@@ -21,9 +20,7 @@ final readonly class SeasonalUse
      * @param  list<float>  $gained  in each of the 52 parts of the year, smoothed
      * @param  list<float>  $seen  weeks that each part was seen for, smoothed
      */
-    private function __construct(private array $gained, private array $seen)
-    {
-    }
+    private function __construct(private array $gained, private array $seen) {}
 
     /** The season of one machine: spread first as another's has it, then once more by what that taught. */
     public static function of(MeterHistory $history, Season $lent): Season

@@ -10,13 +10,11 @@ use Core\Schedule\YearWindow;
 
 /**
  * How a machine is used, learned from its readings: so much in an average week, spread over the year by its season,
- * wandering by so much. It tells
- * on which day a point will be reached, and how surely.
+ * wandering by so much. It tells on which day a point will be reached, and how surely.
  *
  * Three things are not known of the days ahead, and each widens them: how the weeks wander (the first passage of a
- * drifting use is inverse Gaussian on the
- * season's clock), how much this year and the next are used against former ones ({@see YearlyUse}), and how early or
- * late the season comes.
+ * drifting use is inverse Gaussian on the season's clock), how much this year and the next are used against former ones
+ * ({@see YearlyUse}), and how early or late the season comes.
  */
 final class Usage
 {
@@ -28,9 +26,7 @@ final class Usage
 
     private const SUPPOSED_WANDER = 0.6;
 
-    /**
-     * Days by which a year's season may come early (below nothing) or late, each as likely: common practice, no source.
-     */
+    /** Days by which a year's season may come early (below nothing) or late, each as likely: common practice, no source. */
     private const SHIFTS = [-20, 0, 20];
 
     /** Of the machines whose winters nobody has seen, one in three stands then: common practice, no source. */
@@ -218,9 +214,7 @@ final class Usage
         return (new Passage($passage->p10, $passage->p50, $last))->notBefore($today);
     }
 
-    /**
-     * The day on which it will probably have run so much, without telling how surely; null where that is too far off.
-     */
+    /** The day on which it will probably have run so much, without telling how surely; null where that is too far off. */
     public function expectedDay(BigDecimal $at): ?int
     {
         $left = $at->toFloat() - $this->run;

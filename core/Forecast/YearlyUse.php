@@ -6,8 +6,7 @@ namespace Core\Forecast;
 
 /**
  * How much a machine is used in a clock week, this year and in years to come. Each year's use differs from the next;
- * what this year has shown so far tells of
- * the rest of it, what all years have shown of those to come.
+ * what this year has shown so far tells of the rest of it, what all years have shown of those to come.
  *
  * Normal means with a known prior, as in Gelman and others, Bayesian Data Analysis, 2.5 (value from memory).
  */
@@ -39,8 +38,7 @@ final readonly class YearlyUse
         public float $unsure,
         public float $later,
         public float $laterUnsure,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  non-empty-array<int, array{float, float}>  $years  gained and clock weeks run, by year

@@ -14,8 +14,7 @@ use Core\Measure\WrittenNumber;
 
 /**
  * The fields given to a calculator, read as the kinds that it asks for. What cannot be read is noted beside its name;
- * {@see self::complete()}
- * then refuses the lot, so that every fault is told at once.
+ * {@see self::complete()} then refuses the lot, so that every fault is told at once.
  */
 final class Fields
 {

@@ -13,9 +13,7 @@ final readonly class PastedTable
      * @param  non-empty-array<int, non-empty-list<string>>  $lines  by line, counted from 1, without those that have no
      *     word in them
      */
-    private function __construct(public array $lines)
-    {
-    }
+    private function __construct(public array $lines) {}
 
     /**
      * @param  string  $what  what is expected, with its article: `a chart`

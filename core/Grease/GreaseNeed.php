@@ -24,12 +24,7 @@ final readonly class GreaseNeed
     /** Strokes that are weighed to know a gun. */
     public const WEIGHED = 10;
 
-    private function __construct(
-        public int $strokes,
-        public Quantity $grams,
-        public int $cartridges,
-    ) {
-    }
+    private function __construct(public int $strokes, public Quantity $grams, public int $cartridges) {}
 
     /**
      * @param  Quantity  $perStroke  a mass

@@ -22,8 +22,7 @@ final readonly class GreasePoint
         public ?int $most = null,
         public string $grease = self::USUAL_GREASE,
         public bool $isAbout = false,
-    ) {
-    }
+    ) {}
 
     /** `about 3 strokes` */
     public function inWords(): string

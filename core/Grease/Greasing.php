@@ -19,8 +19,7 @@ final readonly class Greasing
         public \DateTimeImmutable $at,
         public Point $point,
         public bool $signSeen = false,
-    ) {
-    }
+    ) {}
 
     public function hours(): ?BigDecimal
     {

@@ -19,8 +19,7 @@ final readonly class PointStanding
         public ?Greasing $last,
         public bool $isOverGreased,
         public string $why,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<Greasing>  $greased  in any order

@@ -23,8 +23,7 @@ final readonly class Ask
         public ?Unit $unit = null,
         public array $options = [],
         public ?string $like = null,
-    ) {
-    }
+    ) {}
 
     public static function quantity(string $name, string $label, Unit $unit, ?string $like = null): self
     {

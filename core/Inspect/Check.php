@@ -49,8 +49,7 @@ final readonly class Check
         public Measuring $measuring = new Measuring,
         public array $cautions = [],
         private string $ownCaution = '',
-    ) {
-    }
+    ) {}
 
     public function caution(): string
     {

@@ -20,8 +20,7 @@ final readonly class CheckChange
         public array $values = [],
         public bool $dropped = false,
         public ?float $position = null,
-    ) {
-    }
+    ) {}
 
     /** The check as changed; null where it is dropped, or where only a dropped or unknown one is worded otherwise. */
     public function on(?Check $check, LimitSource $by): ?Check

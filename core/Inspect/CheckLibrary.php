@@ -8,9 +8,7 @@ use Core\Machine\Caution;
 use Core\Machine\Verdict;
 use Core\Schedule\YearWindow;
 
-/**
- * Everything that starter walks look at: how, what is fine, and where it stops being fine. Common practice, no source.
- */
+/** Everything that starter walks look at: how, what is fine, and where it stops being fine. Common practice, no source. */
 final class CheckLibrary
 {
     /** @var array<string, Check>|null */

@@ -8,9 +8,7 @@ namespace Core\Inspect;
 final readonly class CheckList
 {
     /** @param  list<Check>  $checks */
-    public function __construct(public array $checks)
-    {
-    }
+    public function __construct(public array $checks) {}
 
     /**
      * The list with what a keeper changed: for the class first, then for the machine.

@@ -9,11 +9,7 @@ use Core\Machine\Verdict;
 /** One of the ways in which something is not fine, in words that tell them apart. */
 final readonly class Degree
 {
-    public function __construct(
-        public string $words,
-        public Verdict $verdict,
-    ) {
-    }
+    public function __construct(public string $words, public Verdict $verdict) {}
 
     /** @return non-empty-list<self> where a check tells of none of its own */
     public static function usual(): array

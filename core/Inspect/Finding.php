@@ -13,11 +13,7 @@ final readonly class Finding
     private const LONGEST_ROUND = '-2 days';
 
     /** @param  non-empty-list<Sighting>  $sightings  first the one that found it */
-    private function __construct(
-        public array $sightings,
-        public ?Sighting $closedBy = null,
-    ) {
-    }
+    private function __construct(public array $sightings, public ?Sighting $closedBy = null) {}
 
     /**
      * The findings of one thing, oldest first, from every look at it in whatever order they were written down. What was

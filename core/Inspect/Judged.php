@@ -24,8 +24,7 @@ final readonly class Judged
         public array $fields = [],
         public array $sources = ['common practice'],
         public ?WearMeasure $worn = null,
-    ) {
-    }
+    ) {}
 
     /** Whether it counts as a reading at all. */
     public function isUsable(): bool

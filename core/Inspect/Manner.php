@@ -20,6 +20,5 @@ final readonly class Manner
         public string $place = '',
         public string $spot = '',
         public bool $seesLevel = false,
-    ) {
-    }
+    ) {}
 }

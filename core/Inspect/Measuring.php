@@ -17,6 +17,5 @@ final readonly class Measuring
         public array $limits = [],
         public LimitSource $source = LimitSource::CommonPractice,
         public string $putBack = '',
-    ) {
-    }
+    ) {}
 }

@@ -9,9 +9,5 @@ use Core\Measure\Quantity;
 /** What else a measurement is judged by: the day it was taken, and what the yard must stand. */
 final readonly class Occasion
 {
-    public function __construct(
-        public \DateTimeImmutable $day,
-        public ?Quantity $coldestNight = null,
-    ) {
-    }
+    public function __construct(public \DateTimeImmutable $day, public ?Quantity $coldestNight = null) {}
 }

@@ -8,8 +8,7 @@ use Brick\Math\BigRational;
 
 /**
  * State of charge of a rested lead-acid battery by its open-circuit voltage, per cell, between the points of the usual
- * table for 12 V batteries near 25 °C
- * (as published by battery makers' associations; values from memory).
+ * table for 12 V batteries near 25 °C (as published by battery makers' associations; values from memory).
  */
 enum OpenCircuitVoltage: string
 {

@@ -31,8 +31,7 @@ final readonly class QuickLimit
         public Unit $unit,
         public array $bands,
         public array $unless = [],
-    ) {
-    }
+    ) {}
 
     /** The least whole number of small units that is no longer below a bound. */
     public static function below(Quantity $bound, Unit $unit): int

@@ -16,9 +16,7 @@ final readonly class RoundOutcome
      * @param  Verdict|null  $verdict  null where it was not judged
      * @param  list<string>  $notJudged  the titles of what must be looked at before it is, in their order
      */
-    private function __construct(public ?Verdict $verdict, public array $notJudged)
-    {
-    }
+    private function __construct(public ?Verdict $verdict, public array $notJudged) {}
 
     /**
      * @param  list<Check>  $asked  what the round asks for

@@ -23,6 +23,5 @@ final readonly class Sighting
         public bool $mended = false,
         public bool $accepted = false,
         public string $occasion = '',
-    ) {
-    }
+    ) {}
 }

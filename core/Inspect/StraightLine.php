@@ -21,8 +21,7 @@ final readonly class StraightLine
         public BigRational $meanY,
         public BigRational $spreadX,
         public BigRational $residual,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<array{BigDecimal, BigDecimal}>  $points  x and y
@@ -73,25 +72,6 @@ final readonly class StraightLine
     public function residualDeviation(): ?BigDecimal
     {
         return $this->count < 3 ? null : self::root($this->residual->dividedBy($this->degreesOfFreedom()));
-    }
-
-    public function slopeError(): ?BigDecimal
-    {
-        return $this->count < 3
-            ? null
-            : self::root($this->residual->dividedBy($this->degreesOfFreedom())->dividedBy($this->spreadX));
-    }
-
-    public function interceptError(): ?BigDecimal
-    {
-        if ($this->count < 3) {
-            return null;
-        }
-        $share = $this->meanX->multipliedBy($this->meanX)
-            ->dividedBy($this->spreadX)
-            ->plus(BigRational::nd(1, $this->count));
-
-        return self::root($this->residual->dividedBy($this->degreesOfFreedom())->multipliedBy($share));
     }
 
     public function at(BigRational $x): BigRational

@@ -18,8 +18,7 @@ final readonly class Turn
         public array $rounds = [RoundKind::Daily],
         public ?YearWindow $window = null,
         public ?string $after = null,
-    ) {
-    }
+    ) {}
 
     public function isOf(RoundKind $round, \DateTimeImmutable $day): bool
     {

@@ -19,6 +19,5 @@ final readonly class WearMeasure
         public Quantity $limit,
         public BigRational $resolution,
         public bool $falls = true,
-    ) {
-    }
+    ) {}
 }

@@ -32,8 +32,7 @@ final readonly class WearTrend
         public ?float $p90,
         public Verdict $verdict,
         public string $why,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  non-empty-list<array{BigDecimal, BigDecimal}>  $points  hours and what was measured then

@@ -29,14 +29,10 @@ final readonly class DayWords
         'december',
     ];
 
-    /**
-     * A day without its year is not taken for one that lies farther back than so many days: common practice, no source.
-     */
+    /** A day without its year is not taken for one that lies farther back than so many days: common practice, no source. */
     private const SURELY_MEANT = 270;
 
-    public function __construct(private \DateTimeImmutable $today)
-    {
-    }
+    public function __construct(private \DateTimeImmutable $today) {}
 
     /**
      * @param  list<string>  $words

@@ -24,6 +24,5 @@ final readonly class LogLine
         public ?LoggedPour $pour = null,
         public ?LoggedWork $work = null,
         public ?LoggedStock $stock = null,
-    ) {
-    }
+    ) {}
 }

@@ -18,6 +18,5 @@ final readonly class LoggedPour
         public string $typed,
         public bool $isOut,
         public string $where,
-    ) {
-    }
+    ) {}
 }

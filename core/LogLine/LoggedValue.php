@@ -20,6 +20,5 @@ final readonly class LoggedValue
         public string $typed,
         public bool $isGain,
         public ?MeterUnit $unit,
-    ) {
-    }
+    ) {}
 }

@@ -40,11 +40,7 @@ final readonly class Parser
      * @param  array<int|string, string>  $names  machine id => name
      * @param  \DateTimeImmutable  $today  the yard's local day
      */
-    public function __construct(
-        private array $names,
-        private \DateTimeImmutable $today,
-    ) {
-    }
+    public function __construct(private array $names, private \DateTimeImmutable $today) {}
 
     /**
      * @return non-empty-list<LogLine> one for each machine that is named
@@ -66,7 +62,7 @@ final readonly class Parser
         if (mb_strtolower($words[0]) === self::SHELF && ! in_array(self::SHELF, array_map(mb_strtolower(...), $this->names), true)) {
             [$day, $dayWords, $words] = (new DayWords($this->today))->take(array_slice($words, 1));
 
-            return new LogLine(null, [], $day, $dayWords, stock: StockWords::read($words));
+            return new LogLine(null, [], $day, $dayWords, stock: LoggedStock::read($words));
         }
         [$machineId, $words] = $this->takeMachine($words);
         $pour = PourWords::take($words);
@@ -82,7 +78,7 @@ final readonly class Parser
         $name = $this->names[$machineId];
         $line = fn (string $value): string => implode(' ', array_filter([mb_strtolower($name), $value, $dayWords]));
         if ($words !== [] && $written === []) {
-            return new LogLine($machineId, [], $day, $dayWords, work: WorkWords::read($words));
+            return new LogLine($machineId, [], $day, $dayWords, work: LoggedWork::read($words));
         }
         if ($words !== []) {
             throw new NotUnderstood(
@@ -282,9 +278,7 @@ final readonly class Parser
         return new NotUnderstood('No machine of this yard is named in '.Plain::quoted(implode(' ', $words)).'.');
     }
 
-    /**
-     * @return list<string> the names that at most two slips of a finger tell from a word, and of these the most alike
-     */
+    /** @return list<string> the names that at most two slips of a finger tell from a word, and of these the most alike */
     private function namesLike(string $word): array
     {
         $alike = [];

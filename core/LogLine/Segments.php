@@ -14,9 +14,7 @@ final readonly class Segments
     private const FEWEST_LETTERS = 3;
 
     /** @param  list<string>  $names  of machines, and of whatever else a line may begin with */
-    public function __construct(private array $names)
-    {
-    }
+    public function __construct(private array $names) {}
 
     /** @return non-empty-list<string> a line for each machine */
     public function of(string $line): array

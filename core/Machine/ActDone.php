@@ -12,6 +12,5 @@ final readonly class ActDone
         public string $spot,
         public ActKind $kind,
         public Outcome $outcome = Outcome::Done,
-    ) {
-    }
+    ) {}
 }

@@ -28,8 +28,7 @@ final readonly class LastDone
         private int $spots,
         private array $lacking = [],
         private array $behind = [],
-    ) {
-    }
+    ) {}
 
     /**
      * @param  array<string, string>  $spots  of the task: names by key

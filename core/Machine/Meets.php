@@ -8,8 +8,7 @@ namespace Core\Machine;
  * Which act meets which task at the same spot. Common practice, no source.
  *
  * What was not done, was read the wrong way, or only put right what had been found meets nothing; neither does a fluid
- * drained alone or filled alone, nor
- * an opening that was closed.
+ * drained alone or filled alone, nor an opening that was closed.
  */
 enum Meets
 {
@@ -27,9 +26,7 @@ enum Meets
     /** The name of a level told without a check. */
     public const LEVEL = 'level';
 
-    /**
-     * @return array<string, array{self, string}> by the act's value: under what condition it meets such a task, and why
-     */
+    /** @return array<string, array{self, string}> by the act's value: under what condition it meets such a task, and why */
     public static function of(TaskKind $task): array
     {
         return match ($task) {

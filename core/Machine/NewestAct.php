@@ -18,6 +18,5 @@ final readonly class NewestAct
         public \DateTimeImmutable $at,
         public Point $point,
         public bool $fit = false,
-    ) {
-    }
+    ) {}
 }

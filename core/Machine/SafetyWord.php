@@ -16,8 +16,7 @@ final readonly class SafetyWord
         public \DateTimeImmutable $at,
         public array $ends,
         public bool $standsDown,
-    ) {
-    }
+    ) {}
 
     /** Nobody may use it. */
     public static function standDown(string $id, \DateTimeImmutable $at): self

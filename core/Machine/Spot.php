@@ -20,6 +20,5 @@ final readonly class Spot
         public ?string $parent = null,
         public ?CompartmentKind $compartment = null,
         public ?OpeningRole $role = null,
-    ) {
-    }
+    ) {}
 }

@@ -17,6 +17,5 @@ final readonly class Task
         public TaskKind $kind,
         public array $spots = [],
         public ?string $check = null,
-    ) {
-    }
+    ) {}
 }

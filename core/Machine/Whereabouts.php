@@ -18,6 +18,5 @@ final readonly class Whereabouts
         public string $reach = '',
         public string $trick = '',
         public array $mark = [50, 50],
-    ) {
-    }
+    ) {}
 }

@@ -20,8 +20,7 @@ final readonly class Quantity
     private function __construct(
         public BigRational $value,
         public Unit $unit,
-    ) {
-    }
+    ) {}
 
     /** @throws Unreadable if the amount cannot exist (see {@see self::refuseImpossible()}) */
     public static function of(BigNumber|int|string $value, Unit $unit): self
@@ -124,6 +123,12 @@ final readonly class Quantity
     public function compareTo(self $other): int
     {
         return $this->value->compareTo($other->to($this->unit)->value);
+    }
+
+    /** What a device without signal adds, subtracts and compares. */
+    public function wholeMillilitres(): int
+    {
+        return $this->to(Unit::Millilitre)->value->toScale(0, RoundingMode::HALF_UP)->toInt();
     }
 
     /** The value as a decimal, rounded half up, without trailing zeros. */

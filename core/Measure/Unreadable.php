@@ -8,6 +8,4 @@ namespace Core\Measure;
  * Something typed that is no number, no quantity, or one of the wrong kind. The message is written for the person who
  * typed it.
  */
-class Unreadable extends \InvalidArgumentException
-{
-}
+class Unreadable extends \InvalidArgumentException {}

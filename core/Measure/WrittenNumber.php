@@ -11,8 +11,7 @@ use Brick\Math\BigRational;
  * A number as a person writes it: `1.75`, `1,75`, `1 3/4`, `1¾`, `1-3/4`, `3/4`, `1,204.3`, `1 204,3`, `-12`.
  *
  * A single comma or dot is the decimal mark, except before exactly three digits, where it could as well set thousands
- * apart; and `13/4` could be 1 3/4. What
- * can be read two ways is refused with both.
+ * apart; and `13/4` could be 1 3/4. What can be read two ways is refused with both.
  */
 final class WrittenNumber
 {
@@ -33,9 +32,7 @@ final class WrittenNumber
     /** Ten to this many is more than anything on a yard. */
     private const DIGITS = 12;
 
-    /**
-     * @throws Unreadable if it is no number, could be read two ways, or is too long to be meant
-     */
+    /** @throws Unreadable if it is no number, could be read two ways, or is too long to be meant */
     public static function parse(string $written): BigRational
     {
         $text = strtr(trim($written), ['−' => '-', '–' => '-', "\u{00A0}" => ' ', "\u{202F}" => ' ', '⁄' => '/']);
@@ -59,8 +56,7 @@ final class WrittenNumber
 
     /**
      * A value off a meter, or an interval. These have hundredths at most, so a comma before three digits can only set
-     * thousands apart; a dot there is
-     * asked about.
+     * thousands apart; a dot there is asked about.
      *
      * @throws Unreadable as {@see self::parse()}
      */

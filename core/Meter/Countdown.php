@@ -10,8 +10,7 @@ use Core\Measure\Plain;
 
 /**
  * The number to set on a machine's own countdown so that it rings no later than the next due point: the remaining
- * hours, rounded down to what
- * the display can take (common practice, no source).
+ * hours, rounded down to what the display can take (common practice, no source).
  */
 final readonly class Countdown
 {
@@ -20,12 +19,9 @@ final readonly class Countdown
         public BigDecimal $set,
         public BigDecimal $ringsAt,
         public string $why,
-    ) {
-    }
+    ) {}
 
-    /**
-     * @param  BigDecimal  $step  the smallest change that the display takes, above zero
-     */
+    /** @param  BigDecimal  $step  the smallest change that the display takes, above zero */
     public static function until(BigDecimal $nextDue, BigDecimal $meter, BigDecimal $step): self
     {
         $remaining = $nextDue->minus($meter);

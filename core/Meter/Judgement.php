@@ -10,8 +10,7 @@ use Core\Measure\TooMuch;
 
 /**
  * Whether a reading can be right, given the one before it. A machine cannot gain more hours than there were, and a
- * meter does not run
- * backwards: a lower value is a slip, a meter that has counted to its end, or a new meter.
+ * meter does not run backwards: a lower value is a slip, a meter that has counted to its end, or a new meter.
  */
 final readonly class Judgement
 {
@@ -30,8 +29,7 @@ final readonly class Judgement
         public string $why,
         public ?Slip $slip = null,
         public bool $isFarAboveUsual = false,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  Reading|null  $previous  the last reading before it, null for a meter's first

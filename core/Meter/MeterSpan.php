@@ -9,11 +9,7 @@ use Brick\Math\BigDecimal;
 /** One meter's time on a machine: what it showed when it was fitted, and what the machine had run by then. */
 final readonly class MeterSpan
 {
-    public function __construct(
-        public BigDecimal $shownWhenFitted,
-        public BigDecimal $runWhenFitted,
-    ) {
-    }
+    public function __construct(public BigDecimal $shownWhenFitted, public BigDecimal $runWhenFitted) {}
 
     /** What the machine has run when this meter shows a value. */
     public function run(BigDecimal $shown): BigDecimal

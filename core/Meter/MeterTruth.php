@@ -13,9 +13,7 @@ use Core\Measure\Plain;
  */
 final readonly class MeterTruth
 {
-    private function __construct(public int $for, public int $against, public string $why)
-    {
-    }
+    private function __construct(public int $for, public int $against, public string $why) {}
 
     /**
      * @param  list<MeterSign>  $for  what speaks for the hours shown

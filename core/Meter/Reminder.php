@@ -10,11 +10,7 @@ use Core\Measure\Plain;
 /** The machine's own reminder as it was last set: so much to go at what the meter showed then. */
 final readonly class Reminder
 {
-    public function __construct(
-        public BigDecimal $set,
-        public BigDecimal $shown,
-    ) {
-    }
+    public function __construct(public BigDecimal $set, public BigDecimal $shown) {}
 
     /** What the meter will show when it rings. */
     public function ringsAt(): BigDecimal

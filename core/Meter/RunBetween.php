@@ -16,9 +16,7 @@ final readonly class RunBetween
     /** A meter is read to the tenth, and what lies between two readings is known no better. */
     private const PLACES = 1;
 
-    public function __construct(private ?Reading $before, private ?Reading $after)
-    {
-    }
+    public function __construct(private ?Reading $before, private ?Reading $after) {}
 
     public function at(\DateTimeInterface $moment): ?BigDecimal
     {

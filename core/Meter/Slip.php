@@ -8,9 +8,8 @@ use Brick\Math\BigDecimal;
 
 /**
  * What was probably meant by a mistyped reading: every value that one slip of a finger turns into what was typed, that
- * the meter can show and that the machine
- * can have reached, weighed by how common the slip is and how usual the gain would be. The weights are common practice,
- * no source.
+ * the meter can show and that the machine can have reached, weighed by how common the slip is and how usual the gain
+ * would be. The weights are common practice, no source.
  */
 final class Slip
 {
@@ -63,9 +62,7 @@ final class Slip
      * @param  list<BigDecimal>  $meanings  the likeliest first
      * @param  bool  $isSure  whether the first stands out
      */
-    private function __construct(public array $meanings, private bool $isSure)
-    {
-    }
+    private function __construct(public array $meanings, private bool $isSure) {}
 
     /**
      * @param  float  $days  that may have gone by since the previous reading

@@ -22,6 +22,5 @@ final readonly class Bonds
         public array $needs = [],
         public array $shut = [],
         public array $onlyIf = [],
-    ) {
-    }
+    ) {}
 }

@@ -27,12 +27,7 @@ final class Cautions
         CompartmentKind::ReductionGear,
     ];
 
-    private const OPENS = [
-        StepAct::Loosen,
-        StepAct::Open,
-        StepAct::Drain,
-        StepAct::Remove,
-    ];
+    private const OPENS = [StepAct::Loosen, StepAct::Open, StepAct::Drain, StepAct::Remove];
 
     private const REACHES = [StepAct::Measure, StepAct::Adjust, StepAct::Lubricate];
 

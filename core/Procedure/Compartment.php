@@ -59,8 +59,7 @@ final readonly class Compartment
         public ?Capacity $capacity = null,
         public LevelMethod $method = LevelMethod::Stick,
         public ?LevelProtocol $protocol = null,
-    ) {
-    }
+    ) {}
 
     /** @return list<Opening> */
     public function openings(OpeningRole ...$roles): array

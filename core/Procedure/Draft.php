@@ -25,9 +25,7 @@ final class Draft
     /** @var list<Hold> */
     private array $holds = [];
 
-    public function __construct(private readonly ServicedMachine $machine)
-    {
-    }
+    public function __construct(private readonly ServicedMachine $machine) {}
 
     /**
      * Writes a step down, with the cautions that belong to it.

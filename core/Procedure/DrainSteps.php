@@ -15,8 +15,7 @@ final readonly class DrainSteps
         private ServicedMachine $machine,
         private Scope $scope,
         private OpeningSteps $openings,
-    ) {
-    }
+    ) {}
 
     /** @param  Phase  $tightened  when its drain plugs are tightened */
     public function add(Compartment $compartment, Phase $tightened): void
@@ -68,13 +67,8 @@ final readonly class DrainSteps
      * @param  list<string>  $proved
      * @param  list<string>  $air
      */
-    private function byPlugs(
-        Compartment $compartment,
-        array $proved,
-        array $air,
-        bool $isHub,
-        Phase $tightened,
-    ): void {
+    private function byPlugs(Compartment $compartment, array $proved, array $air, bool $isHub, Phase $tightened): void
+    {
         $drains = $this->scope->openingsOf($compartment, OpeningRole::Drain);
         if ($isHub) {
             $this->step(StepVerb::TurnLow, $compartment, "Turn the hub of {$compartment->name} until its drain plug is lowest.");

@@ -20,8 +20,7 @@ final readonly class FillSteps
         private ServicedMachine $machine,
         private Scope $scope,
         private OpeningSteps $openings,
-    ) {
-    }
+    ) {}
 
     /** @param  LevelReading  $reading  how its level is read after it was filled */
     public function add(Compartment $compartment, LevelReading $reading): void

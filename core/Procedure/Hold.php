@@ -15,7 +15,5 @@ final readonly class Hold
      * @param  string  $from  the key of the step with whose start it begins
      * @param  string  $to  the key of the step with whose end it ends
      */
-    public function __construct(public string $resource, public string $from, public string $to)
-    {
-    }
+    public function __construct(public string $resource, public string $from, public string $to) {}
 }

@@ -13,9 +13,7 @@ final readonly class LevelSteps
     /** Minutes after a purge until a drive is cold enough to read. Common practice, no source. */
     private const COOLS = 30;
 
-    public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope)
-    {
-    }
+    public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope) {}
 
     /**
      * @param  array<string, LevelReading>  $readings  by compartment, those that are read after something was done to them
@@ -41,10 +39,7 @@ final readonly class LevelSteps
             return;
         }
         $compartments = array_map(fn (string $key): Compartment => $this->scope->compartments[$key], $keys);
-        $minutes = max(1, ...array_map(
-            fn (Compartment $one): int => $one->runMinutes(),
-            $compartments,
-        ));
+        $minutes = max(1, ...array_map(fn (Compartment $one): int => $one->runMinutes(), $compartments));
         $verb = $this->machine->engine === Engine::Electric ? 'Drive it' : 'Start it and let it idle';
         $byHand = $this->machine->tightened === Tightened::WhenLevelIsRight
             ? ' Plugs are seated by hand only: watch them, and stop when one weeps.'

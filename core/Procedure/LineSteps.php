@@ -9,9 +9,7 @@ use Core\Machine\OpeningRole;
 /** The steps by which the lines of a compartment are shut off before they are opened, and turned on again. */
 final readonly class LineSteps
 {
-    public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope)
-    {
-    }
+    public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope) {}
 
     public function add(Compartment $compartment): void
     {

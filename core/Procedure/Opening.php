@@ -19,8 +19,7 @@ final readonly class Opening
         public OpeningSheet $sheet = new OpeningSheet,
         public string $hint = '',
         public Subject $subject = Subject::Other,
-    ) {
-    }
+    ) {}
 
     /** Whether it is done up with a wrench, and not a cap or a stick that a hand shuts. */
     public function isTightened(): bool

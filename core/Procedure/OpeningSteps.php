@@ -9,9 +9,7 @@ use Core\Machine\OpeningRole;
 /** The steps by which one opening is opened and shut again. */
 final readonly class OpeningSteps
 {
-    public function __construct(private Draft $draft, private ServicedMachine $machine)
-    {
-    }
+    public function __construct(private Draft $draft, private ServicedMachine $machine) {}
 
     /** That it can be opened at all is known before anything runs out. */
     public function loosen(Opening $opening): string

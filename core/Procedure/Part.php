@@ -24,8 +24,7 @@ final readonly class Part
         public string $number = '',
         public string $hint = '',
         public Subject $subject = Subject::Other,
-    ) {
-    }
+    ) {}
 
     public function isFilter(): bool
     {

@@ -13,9 +13,7 @@ final readonly class PartSteps
 {
     private const LED_PAST_SOMETHING = [PartKind::Filter, PartKind::Belt, PartKind::Strainer];
 
-    public function __construct(private Draft $draft, private ServicedMachine $machine)
-    {
-    }
+    public function __construct(private Draft $draft, private ServicedMachine $machine) {}
 
     /** @param  bool  $isNew  whether another goes on, and not the same one cleaned */
     public function add(Part $part, bool $isNew, bool $prefill): void

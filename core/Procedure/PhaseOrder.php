@@ -10,9 +10,7 @@ final readonly class PhaseOrder
     /** Whatever is done up before anything runs. */
     private const DONE_UP = [StepAct::Close, StepAct::Fit, StepAct::Couple, StepAct::Pour];
 
-    public function __construct(private Draft $draft)
-    {
-    }
+    public function __construct(private Draft $draft) {}
 
     public function bind(): void
     {

@@ -14,6 +14,5 @@ final readonly class Place
         public string $name,
         public string $hint = '',
         public Subject $subject = Subject::Other,
-    ) {
-    }
+    ) {}
 }

@@ -10,9 +10,7 @@ use Core\Machine\TaskKind;
 /** The steps of what is looked at, measured, adjusted, cleaned, greased or run, and of what is undone to get there. */
 final readonly class PlaceSteps
 {
-    public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope)
-    {
-    }
+    public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope) {}
 
     public function add(Work $work): void
     {

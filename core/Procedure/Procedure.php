@@ -14,9 +14,7 @@ final readonly class Procedure
      * @param  list<Step>  $steps  each after those it waits for; any order that respects `after` is safe
      * @param  list<Hold>  $holds
      */
-    private function __construct(public array $steps, public array $holds)
-    {
-    }
+    private function __construct(public array $steps, public array $holds) {}
 
     /**
      * @param  list<Work>  $works

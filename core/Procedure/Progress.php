@@ -107,10 +107,7 @@ final readonly class Progress
     private static function unlessOpen(Step $step, array $states): ?StepState
     {
         $never = [StepState::Failed, StepState::Barred, StepState::Spared];
-        $mayBe = array_filter(
-            $step->bonds->onlyIf,
-            fn (string $key): bool => ! in_array($states[$key], $never, true),
-        );
+        $mayBe = array_filter($step->bonds->onlyIf, fn (string $key): bool => ! in_array($states[$key], $never, true));
         if ($step->bonds->onlyIf !== [] && $mayBe === []) {
             return StepState::Spared;
         }

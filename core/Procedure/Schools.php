@@ -13,9 +13,7 @@ final readonly class Schools
     private const MOST_REUSES = 3;
 
     /** @param  array<string, string>  $chosen  the way by the school's key; the default where there is none */
-    public function __construct(private array $chosen = [])
-    {
-    }
+    public function __construct(private array $chosen = []) {}
 
     public static function read(Fields $given): self
     {

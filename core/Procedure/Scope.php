@@ -134,10 +134,7 @@ final readonly class Scope
     {
         $keys = array_column($this->housings($compartment), 'key');
 
-        return array_values(array_filter(
-            $this->parts,
-            fn (Part $part): bool => in_array($part->in, $keys, true),
-        ));
+        return array_values(array_filter($this->parts, fn (Part $part): bool => in_array($part->in, $keys, true)));
     }
 
     /** @return list<Opening> those worked at themselves in a compartment, or in one that shares its fluid */

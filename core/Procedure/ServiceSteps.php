@@ -35,7 +35,8 @@ final readonly class ServiceSteps
     public function done(): array
     {
         $readings = $this->readings();
-        (new BeginSteps($this->draft, $this->machine, $this->scope))->add();
+        $frame = new FrameSteps($this->draft, $this->machine, $this->scope);
+        $frame->begin();
         $this->openings();
         $this->parts();
         $this->compartments($readings);
@@ -43,8 +44,8 @@ final readonly class ServiceSteps
         $this->lines();
         $this->wayThere->add();
         (new LevelSteps($this->draft, $this->machine, $this->scope))->add($readings);
-        (new LiftSteps($this->draft, $this->machine))->add();
-        (new EndSteps($this->draft, $this->machine, $this->scope))->add();
+        $frame->lift();
+        $frame->end();
         (new PhaseOrder($this->draft))->bind();
 
         return $this->draft->done();

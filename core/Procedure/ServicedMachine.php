@@ -20,8 +20,7 @@ final readonly class ServicedMachine
         public string $name = 'the machine',
         public Tightened $tightened = Tightened::AtOnce,
         public Schools $schools = new Schools,
-    ) {
-    }
+    ) {}
 
     /** What is done when it has run. */
     public function stopped(): string

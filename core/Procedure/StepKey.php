@@ -7,9 +7,7 @@ namespace Core\Procedure;
 /** By what one step of a service is known, `open:engine_oil_drain`: a verb, where, and by which check where there are several. */
 final readonly class StepKey implements \Stringable
 {
-    public function __construct(public StepVerb $verb, public string $place = '', public string $which = '')
-    {
-    }
+    public function __construct(public StepVerb $verb, public string $place = '', public string $which = '') {}
 
     /** @throws \ValueError if no step is called so */
     public static function read(string $key): self

@@ -18,12 +18,7 @@ final readonly class TorqueSetting
     private const TRUSTED_FROM = '1/5';
 
     /** @param  list<string>  $warnings */
-    private function __construct(
-        public Quantity $setting,
-        public Verdict $verdict,
-        public array $warnings,
-    ) {
-    }
+    private function __construct(public Quantity $setting, public Verdict $verdict, public array $warnings) {}
 
     /** @param  array{Quantity, Quantity}|null  $wrench  its least and its greatest */
     public static function of(Quantity $target, ?WrenchAdapter $adapter, ?array $wrench): self

@@ -13,12 +13,7 @@ final readonly class WayThere
     /** Steps at a compartment in which it is not opened itself. */
     private const BESIDE_IT = [StepVerb::Undo, StepVerb::TurnOn, StepVerb::ShutOff];
 
-    public function __construct(
-        private Draft $draft,
-        private Scope $scope,
-        private PlaceSteps $placeSteps,
-    ) {
-    }
+    public function __construct(private Draft $draft, private Scope $scope, private PlaceSteps $placeSteps) {}
 
     /** To every compartment that is changed or opened, when its steps are there. */
     public function add(): void

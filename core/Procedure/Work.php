@@ -25,8 +25,7 @@ final readonly class Work
         public Compartment|Opening|Part|Place $at,
         public ?string $check = null,
         public array $undoes = [],
-    ) {
-    }
+    ) {}
 
     /** The same as the machine's keeper does it: a pivot shaft that takes grease is greased, whatever its rule says of oil. */
     public function by(Schools $schools): self

@@ -18,8 +18,7 @@ final readonly class Workpiece
         public array $covers = [],
         public array $pieces = [],
         public string $thing = '',
-    ) {
-    }
+    ) {}
 
     /** @param  non-empty-list<string>  $places */
     public static function all(array $places): self

@@ -18,12 +18,7 @@ final readonly class WrenchAdapter
      * @param  Quantity  $extension  from the square to the fastener
      * @param  int  $angle  degrees off the wrench's line, 0 to 180
      */
-    public function __construct(
-        public Quantity $wrenchLength,
-        public Quantity $extension,
-        public int $angle,
-    ) {
-    }
+    public function __construct(public Quantity $wrenchLength, public Quantity $extension, public int $angle) {}
 
     /** L / (L + E cos a): one at right angles. */
     public function factor(): BigRational

@@ -11,12 +11,7 @@ final readonly class Answer
      * @param  array<string, mixed>  $fields
      * @param  non-empty-list<string>  $sources  published sources, or "common practice"
      */
-    public function __construct(
-        private array $fields,
-        private string $why,
-        private array $sources,
-    ) {
-    }
+    public function __construct(private array $fields, private string $why, private array $sources) {}
 
     /** @return array<string, mixed> ready to be written as JSON */
     public function toArray(): array

@@ -53,7 +53,7 @@ final class ConsumptionCalculator implements Calculator
 
         return new Answer([
             'per_100h' => Notation::quantity($consumption->per100Hours),
-            'trend' => $consumption->trend->value,
+            'trend' => $consumption->trend,
             'verdict' => $consumption->verdict->value,
         ], $consumption->why, ['common practice']);
     }

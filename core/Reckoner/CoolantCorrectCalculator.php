@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
-use Core\Fill\CoolantCorrection;
+use Core\Fill\CoolantMix;
 use Core\Fluid\Glycol;
 use Core\Form\Fields;
 use Core\Form\Notation;
@@ -29,16 +29,16 @@ final class CoolantCorrectCalculator implements Calculator
         }
         $given->complete();
         assert($volume !== null && $present !== null && $target !== null);
-        $correction = CoolantCorrection::of($volume, $present->toBigRational(), $target->toBigRational());
-        [$refill, $with] = $correction->withConcentrate
+        [$drain, $isWeak] = CoolantMix::correction($volume, $present->toBigRational(), $target->toBigRational());
+        [$refill, $with] = $isWeak
             ? ['concentrate', 'concentrate of the same chemistry']
             : ['water', 'distilled water'];
 
         return new Answer(
-            ['drain' => Notation::quantity($correction->drain), 'refill_with' => $refill],
-            $correction->drain->value->isZero()
+            ['drain' => Notation::quantity($drain), 'refill_with' => $refill],
+            $drain->value->isZero()
                 ? "It stands at {$target} % already."
-                : "Drain {$correction->drain->display()} cold and fill up with as much {$with}: that brings {$present} % to {$target} %. Run it warm, let it cool, test it.",
+                : "Drain {$drain->display()} cold and fill up with as much {$with}: that brings {$present} % to {$target} %. Run it warm, let it cool, test it.",
             ['common practice'],
         );
     }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
-use Core\Fluid\Grade\EngineGrade;
+use Core\Fluid\Grade\SaeGrade;
+use Core\Fluid\Grade\ViscosityTable;
 use Core\Form\Fields;
 use Core\Form\Notation;
 use Core\Machine\Verdict;
@@ -18,9 +19,7 @@ final class EngineGradeCalculator implements Calculator
 {
     private const SOURCES = ['SAE J300, engine oil viscosity classification (values from memory)', 'common practice'];
 
-    /**
-     * Of grades without W: from here on they are good, and under the second they are not. Common practice, no source.
-     */
+    /** Of grades without W: from here on they are good, and under the second they are not. Common practice, no source. */
     private const WITHOUT_W = ['5 °C', '0 °C'];
 
     /** In more heat than this an oil of at least such a number is wanted. Common practice, no source. */
@@ -37,7 +36,7 @@ final class EngineGradeCalculator implements Calculator
         $given->complete();
         assert($written !== null && $coldest !== null);
         try {
-            $grade = EngineGrade::parse($written);
+            $grade = SaeGrade::of(ViscosityTable::Engine, $written);
         } catch (Unreadable $unreadable) {
             return new Answer(
                 ['valid' => false, 'lowest_cranking' => null, 'verdict' => null],
@@ -61,7 +60,7 @@ final class EngineGradeCalculator implements Calculator
     }
 
     /** @return array{Verdict, string} */
-    private function inTheCold(EngineGrade $grade, Quantity $coldest): array
+    private function inTheCold(SaeGrade $grade, Quantity $coldest): array
     {
         $lowest = $grade->lowest();
         if ($lowest !== null) {

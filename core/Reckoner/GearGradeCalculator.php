@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
-use Core\Fluid\Grade\GearGrade;
+use Core\Fluid\Grade\SaeGrade;
+use Core\Fluid\Grade\ViscosityTable;
 use Core\Form\Fields;
 use Core\Form\Notation;
 use Core\Machine\Verdict;
@@ -31,7 +32,7 @@ final class GearGradeCalculator implements Calculator
         $given->complete();
         assert($written !== null && $coldest !== null);
         try {
-            $grade = GearGrade::parse($written);
+            $grade = SaeGrade::of(ViscosityTable::Gear, $written);
         } catch (Unreadable $unreadable) {
             return new Answer(
                 ['valid' => false, 'lowest' => null, 'verdict' => null],

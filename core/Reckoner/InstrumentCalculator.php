@@ -12,9 +12,7 @@ use Core\Inspect\Occasion;
 final class InstrumentCalculator implements Calculator
 {
     /** @param  string  $limitsIn  the field that holds its limits; empty where they stand among the rest */
-    public function __construct(private readonly Instrument $instrument, private readonly string $limitsIn = '')
-    {
-    }
+    public function __construct(private readonly Instrument $instrument, private readonly string $limitsIn = '') {}
 
     public function answer(Fields $given, \DateTimeImmutable $now): Answer
     {

@@ -21,9 +21,7 @@ final class JobRows
     private array $keys = [];
 
     /** @param  array<string, list<string>>  $passedOver  fields by the kind of row */
-    public function __construct(private readonly Fields $given, private readonly array $passedOver)
-    {
-    }
+    public function __construct(private readonly Fields $given, private readonly array $passedOver) {}
 
     /**
      * @param  \Closure(Fields): void  $compartment

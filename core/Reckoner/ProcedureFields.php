@@ -52,9 +52,7 @@ final class ProcedureFields
     /** @var list<Work> */
     private array $works = [];
 
-    private function __construct(private readonly JobRows $rows, private readonly Fields $given)
-    {
-    }
+    private function __construct(private readonly JobRows $rows, private readonly Fields $given) {}
 
     public static function read(Fields $given): self
     {

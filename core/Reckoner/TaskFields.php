@@ -47,9 +47,7 @@ final class TaskFields
     /** @var list<TaskWork> */
     private array $works = [];
 
-    private function __construct(private readonly JobRows $rows)
-    {
-    }
+    private function __construct(private readonly JobRows $rows) {}
 
     public static function read(Fields $given): self
     {

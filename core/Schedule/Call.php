@@ -7,9 +7,5 @@ namespace Core\Schedule;
 /** A check that said a task must be done now, whatever the hours. */
 final readonly class Call
 {
-    public function __construct(
-        public \DateTimeImmutable $on,
-        public string $because,
-    ) {
-    }
+    public function __construct(public \DateTimeImmutable $on, public string $because) {}
 }

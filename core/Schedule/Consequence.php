@@ -19,8 +19,7 @@ final readonly class Consequence
         public Standing $standing,
         private Interval $interval,
         private string $whose,
-    ) {
-    }
+    ) {}
 
     /**
      * Both ways of counting side by side, the default first.
@@ -48,9 +47,7 @@ final readonly class Consequence
         return $this->standing->runsFor();
     }
 
-    /**
-     * Hours beyond the book's interval, or the rule's where no book is on record; below nothing where it stays within.
-     */
+    /** Hours beyond the book's interval, or the rule's where no book is on record; below nothing where it stays within. */
     public function overBook(): ?BigDecimal
     {
         return $this->interval->hours === null ? null : $this->runsFor()?->minus($this->interval->hours);

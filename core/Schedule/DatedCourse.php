@@ -14,9 +14,7 @@ use Core\Meter\Limit;
  */
 final readonly class DatedCourse
 {
-    public function __construct(private Rule $rule)
-    {
-    }
+    public function __construct(private Rule $rule) {}
 
     /**
      * @param  \DateTimeImmutable|null  $start  the machine's known beginning

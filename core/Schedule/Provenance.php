@@ -8,7 +8,5 @@ namespace Core\Schedule;
 final readonly class Provenance
 {
     /** @param  Interval|null  $book  what the maker's book says, where the keeper's rule differs */
-    public function __construct(public RuleSource $source = RuleSource::Keeper, public ?Interval $book = null)
-    {
-    }
+    public function __construct(public RuleSource $source = RuleSource::Keeper, public ?Interval $book = null) {}
 }

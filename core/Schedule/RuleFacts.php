@@ -22,6 +22,5 @@ final readonly class RuleFacts
         public array $skipped = [],
         public ?Call $call = null,
         public string $apart = '',
-    ) {
-    }
+    ) {}
 }

@@ -13,10 +13,5 @@ final readonly class RulebookLine
      * @param  Rule|null  $rule  null where it only ever goes with another task
      * @param  string|null  $goesWith  the task in whose course it is done as well
      */
-    public function __construct(
-        public Task $task,
-        public ?Rule $rule,
-        public ?string $goesWith = null,
-    ) {
-    }
+    public function __construct(public Task $task, public ?Rule $rule, public ?string $goesWith = null) {}
 }

@@ -46,9 +46,7 @@ final readonly class SeverityTable
     ];
 
     /** @param  array<string, array<string, BigDecimal>>  $factors  by severity, by subject */
-    private function __construct(private array $factors)
-    {
-    }
+    private function __construct(private array $factors) {}
 
     public static function usual(): self
     {

@@ -14,9 +14,7 @@ use Core\Meter\MeterUnit;
 /** Why a rule stands as it does. */
 final readonly class StandingWords
 {
-    private function __construct(private Standing $standing, private MeterUnit $distance)
-    {
-    }
+    private function __construct(private Standing $standing, private MeterUnit $distance) {}
 
     /**
      * One plain sentence with its numbers.

@@ -11,11 +11,7 @@ use Core\Measure\Plain;
 /** A maker's promise that runs to a day, to so many hours, or to whichever comes first. */
 final readonly class Warranty
 {
-    public function __construct(
-        public ?\DateTimeImmutable $until = null,
-        public ?BigDecimal $hours = null,
-    ) {
-    }
+    public function __construct(public ?\DateTimeImmutable $until = null, public ?BigDecimal $hours = null) {}
 
     public function runs(Point $now): bool
     {

@@ -31,8 +31,7 @@ final readonly class YearWindow
         private int $fromDay,
         private int $toMonth,
         private int $toDay,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  string  $from  month and day, `03-01`

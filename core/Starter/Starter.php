@@ -25,8 +25,7 @@ use Core\Supply\PartKind;
 
 /**
  * What a machine of one class begins with: its spots in walking order, its walk, its rulebooks. Every figure is common
- * practice, no source: the maker's
- * manual of the machine at hand wins.
+ * practice, no source: the maker's manual of the machine at hand wins.
  */
 abstract class Starter
 {

@@ -24,8 +24,7 @@ final readonly class StarterRule
         public ?string $note = null,
         public ?string $check = null,
         public ?int $goesWith = null,
-    ) {
-    }
+    ) {}
 
     public function countedBy(Anchor $anchor): self
     {

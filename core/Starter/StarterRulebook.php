@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Starter;
 
-/**
- * A rulebook to begin with. Every figure is common practice, no source: the maker's manual of the machine at hand wins.
- */
+/** A rulebook to begin with. Every figure is common practice, no source: the maker's manual of the machine at hand wins. */
 final readonly class StarterRulebook
 {
     /**
@@ -17,6 +15,5 @@ final readonly class StarterRulebook
         public string $name,
         public string $for,
         public array $rules,
-    ) {
-    }
+    ) {}
 }

@@ -23,6 +23,5 @@ final readonly class StarterSpot
         public ?int $everyHours = null,
         public ?string $with = null,
         public PartKind $part = PartKind::Other,
-    ) {
-    }
+    ) {}
 }

@@ -10,7 +10,7 @@ use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 
 /** A zero-turn mower: two drives, levers, a deck of three spindles. */
-final class ZeroTurn extends Starter
+final class ZeroTurn extends Mower
 {
     protected function places(): array
     {
@@ -107,55 +107,21 @@ final class ZeroTurn extends Starter
         ];
     }
 
-    public function rulebooks(): array
+    protected function hydrostatic(): array
+    {
+        return ['hydrostatic_left', 'hydrostatic_filter_left', 'hydrostatic_right', 'hydrostatic_filter_right'];
+    }
+
+    protected function wearing(int $hours): array
     {
         return [
-            $this->rulebook('By hours', 'a mower at work most weeks of the season', [
-                $this->rule('Deck underside', TaskKind::Clean, ['deck'], 25),
-                $this->rule('Blades', TaskKind::Clean, ['blades'], 50,
-                    note: 'Sharp, balanced, tight; the right side down.'),
-                $this->greaseAll(50),
-                $this->rule('Air cleaner', TaskKind::Clean, ['pre_cleaner', 'air_cleaner'], 50,
-                    note: 'Sooner in dust.'),
-                $this->rule('Engine oil and filter', TaskKind::Replace, ['engine_oil', 'engine_oil_filter'], 100,
-                    months: 12, first: 25),
-                $this->rule('Fuel filter', TaskKind::Replace, ['fuel_filter'], 100),
-                $this->rule('Drive and deck belts', TaskKind::Inspect, ['drive_belt', 'deck_belt'], 100),
-                $this->rule('Spark plugs', TaskKind::Replace, ['spark_plugs'], 200),
-                $this->rule('Hydrostatic oil and filter', TaskKind::Replace,
-                    ['hydrostatic_left', 'hydrostatic_filter_left', 'hydrostatic_right', 'hydrostatic_filter_right'],
-                    250, first: 100),
-            ]),
-            $this->rulebook('By the season', 'a small lawn: once before the first mowing and once before storage', [
-                $this->spring('Engine oil and filter', TaskKind::Replace, ['engine_oil', 'engine_oil_filter'],
-                    first: 25),
-                $this->spring('Blades', TaskKind::Clean, ['blades'], note: 'Sharp, balanced, tight.'),
-                $this->spring('Spark plugs', TaskKind::Inspect, ['spark_plugs'], check: 'plug'),
-                $this->spring('Air cleaner', TaskKind::Clean, ['pre_cleaner', 'air_cleaner']),
-                $this->spring('Tyres and battery', TaskKind::Inspect, ['front_tyres', 'rear_tyres', 'battery']),
-                $this->greaseAllInSpring(),
-                $this->storage('Deck underside', TaskKind::Clean, ['deck']),
-                $this->storage('Fuel', TaskKind::Inspect, ['fuel'], note: 'Valve shut and run dry, or stabilised.'),
-                $this->rule('Fuel filter', TaskKind::Replace, ['fuel_filter'], months: 60),
-                $this->rule('Hydrostatic oil and filter', TaskKind::Replace,
-                    ['hydrostatic_left', 'hydrostatic_filter_left', 'hydrostatic_right', 'hydrostatic_filter_right'],
-                    250, months: 60, first: 100),
-            ]),
-            $this->rulebook('Tighter, for dust', 'dry ground, big areas, hired drivers', [
-                $this->rule('Air cleaner', TaskKind::Clean, ['pre_cleaner', 'air_cleaner'], 10),
-                $this->rule('Air cleaner', TaskKind::Replace, ['air_cleaner'], 100),
-                $this->rule('Deck underside', TaskKind::Clean, ['deck'], 10),
-                $this->rule('Blades', TaskKind::Clean, ['blades'], 25, note: 'Sharp, balanced, tight.'),
-                $this->greaseAll(25),
-                $this->rule('Engine oil and filter', TaskKind::Replace, ['engine_oil', 'engine_oil_filter'], 50,
-                    months: 12, first: 25),
-                $this->rule('Fuel filter', TaskKind::Replace, ['fuel_filter'], 100, months: 12),
-                $this->rule('Drive and deck belts', TaskKind::Inspect, ['drive_belt', 'deck_belt'], 50),
-                $this->rule('Spark plugs', TaskKind::Replace, ['spark_plugs'], 100),
-                $this->rule('Hydrostatic oil and filter', TaskKind::Replace,
-                    ['hydrostatic_left', 'hydrostatic_filter_left', 'hydrostatic_right', 'hydrostatic_filter_right'],
-                    200, first: 75),
-            ]),
+            $this->rule('Drive and deck belts', TaskKind::Inspect, ['drive_belt', 'deck_belt'], $hours),
+            $this->rule('Spark plugs', TaskKind::Replace, ['spark_plugs'], 2 * $hours),
         ];
+    }
+
+    protected function inSpring(): StarterRule
+    {
+        return $this->spring('Spark plugs', TaskKind::Inspect, ['spark_plugs'], check: 'plug');
     }
 }

@@ -32,8 +32,7 @@ final readonly class ContainerPlan
         public Quantity $shortBy,
         public ?BigRational $cost,
         public string $why,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  Quantity  $need  of all jobs together
@@ -44,13 +43,8 @@ final readonly class ContainerPlan
      *
      * @throws \OverflowException where the amounts are written too finely to be reckoned together
      */
-    public static function of(
-        Quantity $need,
-        array $sizes,
-        array $have,
-        Quantity $open,
-        BigRational $tolerance,
-    ): self {
+    public static function of(Quantity $need, array $sizes, array $have, Quantity $open, BigRational $tolerance): self
+    {
         $whole = WholeUnits::of([$need, $open, ...array_column([...$sizes, ...$have], 'size')]);
         $priced = WholeUnits::ofNumbers(array_filter(array_column($sizes, 'price')));
         $containers = [];

@@ -14,10 +14,5 @@ final readonly class ContainerSize
      * @param  BigRational|null  $price  of one, null where nobody knows
      * @param  int|null  $count  how many stand there unopened; null of what can be bought
      */
-    public function __construct(
-        public Quantity $size,
-        public ?BigRational $price = null,
-        public ?int $count = null,
-    ) {
-    }
+    public function __construct(public Quantity $size, public ?BigRational $price = null, public ?int $count = null) {}
 }

@@ -43,8 +43,7 @@ final class Cover
         private readonly int $covered,
         private readonly array $items,
         private readonly int $costOfShort,
-    ) {
-    }
+    ) {}
 
     /**
      * Without prices a unit costs one, and so does a unit that is short: most ways cost the same then, and the fewest
@@ -213,12 +212,7 @@ final class Cover
             if ($sum < $this->covered) {
                 continue;
             }
-            $rank = [
-                $this->withShort($cost, $sum),
-                max(0, $sum - $this->target),
-                $this->counts[$sum],
-                -$sum,
-            ];
+            $rank = [$this->withShort($cost, $sum), max(0, $sum - $this->target), $this->counts[$sum], -$sum];
             if ($best === null || $rank < $best[0]) {
                 $best = [$rank, $sum];
             }

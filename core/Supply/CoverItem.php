@@ -12,10 +12,5 @@ final readonly class CoverItem
      * @param  int  $cost  of one
      * @param  int|null  $most  how many there are, null for as many as one likes
      */
-    public function __construct(
-        public int $volume,
-        public int $cost,
-        public ?int $most = null,
-    ) {
-    }
+    public function __construct(public int $volume, public int $cost, public ?int $most = null) {}
 }

@@ -8,10 +8,5 @@ namespace Core\Supply;
 final readonly class Equivalent
 {
     /** @param  string  $because  where it fits but will not do: why */
-    public function __construct(
-        public string $number,
-        public bool $willDo,
-        public string $because = '',
-    ) {
-    }
+    public function __construct(public string $number, public bool $willDo, public string $because = '') {}
 }

@@ -28,8 +28,7 @@ final readonly class PartFitting
         public array $uses = [],
         public string $hangs = '',
         public string $drinks = '',
-    ) {
-    }
+    ) {}
 
     /** How tight it is, where its book gives a torque and no words. */
     public function torque(): string

@@ -22,8 +22,7 @@ final readonly class PartNumbers
         public string $kit = '',
         public array $kitHolds = [],
         public string $onlyFor = '',
-    ) {
-    }
+    ) {}
 
     /** The number to ask for. */
     public function toBuy(): string
@@ -46,34 +45,29 @@ final readonly class PartNumbers
         ));
     }
 
-    /** Whether a part that lies at hand, or was found fitted, will do here. */
-    public function answerFor(string $number): PartAnswer
+    /**
+     * Whether a part that lies at hand, or was found fitted, will do here.
+     *
+     * @return array{will_do: bool|null, why: string} null where nobody knows
+     */
+    public function answerFor(string $number): array
     {
         $same = fn (string $other): bool => PartNumber::same($other, $number);
         foreach ($this->equivalents as $equivalent) {
             if ($same($equivalent->number)) {
-                return new PartAnswer(
-                    $equivalent->willDo,
-                    $equivalent->willDo
-                        ? "{$equivalent->number} stands for {$this->number}."
-                        : "{$equivalent->number} fits but will not do: {$equivalent->because}",
-                );
+                return ['will_do' => $equivalent->willDo, 'why' => $equivalent->willDo
+                    ? "{$equivalent->number} stands for {$this->number}."
+                    : "{$equivalent->number} fits but will not do: {$equivalent->because}"];
             }
         }
 
-        return match (true) {
-            $same($this->supersededBy) => new PartAnswer(
-                true,
-                "{$this->supersededBy} is what the maker now sells for {$this->number}.",
-            ),
-            $same($this->number) => new PartAnswer(true, $this->supersededBy === ''
+        return ['will_do' => $same($this->supersededBy) || $same($this->number) ? true : null, 'why' => match (true) {
+            $same($this->supersededBy) => "{$this->supersededBy} is what the maker now sells for {$this->number}.",
+            $same($this->number) => $this->supersededBy === ''
                 ? "{$this->number} is the maker's number."
-                : "{$this->number} is the maker's old number; now it is {$this->supersededBy}."),
-            $this->number === '' => new PartAnswer(null, 'Nobody has written down which part belongs here.'),
-            default => new PartAnswer(
-                null,
-                "{$this->toBuy()} belongs here, and nobody has compared {$number} with it: height, thread, gasket, rating, flow arrow.",
-            ),
-        };
+                : "{$this->number} is the maker's old number; now it is {$this->supersededBy}.",
+            $this->number === '' => 'Nobody has written down which part belongs here.',
+            default => "{$this->toBuy()} belongs here, and nobody has compared {$number} with it: height, thread, gasket, rating, flow arrow.",
+        }];
     }
 }

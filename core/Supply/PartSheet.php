@@ -11,6 +11,5 @@ final readonly class PartSheet
         public PartKind $kind = PartKind::Other,
         public PartNumbers $numbers = new PartNumbers,
         public PartFitting $fitting = new PartFitting,
-    ) {
-    }
+    ) {}
 }

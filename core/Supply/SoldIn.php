@@ -19,9 +19,7 @@ final readonly class SoldIn
     private const PLACES = 2;
 
     /** @param  list<array{size: Quantity|null, written: string, price: BigDecimal|null}>  $rows  a part has one without a size */
-    private function __construct(private array $rows)
-    {
-    }
+    private function __construct(private array $rows) {}
 
     public static function read(Fields $given, bool $isFluid): self
     {

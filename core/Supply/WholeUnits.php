@@ -12,9 +12,7 @@ use Core\Measure\Quantity;
 /** Amounts as whole numbers of the largest unit that goes into all of them, exactly. */
 final readonly class WholeUnits
 {
-    private function __construct(private BigRational $unit)
-    {
-    }
+    private function __construct(private BigRational $unit) {}
 
     /** @param  list<Quantity>  $quantities */
     public static function of(array $quantities): self

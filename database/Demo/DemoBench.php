@@ -25,9 +25,7 @@ final readonly class DemoBench
 
     private const TASK = 'Engine oil and filter';
 
-    public function __construct(private ChosenWorks $chosen, private PlanJob $plan)
-    {
-    }
+    public function __construct(private ChosenWorks $chosen, private PlanJob $plan) {}
 
     public function lay(CarbonImmutable $today, int $by): void
     {

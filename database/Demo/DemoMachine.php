@@ -40,6 +40,5 @@ final readonly class DemoMachine
         public int $unreadDays = 1,
         public ?float $finishAt = null,
         public ?Severity $severity = null,
-    ) {
-    }
+    ) {}
 }

@@ -23,9 +23,7 @@ final class DemoSheets
         'Marrick' => 'MK',
     ];
 
-    private function __construct(private readonly string $mark)
-    {
-    }
+    private function __construct(private readonly string $mark) {}
 
     /** @return array<string, array<string, mixed>> by the key of the spot */
     public static function of(DemoMachine $machine): array

@@ -122,8 +122,7 @@ final readonly class DemoShelf
         private array $people,
         private CarbonImmutable $today,
         private Yard $yard,
-    ) {
-    }
+    ) {}
 
     /** Writes down what is kept, and tells of what came, was counted and was taken away. */
     public function stock(): void

@@ -18,9 +18,7 @@ final readonly class FuzzBench
 
     private const AIM = 50;
 
-    public function __construct(private string $address)
-    {
-    }
+    public function __construct(private string $address) {}
 
     public function run(): void
     {

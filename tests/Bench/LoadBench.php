@@ -39,9 +39,7 @@ final readonly class LoadBench
 
     private const STEP = '"kind":"step","step":"secure","did":"done","job":"00000000-0000-4000-8000-\' .. string.format("%012d", machine) .. \'"';
 
-    public function __construct(private string $address, private string $state)
-    {
-    }
+    public function __construct(private string $address, private string $state) {}
 
     public function run(): void
     {

@@ -21,9 +21,7 @@ final readonly class WalkBench
 
     private const LOADS = 5;
 
-    public function __construct(private string $address, private string $public)
-    {
-    }
+    public function __construct(private string $address, private string $public) {}
 
     public function run(): void
     {

@@ -9,9 +9,7 @@ final readonly class WebBench
 {
     private const AIM_KB = 220;
 
-    public function __construct(private string $build)
-    {
-    }
+    public function __construct(private string $build) {}
 
     public function run(): void
     {

@@ -18,9 +18,7 @@ final class Book
     /** @var list<string> hours that the yard has said are written */
     public array $answered = [];
 
-    private function __construct(private readonly Started $yard, private readonly Visitor $keeper, private readonly int $machine, private readonly int $ahead)
-    {
-    }
+    private function __construct(private readonly Started $yard, private readonly Visitor $keeper, private readonly int $machine, private readonly int $ahead) {}
 
     /** @param  int  $ahead  seconds by which its clock is ahead */
     public static function begunIn(Started $yard, int $ahead = 0): self

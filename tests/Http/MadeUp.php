@@ -17,6 +17,5 @@ final readonly class MadeUp
         public string $type,
         public string $body,
         public array $headers,
-    ) {
-    }
+    ) {}
 }

@@ -24,8 +24,7 @@ final readonly class Mutant
         public string $rule,
         public string $wrong,
         public string $equivalent = '',
-    ) {
-    }
+    ) {}
 
     public function name(): string
     {

@@ -44,7 +44,7 @@ return [
     new Mutant('Fluid/Chemistry.php', 'ofBrakeFluid', "'/\\bDOT[\\s-]*5(?!\\s*\\.\\s*1)/i'", "'/\\bDOT[\\s-]*5/i'"),
     new Mutant('Fluid/WillItDo.php', 'cold', '$coldest->compareTo($lowest) >= 0', '$coldest->compareTo($lowest) > 0'),
     new Mutant('Fluid/WillItDo.php', 'airCooled', '$housing->cooling !== Cooling::Air', '$housing->cooling === Cooling::Air'),
-    new Mutant('Fill/CoolantCorrection.php', 'of', '$present->negated()->plus(100)', '$target->negated()->plus(100)'),
+    new Mutant('Fill/CoolantMix.php', 'correction', '$present->negated()->plus(100)', '$target->negated()->plus(100)'),
     new Mutant('Fill/StickBand.php', 'learned', '! $risen->isPositive()', '$risen->isNegative()'),
     new Mutant('Fill/PanPlan.php', 'fit', '($holds[$pan] ?? $drain->fluid) !== $drain->fluid', 'false'),
     new Mutant('Grease/Strokes.php', 'TOGETHER', "'1/4'", "'1/2'"),

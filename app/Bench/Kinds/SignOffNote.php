@@ -36,8 +36,7 @@ final readonly class SignOffNote implements NoteKind
         private WriteTold $writeTold,
         private LogReading $logReading,
         private StandDownInPieces $standDown,
-    ) {
-    }
+    ) {}
 
     public function rules(?Machine $machine): array
     {

@@ -16,7 +16,6 @@ use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\NoteOutcome;
-use Core\Procedure\Ripe;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use Core\Procedure\StepState;
@@ -26,9 +25,7 @@ use Illuminate\Validation\Rule;
 /** What was done at one step of a job. */
 final readonly class StepNote implements NoteKind
 {
-    public function __construct(private StepAsked $asked, private StandDownInPieces $standDown)
-    {
-    }
+    public function __construct(private StepAsked $asked, private StandDownInPieces $standDown) {}
 
     public function rules(?Machine $machine): array
     {
@@ -125,10 +122,10 @@ final readonly class StepNote implements NoteKind
         if ($step->act === StepAct::Wait || $step->verb === StepVerb::Run) {
             $ripe = $progress->ripeAt($step);
             $at = $note->circumstances->when->at;
-            if ($ripe === null || ! Ripe::isTold($ripe, $at)) {
+            if ($ripe === null || ! Step::isRipe($ripe, $at)) {
                 throw Refusal::conflict($ripe === null
                     ? 'Start it first: its minutes are counted from then.'
-                    : 'Not yet: '.Ripe::minutesLeft($ripe, $at).' min more. What is read before is no reading.');
+                    : 'Not yet: '.Step::minutesLeft($ripe, $at).' min more. What is read before is no reading.');
             }
         }
         $this->asked->done($job, $step, $note);

@@ -17,9 +17,7 @@ use Core\Machine\TaskKind;
 /** What somebody chose for a job, found in the rulebook, among what was found, and on the machine. */
 final readonly class ChosenWorks
 {
-    public function __construct(private RecordService $recordService)
-    {
-    }
+    public function __construct(private RecordService $recordService) {}
 
     /**
      * @param  array{rules?: list<int>, findings?: list<string>, spots?: list<int>}  $wanted

@@ -17,9 +17,7 @@ use Core\Procedure\Table\LevelTable;
 final readonly class LearnedBands
 {
     /** @param  array<int, Quantity>  $bands  by compartment */
-    private function __construct(private array $bands)
-    {
-    }
+    private function __construct(private array $bands) {}
 
     /** @param  array<int|string>  $spots */
     public static function at(array $spots): self

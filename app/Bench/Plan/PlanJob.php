@@ -24,9 +24,7 @@ final readonly class PlanJob
     /** What most sheds have. Common practice, no source. */
     private const AT_HAND = [Hold::PAN => 2, Hold::STAND => 1];
 
-    public function __construct(private CheckLists $checkLists, private Yard $yard, private Sources $sources)
-    {
-    }
+    public function __construct(private CheckLists $checkLists, private Yard $yard, private Sources $sources) {}
 
     /**
      * @param  non-empty-list<WantedWork>  $works

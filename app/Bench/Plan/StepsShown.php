@@ -32,7 +32,6 @@ use Core\Procedure\StepAct;
 use Core\Procedure\StepVerb;
 use Core\Procedure\Table\DrainedTable;
 use Core\Procedure\Table\LevelTable;
-use Core\Procedure\Table\Millilitres;
 use Core\Procedure\Work;
 
 /** What stands at each step of one machine's job: where, with what, what is asked, and the answers made ready. */
@@ -48,8 +47,7 @@ final readonly class StepsShown
         private Wrenches $wrenches,
         private Sources $open,
         private LearnedBands $bands,
-    ) {
-    }
+    ) {}
 
     /** @param  list<WantedWork>  $works */
     public static function at(MachineAtTheBench $bench, array $works, Yard $yard, Sources $open): self
@@ -172,11 +170,11 @@ final readonly class StepsShown
             'kind' => 'pour',
             ...$this->fluids($compartment),
             'book' => $capacity === null ? null : Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
-            'least_ml' => $capacity === null ? null : Millilitres::of($capacity->least),
-            'most_ml' => $capacity === null ? null : Millilitres::of($capacity->most),
-            'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment), $this->bench->spots)) === null ? null : Millilitres::of($holds),
+            'least_ml' => $capacity === null ? null : $capacity->least->wholeMillilitres(),
+            'most_ml' => $capacity === null ? null : $capacity->most->wholeMillilitres(),
+            'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment), $this->bench->spots)) === null ? null : $holds->wholeMillilitres(),
             'stages' => $capacity === null ? [] : array_map(fn (Pour $pour): array => [
-                'total_ml' => Millilitres::of($pour->total),
+                'total_ml' => $pour->total->wholeMillilitres(),
                 'then' => $pour->then->inWords(),
             ], FillPlan::of(
                 $capacity->most,
@@ -202,7 +200,7 @@ final readonly class StepsShown
                 'name' => $one->supply->name,
                 'size' => $one->size,
                 'place' => $one->supply->place,
-                'left_ml' => Millilitres::of(Quantity::of($levels->container($one)->left, Unit::Litre)),
+                'left_ml' => Quantity::of($levels->container($one)->left, Unit::Litre)->wholeMillilitres(),
             ], $open),
         ];
     }

@@ -23,8 +23,7 @@ final readonly class WantedWork
         public ?int $taskId = null,
         public ?string $check = null,
         public ?string $finding = null,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, mixed> as the contract's `JobTask` */
     public function toRecord(): array

@@ -14,9 +14,7 @@ use Core\Procedure\WrenchAdapter;
 final readonly class Wrenches
 {
     /** @param  list<array{name: string, least: string, most: string, adapter?: array{wrench_length: string, extension: string, angle: int}|null}>  $wrenches */
-    private function __construct(private array $wrenches)
-    {
-    }
+    private function __construct(private array $wrenches) {}
 
     public static function of(Yard $yard): self
     {

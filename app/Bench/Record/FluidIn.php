@@ -36,9 +36,7 @@ use Illuminate\Support\Collection;
 /** What went into each compartment of a job, out of which containers, and how its level stood in the end. */
 final readonly class FluidIn
 {
-    public function __construct(private CheckLists $checkLists)
-    {
-    }
+    public function __construct(private CheckLists $checkLists) {}
 
     /**
      * @param  Collection<string, Spot>  $spots  by key

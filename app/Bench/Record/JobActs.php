@@ -57,8 +57,7 @@ final class JobActs
         private readonly CheckLists $checkLists,
         private readonly FluidIn $fluidIn,
         private readonly Yard $yard,
-    ) {
-    }
+    ) {}
 
     /** @return list<array{list<Told>, Circumstances}> in the order in which it happened */
     public function of(Job $job, JobProgress $progress, Person $sender): array

@@ -34,9 +34,7 @@ final readonly class StepAsked
 {
     private const MOST_MILLILITRES = 400_000;
 
-    public function __construct(private CheckLists $checkLists, private FluidFit $fit, private Yard $yard)
-    {
-    }
+    public function __construct(private CheckLists $checkLists, private FluidFit $fit, private Yard $yard) {}
 
     /** @return array<string, array<mixed>> */
     public static function rules(): array

@@ -21,8 +21,7 @@ final readonly class TypedNumber implements ValidationRule
         private string $what,
         private bool $aboveZero = false,
         private string $most = self::MOST,
-    ) {
-    }
+    ) {}
 
     public function validate(string $attribute, mixed $value, \Closure $fail): void
     {

@@ -19,8 +19,7 @@ final readonly class TypedQuantity implements ValidationRule
         private Dimension $dimension,
         private Unit $assumed,
         private int $most,
-    ) {
-    }
+    ) {}
 
     public function validate(string $attribute, mixed $value, \Closure $fail): void
     {

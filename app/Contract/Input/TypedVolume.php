@@ -12,9 +12,7 @@ use Illuminate\Contracts\Validation\ValidationRule;
 /** A volume as a person types it: `1.75 gal`, `0,3 L`. */
 final readonly class TypedVolume implements ValidationRule
 {
-    public function __construct(private bool $orNothing = false)
-    {
-    }
+    public function __construct(private bool $orNothing = false) {}
 
     public function validate(string $attribute, mixed $value, \Closure $fail): void
     {

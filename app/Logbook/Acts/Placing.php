@@ -26,9 +26,7 @@ final class Placing
      */
     private array $known = [];
 
-    private function __construct(private readonly Machine $machine)
-    {
-    }
+    private function __construct(private readonly Machine $machine) {}
 
     public static function of(Machine $machine): self
     {

@@ -30,9 +30,7 @@ final readonly class WhatMeets
     /** Greasings further back than so many are never shortly before. */
     private const LOOKED_BACK = 50;
 
-    public function __construct(private GreaseIntervals $intervals, private Yard $yard)
-    {
-    }
+    public function __construct(private GreaseIntervals $intervals, private Yard $yard) {}
 
     /**
      * After acts of it were written or struck: of one entry, or of all entries of its job.

@@ -20,9 +20,7 @@ use Core\Meter\Limit;
 /** Whether a bottle will do for a compartment, as things stand in this yard. */
 final readonly class FluidFit
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     public function judge(Bottle $bottle, Machine $machine, Spot $compartment): WillItDo
     {

@@ -24,8 +24,7 @@ final readonly class GivenFluid
         public ?int $container = null,
         public array $seen = [],
         public bool $firstService = false,
-    ) {
-    }
+    ) {}
 
     /** @param  array<string, mixed>  $given  as {@see self::rules()} validates it */
     public static function of(array $given): self

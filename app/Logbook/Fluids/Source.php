@@ -20,8 +20,7 @@ final readonly class Source
         public ?Container $container = null,
         private array $couldBe = [],
         private bool $isShelfKept = false,
-    ) {
-    }
+    ) {}
 
     /** As somebody said it; nothing, where nobody did. */
     public static function told(?Supply $fluid = null, ?Container $container = null): self

@@ -19,9 +19,7 @@ use Illuminate\Database\Eloquent\Builder;
 /** Where what is poured into a compartment comes from. */
 final readonly class Sources
 {
-    public function __construct(private FluidFit $fit, private Shelf $shelf)
-    {
-    }
+    public function __construct(private FluidFit $fit, private Shelf $shelf) {}
 
     public function of(Machine $machine, Spot $compartment, Source $told): Source
     {

@@ -29,9 +29,7 @@ final readonly class FluidNote implements NoteKind
 {
     private const ACTS = [ActKind::Drained, ActKind::Filled, ActKind::Changed, ActKind::Sampled];
 
-    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold)
-    {
-    }
+    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold) {}
 
     public function rules(?Machine $machine): array
     {

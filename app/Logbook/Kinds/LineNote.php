@@ -21,9 +21,7 @@ use Illuminate\Support\Str;
 /** One line of words: of a machine or several what the meter shows, what went in or out, or what was done; or what came to the shelf. */
 final readonly class LineNote implements NoteKind
 {
-    public function __construct(private LineRead $lineRead, private Yard $yard)
-    {
-    }
+    public function __construct(private LineRead $lineRead, private Yard $yard) {}
 
     public function rules(?Machine $machine): array
     {

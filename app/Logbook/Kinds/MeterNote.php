@@ -5,23 +5,24 @@ declare(strict_types=1);
 namespace App\Logbook\Kinds;
 
 use App\Contract\Input\TypedNumber;
+use App\Contract\Refusal;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
-use App\Logbook\Readings\ReplaceMeter;
+use App\Logbook\Readings\LogReading;
 use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\NoteOutcome;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
 use Illuminate\Validation\Rule;
 
 /** A machine got another meter. */
 final readonly class MeterNote implements NoteKind
 {
-    public function __construct(private ReplaceMeter $replaceMeter)
-    {
-    }
+    public function __construct(private LogReading $logReading) {}
 
     public function rules(?Machine $machine): array
     {
@@ -47,15 +48,30 @@ final readonly class MeterNote implements NoteKind
     {
         $given = $note->given;
         $along = GivenReading::FIELDS[$given['meter']];
-        $entry = Entry::write($note->machine(), EntryKind::MeterReplaced, $note->circumstances, ['uuid' => $note->id]);
-        ($this->replaceMeter)(
-            $note->machine(),
-            $entry,
-            isset($given['old_value']) ? GivenReading::of($given['old_value'], $along) : null,
-            GivenReading::of($given['new_value'], $along),
-            isset($given['run']) ? TypedNumber::read($given['run']) : null,
-            $note->circumstances,
-        );
+        $machine = $note->machine();
+        $circumstances = $note->circumstances;
+        $entry = Entry::write($machine, EntryKind::MeterReplaced, $circumstances, ['uuid' => $note->id]);
+        $meter = $machine->meterAt(CarbonImmutable::now(), $along)
+            ?? throw Refusal::field('new_value', "{$machine->name} has no such meter to replace.");
+        if ($meter->fitted_at >= $circumstances->when->at) {
+            throw Refusal::field('at', 'The meter on the machine was fitted later than that.');
+        }
+        if (isset($given['old_value'])) {
+            ($this->logReading)($machine, GivenReading::of($given['old_value'], $along), $entry, $circumstances, 'old_value');
+        }
+        $last = $this->logReading->lastBefore($meter, $circumstances->when)->value
+            ?? BigDecimal::of($meter->shown_when_fitted);
+        $new = GivenReading::of($given['new_value'], $along);
+        $machine->meters()->create([
+            'unit' => $meter->unit,
+            'fitted_at' => $circumstances->when->at,
+            'shown_when_fitted' => (string) $new->value,
+            // Where the old meter had stopped, what the machine has really run.
+            'run_when_fitted' => (string) (isset($given['run']) ? TypedNumber::read($given['run']) : $meter->span()->run($last)),
+            'fitted_by_id' => $entry->id,
+        ]);
+        $machine->unsetRelation('meters');
+        ($this->logReading)($machine, $new, $entry, $circumstances, 'new_value');
 
         return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
     }

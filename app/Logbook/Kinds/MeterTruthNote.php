@@ -55,12 +55,7 @@ final class MeterTruthNote implements NoteKind
             throw Refusal::field('for', 'Say what was seen of at least one.');
         }
         $signs = fn (array $names): array => array_values(array_map(MeterSign::from(...), $names));
-        $truth = MeterTruth::of(
-            $signs($for),
-            $signs($against),
-            Reading::lastShown($meter),
-            $meter->unit,
-        );
+        $truth = MeterTruth::of($signs($for), $signs($against), Reading::lastShown($meter), $meter->unit);
         $entry = Entry::write($machine, EntryKind::MeterDoubted, $note->circumstances, [
             'uuid' => $note->id, 'detail' => [
                 'for' => array_values($for),

@@ -19,9 +19,7 @@ use Illuminate\Validation\Rule;
 /** What a meter shows. */
 final readonly class ReadingNote implements NoteKind
 {
-    public function __construct(private LogReading $logReading)
-    {
-    }
+    public function __construct(private LogReading $logReading) {}
 
     public function rules(?Machine $machine): array
     {

@@ -17,9 +17,7 @@ use Illuminate\Support\Facades\Gate;
 /** An entry was wrong: it stays readable, and nothing follows from it any more. */
 final readonly class StrikeNote implements NoteKind
 {
-    public function __construct(private StrikeEntry $strikeEntry)
-    {
-    }
+    public function __construct(private StrikeEntry $strikeEntry) {}
 
     public function rules(?Machine $machine): array
     {

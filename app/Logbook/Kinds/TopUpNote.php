@@ -16,9 +16,7 @@ use Core\Machine\ActKind;
 /** Fluid was added to a compartment, by the way or in a round. */
 final readonly class TopUpNote implements NoteKind
 {
-    public function __construct(private FluidNote $fluid)
-    {
-    }
+    public function __construct(private FluidNote $fluid) {}
 
     public function rules(?Machine $machine): array
     {

@@ -19,8 +19,7 @@ final readonly class LineRead
         private PourLine $pours,
         private WorkLine $works,
         private StockLine $stock,
-    ) {
-    }
+    ) {}
 
     /**
      * @return non-empty-list<array{LogLine, SaidLine}> what is said of each machine, or of the shelf

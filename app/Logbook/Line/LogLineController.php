@@ -12,9 +12,7 @@ use Illuminate\Http\Request;
 /** The one-line log: tells what a line means before it is written. */
 final readonly class LogLineController
 {
-    public function __construct(private LineRead $lineRead)
-    {
-    }
+    public function __construct(private LineRead $lineRead) {}
 
     public function preview(Request $request): JsonResponse
     {

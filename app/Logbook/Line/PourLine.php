@@ -35,9 +35,7 @@ final readonly class PourLine implements SaidLine
     /** Of several compartments, how many are offered. */
     private const MOST_ASKED = 6;
 
-    public function __construct(private FluidNote $fluid, private Sources $sources, private WriteTold $writeTold)
-    {
-    }
+    public function __construct(private FluidNote $fluid, private Sources $sources, private WriteTold $writeTold) {}
 
     public function ability(LogLine $line): string
     {

@@ -26,9 +26,7 @@ use Core\Meter\Judgement;
 /** What a machine's meters show. */
 final readonly class ReadingLine implements SaidLine
 {
-    public function __construct(private LogReading $logReading, private Yard $yard)
-    {
-    }
+    public function __construct(private LogReading $logReading, private Yard $yard) {}
 
     public function ability(LogLine $line): string
     {

@@ -21,9 +21,7 @@ final readonly class StockLine implements SaidLine
 {
     private const MOST_ASKED = 6;
 
-    public function __construct(private PutOnShelf $putOnShelf)
-    {
-    }
+    public function __construct(private PutOnShelf $putOnShelf) {}
 
     public function ability(LogLine $line): string
     {

@@ -33,9 +33,7 @@ final readonly class WorkLine implements SaidLine
 {
     private const MOST_ASKED = 6;
 
-    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold)
-    {
-    }
+    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold) {}
 
     public function ability(LogLine $line): string
     {

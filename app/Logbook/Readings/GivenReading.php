@@ -14,12 +14,7 @@ final readonly class GivenReading
     /** The fields in which meters are told, as the contract names them. */
     public const FIELDS = ['hours' => Limit::Hours, 'distance' => Limit::Distance];
 
-    public function __construct(
-        public BigDecimal $value,
-        public string $typed,
-        public Limit $along,
-    ) {
-    }
+    public function __construct(public BigDecimal $value, public string $typed, public Limit $along) {}
 
     public static function of(string|int|float $typed, Limit $along): self
     {

@@ -25,9 +25,7 @@ use Illuminate\Database\Eloquent\Builder;
 /** Writes a reading down, asking first where it can hardly be right. */
 final readonly class LogReading
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     /**
      * The machine's row must be locked by the caller.

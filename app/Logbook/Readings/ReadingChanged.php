@@ -9,7 +9,5 @@ use App\Machines\Machine;
 /** A reading was written, or struck. */
 final readonly class ReadingChanged
 {
-    public function __construct(public Machine $machine, public Reading $reading)
-    {
-    }
+    public function __construct(public Machine $machine, public Reading $reading) {}
 }

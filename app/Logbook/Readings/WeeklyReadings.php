@@ -15,8 +15,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * The first reading and the last of each week of one meter, kept so that a forecast need not read years of the logbook.
- * It follows from the entries and can be made
- * again at any time.
+ * It follows from the entries and can be made again at any time.
  *
  * @property int $meter_id
  * @property list<array{int, string}> $weekly day counted from 1 January 1970, and what the meter showed

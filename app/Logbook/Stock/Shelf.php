@@ -16,9 +16,7 @@ use Illuminate\Support\Collection;
 /** What stands on the shelf: taken from where the yard keeps book of it. */
 final readonly class Shelf
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     /** Whoever pours of a fluid waits for whoever else does, before anything of theirs names it: else both would wait. */
     public function claim(Supply $fluid): void

@@ -13,9 +13,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class StockLevels
 {
     /** @param  array<int, array<int, \stdClass>>  $sums  by supply, by container; 0 for what came from none that is known */
-    private function __construct(private array $sums)
-    {
-    }
+    private function __construct(private array $sums) {}
 
     /** @param  array<int|string>|null  $supplies  null for all */
     public static function of(?array $supplies = null): self

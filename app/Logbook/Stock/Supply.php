@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Logbook\Stock;
 
 use App\Contract\Versioned;
+use Brick\Math\BigDecimal;
 use Core\Fluid\Bottle;
 use Core\Fluid\FluidFields;
 use Core\Form\Fields;
+use Core\Measure\Plain;
+use Core\Measure\Quantity;
+use Core\Measure\Unit;
 use Core\Supply\PartNumber;
 use Core\Supply\SoldIn;
 use Core\Supply\SupplyKind;
@@ -105,6 +109,14 @@ final class Supply extends Model
     public function isFluid(): bool
     {
         return $this->kind === SupplyKind::Fluid;
+    }
+
+    /** How much of it there is, in words: `3.2 L (3.38 qt)`, `2 pieces`; below nothing it is told as what is lacking. */
+    public function inWords(BigDecimal $left): string
+    {
+        return ($left->isNegative() ? 'less than nothing by ' : '').($this->isFluid()
+            ? Quantity::of($left->abs(), Unit::Litre)->display()
+            : Plain::count($left->abs()->toInt(), 'piece'));
     }
 
     public function bottle(): Bottle

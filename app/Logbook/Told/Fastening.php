@@ -22,8 +22,7 @@ final readonly class Fastening
         public ?string $torque = null,
         public ?string $wrench = null,
         public bool $byFeel = false,
-    ) {
-    }
+    ) {}
 
     /** @param  array<string, mixed>  $given  as {@see self::rules()} validates it */
     public static function of(array $given): self

@@ -26,9 +26,7 @@ final readonly class Holdings
     /** Top-ups that show what is usual. */
     private const USUALLY = 12;
 
-    public function __construct(private FluidFit $fit, private Sources $sources, private Shelf $shelf)
-    {
-    }
+    public function __construct(private FluidFit $fit, private Sources $sources, private Shelf $shelf) {}
 
     /** Whoever else pours of the same fluid waits from here on. */
     public function source(Machine $machine, Spot $compartment, Source $told): Source

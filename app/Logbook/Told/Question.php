@@ -22,8 +22,7 @@ final readonly class Question
         public string $asks,
         public string $do = self::WRITTEN_ALL_THE_SAME,
         public bool $isAskedFirst = true,
-    ) {
-    }
+    ) {}
 
     public static function first(string $field, string $asks, string $do = self::WRITTEN_ALL_THE_SAME): self
     {

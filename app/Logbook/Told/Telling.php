@@ -25,8 +25,7 @@ final readonly class Telling
         public ?string $with = null,
         public string $path = '',
         private ?string $field = null,
-    ) {
-    }
+    ) {}
 
     /** The field beside which something is asked. */
     public function field(string $name): string

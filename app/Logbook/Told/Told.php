@@ -16,9 +16,7 @@ use Core\Machine\ActKind;
  */
 abstract readonly class Told
 {
-    public function __construct(public Spot $spot, public Telling $telling = new Telling)
-    {
-    }
+    public function __construct(public Spot $spot, public Telling $telling = new Telling) {}
 
     abstract public function kind(): ActKind;
 
@@ -60,9 +58,7 @@ abstract readonly class Told
     }
 
     /** Writes down what belongs to its act and has a table of its own. */
-    public function hang(Act $act, Holdings $holdings): void
-    {
-    }
+    public function hang(Act $act, Holdings $holdings): void {}
 
     /** The same, at another spot. */
     public function at(Spot $spot): static

@@ -13,9 +13,7 @@ use App\Machines\Spot;
 /** Where a check looks, or something was found, and what it is called; whether or not it still stands on the sheet. */
 final readonly class WhatWasFound
 {
-    public function __construct(private CheckLists $checkLists)
-    {
-    }
+    public function __construct(private CheckLists $checkLists) {}
 
     /** @return array{Spot, string}|null */
     public function find(Machine $machine, string $check): ?array

@@ -35,8 +35,7 @@ final readonly class WriteTold
         private WhatMeets $whatMeets,
         private Holdings $holdings,
         private TakingBack $takingBack,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<Told>  $told

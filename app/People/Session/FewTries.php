@@ -27,9 +27,7 @@ final readonly class FewTries
     /** Seconds after which a name's tries are forgotten. */
     private const FORGOTTEN = 3600;
 
-    public function __construct(private RateLimiter $limiter)
-    {
-    }
+    public function __construct(private RateLimiter $limiter) {}
 
     /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next): Response

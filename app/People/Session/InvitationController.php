@@ -15,9 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** Inviting somebody, and coming in by an invitation. */
 final readonly class InvitationController
 {
-    public function __construct(private SessionController $session)
-    {
-    }
+    public function __construct(private SessionController $session) {}
 
     /** For somebody new, or who has forgotten their password; theirs holds until the invitation is used. */
     public function store(Person $person): JsonResponse

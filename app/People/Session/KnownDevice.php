@@ -20,9 +20,7 @@ final readonly class KnownDevice
     private const MINUTES_KEPT = 60 * 24 * 366;
 
     /** @param  list<int>  $people  who have signed in on it, the last first */
-    private function __construct(public string $id, private array $people)
-    {
-    }
+    private function __construct(public string $id, private array $people) {}
 
     public static function of(Request $request): ?self
     {

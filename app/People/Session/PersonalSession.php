@@ -34,9 +34,7 @@ final class PersonalSession extends StartSession
     }
 
     /** Nobody is sent back to where they were: the web application knows its own way. */
-    protected function storeCurrentUrl(Request $request, $session): void
-    {
-    }
+    protected function storeCurrentUrl(Request $request, $session): void {}
 
     protected function saveSession($request): void
     {

@@ -26,9 +26,7 @@ final class SessionController
     /** Several who would all be first may bar each other. */
     private const ATTEMPTS = 5;
 
-    public function __construct(private readonly EndedAccess $endedAccess)
-    {
-    }
+    public function __construct(private readonly EndedAccess $endedAccess) {}
 
     public function show(Request $request): JsonResponse
     {

@@ -41,11 +41,7 @@ final class TokenController
         if ($owner->tokens()->count() >= self::MOST) {
             throw Refusal::conflict('You have '.self::MOST.' tokens. Take one back first.');
         }
-        $token = $owner->createToken(
-            $given['name'],
-            $given['abilities'],
-            now()->addDays((int) $given['days']),
-        );
+        $token = $owner->createToken($given['name'], $given['abilities'], now()->addDays((int) $given['days']));
         // As its owner was when they asked: whoever was put out meanwhile has made none.
         $made = $token->accessToken;
         assert($made instanceof AccessToken);

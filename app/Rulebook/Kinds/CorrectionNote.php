@@ -46,8 +46,7 @@ final readonly class CorrectionNote implements NoteKind
         private WriteTold $writeTold,
         private CountFromNowOn $countFromNowOn,
         private Yard $yard,
-    ) {
-    }
+    ) {}
 
     public function rules(?Machine $machine): array
     {
@@ -178,12 +177,7 @@ final readonly class CorrectionNote implements NoteKind
             );
 
         return array_values(
-            [
-                ...$given,
-                ...$kept->filter(
-                    fn (GivenReading $old): bool => ! isset($note->given[$old->field()]),
-                )->all(),
-            ],
+            [...$given, ...$kept->filter(fn (GivenReading $old): bool => ! isset($note->given[$old->field()]))->all()],
         );
     }
 

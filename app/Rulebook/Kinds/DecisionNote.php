@@ -18,9 +18,7 @@ use App\Rulebook\Task;
 /** Something is decided about tasks without anything being done. */
 abstract class DecisionNote implements NoteKind
 {
-    public function __construct(private readonly RecordService $recordService)
-    {
-    }
+    public function __construct(private readonly RecordService $recordService) {}
 
     public function rules(?Machine $machine): array
     {

@@ -26,8 +26,7 @@ final readonly class ServiceNote implements NoteKind
         private LogReading $logReading,
         private WriteTold $writeTold,
         private CountFromNowOn $countFromNowOn,
-    ) {
-    }
+    ) {}
 
     public function rules(?Machine $machine): array
     {
@@ -55,13 +54,7 @@ final readonly class ServiceNote implements NoteKind
             ['uuid' => $note->id, 'job_id' => $note->job],
         );
         foreach (GivenReading::each($note->given) as $reading) {
-            ($this->logReading)(
-                $machine,
-                $reading,
-                $entry,
-                $note->circumstances,
-                $reading->field(),
-            );
+            ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->field());
         }
         ($this->writeTold)($machine, $entry, $told, $note->circumstances);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);

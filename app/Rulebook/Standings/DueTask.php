@@ -20,8 +20,7 @@ final readonly class DueTask
         public State $state,
         public string $cycle,
         public array $days,
-    ) {
-    }
+    ) {}
 
     public function isDueBy(int $day): bool
     {

@@ -19,9 +19,7 @@ final readonly class DueTasks
     /** How far ahead it is told how often a task will come. */
     public const DAYS_AHEAD = 92;
 
-    public function __construct(private KeptStandings $kept)
-    {
-    }
+    public function __construct(private KeptStandings $kept) {}
 
     /** @param  list<Reckoning>  $reckonings */
     public static function keep(array $reckonings): void

@@ -152,10 +152,7 @@ final readonly class Facts
     /** The last thing a check called for, if it was not done since. */
     private function call(KnownRule $rule, LastDone $done): ?Call
     {
-        $called = ($this->decided[$rule->taskId] ?? new Collection)->where(
-            'kind',
-            DecisionKind::Called->value,
-        )->last();
+        $called = ($this->decided[$rule->taskId] ?? new Collection)->where('kind', DecisionKind::Called->value)->last();
         $at = $called === null ? null : new \DateTimeImmutable($called->happened_at, new \DateTimeZone('UTC'));
 
         return $at === null

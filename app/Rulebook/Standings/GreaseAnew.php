@@ -12,9 +12,7 @@ use Core\Machine\TaskKind;
 /** Where a rule says otherwise how often points are greased, what they had may or may not have been enough. */
 final readonly class GreaseAnew
 {
-    public function __construct(private WhatMeets $whatMeets)
-    {
-    }
+    public function __construct(private WhatMeets $whatMeets) {}
 
     public function __invoke(Rule $rule): void
     {

@@ -19,8 +19,7 @@ final readonly class KnownRule
         public bool $countsFromBeginning,
         public RulebookLine $line,
         public array $places,
-    ) {
-    }
+    ) {}
 
     /** The id of the rule in whose course its task is done. */
     public function goesWith(): ?int

@@ -60,9 +60,7 @@ final class KnownRules
         $read->readPlaces($machineIds);
         $isGreasing = fn (\stdClass $row): bool => $row->kind === TaskKind::Lubricate->value
             && ! isset($read->places[$row->task_id]);
-        $read->readPoints(
-            array_keys(array_filter($rows, fn ($ofMachine): bool => $ofMachine->contains($isGreasing))),
-        );
+        $read->readPoints(array_keys(array_filter($rows, fn ($ofMachine): bool => $ofMachine->contains($isGreasing))));
         $known = array_fill_keys($machineIds, []);
         foreach ($rows as $machine => $ofMachine) {
             $known[$machine] = $read->rules($ofMachine->all(), $machine);

@@ -14,15 +14,11 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/**
- * The newest acts that stand at some spots, of each kind and check, read in two queries however many spots they are.
- */
+/** The newest acts that stand at some spots, of each kind and check, read in two queries however many spots they are. */
 final readonly class NewestActs
 {
     /** @param  array<int, list<NewestAct>>  $acts  by spot id */
-    private function __construct(private array $acts)
-    {
-    }
+    private function __construct(private array $acts) {}
 
     /**
      * @param  list<int>  $spotIds

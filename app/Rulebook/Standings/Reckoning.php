@@ -209,12 +209,8 @@ final readonly class Reckoning
      * @param  array<int, KnownRule>  $rules
      * @return list<RulebookLine> its rules as they hold today
      */
-    private static function lines(
-        Machine $machine,
-        array $rules,
-        Yard $yard,
-        \DateTimeImmutable $today,
-    ): array {
+    private static function lines(Machine $machine, array $rules, Yard $yard, \DateTimeImmutable $today): array
+    {
         $marks = $machine->severityMarks();
         $table = $marks === [] ? null : $yard->severityTable();
 

@@ -32,9 +32,7 @@ final class WrittenInterval
         );
     }
 
-    /**
-     * @return array{hours?: string, km?: string, months?: int}
-     */
+    /** @return array{hours?: string, km?: string, months?: int} */
     public static function fromCore(Interval $interval): array
     {
         return array_filter([

@@ -21,9 +21,7 @@ final readonly class BoughtNote implements NoteKind
 {
     private const MOST = 500;
 
-    public function __construct(private PutOnShelf $putOnShelf)
-    {
-    }
+    public function __construct(private PutOnShelf $putOnShelf) {}
 
     public function rules(?Machine $machine): array
     {

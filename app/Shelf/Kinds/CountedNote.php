@@ -19,7 +19,6 @@ use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\NoteOutcome;
-use App\Shelf\Stock\LeftWords;
 use Brick\Math\BigDecimal;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
@@ -69,13 +68,13 @@ final class CountedNote implements NoteKind
         $this->askWhereSomebodyElseCounted($note, $supply, $before);
         $because = trim($given['because'] ?? '');
         if ($because === '' && $levels->isKept($supply->id) && ! $after->isEqualTo($before)) {
-            throw Refusal::field('because', 'By the book there is '.LeftWords::of($supply, $before)
-                .'. Say why there is '.LeftWords::of($supply, $after).'.');
+            throw Refusal::field('because', 'By the book there is '.$supply->inWords($before)
+                .'. Say why there is '.$supply->inWords($after).'.');
         }
         $entry = Entry::write(null, EntryKind::Counted, $note->circumstances, [
             'uuid' => $note->id,
             'note' => $because === '' ? $note->circumstances->note : $because,
-            'detail' => ['words' => "{$supply->name} counted: ".LeftWords::of($supply, $after)],
+            'detail' => ['words' => "{$supply->name} counted: ".$supply->inWords($after)],
             'confirmed_because' => $note->circumstances->confirmedBecause,
         ]);
         foreach ($counted as [$container, $left, $typed]) {
@@ -155,7 +154,7 @@ final class CountedNote implements NoteKind
             ->with('person:id,name')->latest('written_at')->latest('id')->first();
         $who = $last?->person === null ? 'Somebody' : $last->person->name;
         $detail = "{$who} was at the {$supply->name} since you looked; by now the book says "
-            .LeftWords::of($supply, $before).'.';
+            .$supply->inWords($before).'.';
         throw new Refusal(new Problem(
             409,
             'unlikely',

@@ -19,9 +19,7 @@ use Illuminate\Support\Facades\DB;
 /** A line of a list was got together, or put back. */
 final readonly class GatherNote implements NoteKind
 {
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     public function rules(?Machine $machine): array
     {

@@ -14,9 +14,7 @@ final readonly class KeptNeeds
 {
     private const HOURS = 24;
 
-    public function __construct(private Yard $yard)
-    {
-    }
+    public function __construct(private Yard $yard) {}
 
     /**
      * @param  array<mixed>  $asked

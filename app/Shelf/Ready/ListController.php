@@ -13,12 +13,26 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
 
 /** Lists that are gathered: on the phone, on paper, or at the counter. */
 final readonly class ListController
 {
-    public function __construct(private ReadyWorks $works, private ListShape $shape)
+    private const MESSAGES = [
+        'name.required' => 'Give the list a name.',
+        'for_day.date_format' => 'A day is written like 2026-05-14.',
+    ];
+
+    public function __construct(private ReadyWorks $works, private ListShape $shape) {}
+
+    /** @return array<string, array<mixed>> */
+    private static function fields(): array
     {
+        return [
+            'name' => ['sometimes', 'required', 'string', 'max:80'],
+            'for_day' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+            'preference' => ['sometimes', Rule::enum(Preference::class)],
+        ];
     }
 
     public function index(): JsonResponse
@@ -30,13 +44,14 @@ final readonly class ListController
         ]);
     }
 
-    public function store(ListRequest $request): JsonResponse
+    public function store(Request $request): JsonResponse
     {
-        $given = $request->validated();
-        $works = [
-            ...$this->works->ofRules($given['rules'] ?? []),
-            ...$this->works->ofSpots($given['spots'] ?? []),
-        ];
+        $given = $request->validate([
+            ...self::fields(),
+            'name' => ['required', 'string', 'max:80'],
+            ...NeedsRequest::works(),
+        ], self::MESSAGES);
+        $works = [...$this->works->ofRules($given['rules'] ?? []), ...$this->works->ofSpots($given['spots'] ?? [])];
         if ($works === []) {
             throw Refusal::field('rules', 'Choose at least one job.');
         }
@@ -57,9 +72,9 @@ final readonly class ListController
         return $list->respond($this->shape->of($list));
     }
 
-    public function update(ListRequest $request, GatheringList $list): JsonResponse
+    public function update(Request $request, GatheringList $list): JsonResponse
     {
-        $given = $request->validated();
+        $given = $request->validate([...self::fields(), 'is_closed' => ['sometimes', 'boolean']], self::MESSAGES);
         $changed = $list->changeAsSeen(
             $request,
             function (GatheringList $current) use ($given): void {
@@ -94,7 +109,7 @@ final readonly class ListController
 
     public function csv(GatheringList $list): Response
     {
-        return new Response(ListCsv::of($this->shape->of($list)), 200, [
+        return new Response($this->shape->csv($list), 200, [
             'Content-Type' => 'text/csv; charset=utf-8; header=present',
             'Content-Disposition' => 'attachment; filename="list.csv"',
         ]);

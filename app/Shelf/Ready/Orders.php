@@ -17,9 +17,7 @@ final readonly class Orders
     /** What falls due on a machine within so many days is done together. Common practice, no source. */
     private const DAYS_TOGETHER = 14;
 
-    public function __construct(private ReadyWorks $works, private ReadyNeeds $needs, private Yard $yard)
-    {
-    }
+    public function __construct(private ReadyWorks $works, private ReadyNeeds $needs, private Yard $yard) {}
 
     /** @return list<string> under which they are kept */
     public static function key(Preference $preference): array

@@ -55,8 +55,7 @@ final class ReadyNeeds
         private readonly FluidFit $fit,
         private readonly ShelfStock $stock,
         private readonly Yard $yard,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<ReadyWork>  $works

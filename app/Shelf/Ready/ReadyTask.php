@@ -18,6 +18,5 @@ final readonly class ReadyTask
         public TaskKind $kind,
         public array $spots,
         public ?string $topUp = null,
-    ) {
-    }
+    ) {}
 }

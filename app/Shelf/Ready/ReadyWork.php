@@ -25,8 +25,7 @@ final readonly class ReadyWork
         public bool $isDone = false,
         public int $visit = 0,
         public ?int $day = null,
-    ) {
-    }
+    ) {}
 
     public function done(bool $isDone): self
     {

@@ -15,9 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** What somebody may get ready for: tasks by when they fall due, and what was found wrong at a part or an opening. */
 final readonly class ReadyWorks
 {
-    public function __construct(private DueTasks $dueTasks)
-    {
-    }
+    public function __construct(private DueTasks $dueTasks) {}
 
     /**
      * @param  list<int>|null  $machines  null for all

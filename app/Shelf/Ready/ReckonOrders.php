@@ -19,9 +19,7 @@ final class ReckonOrders implements ShouldBeUnique, ShouldQueue
 
     public int $tries = 1;
 
-    public function __construct(private readonly Preference $preference)
-    {
-    }
+    public function __construct(private readonly Preference $preference) {}
 
     public function uniqueId(): string
     {

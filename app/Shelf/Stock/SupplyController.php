@@ -11,9 +11,7 @@ use Illuminate\Http\JsonResponse;
 /** What is kept on the shelf, and how much of it there is. */
 final readonly class SupplyController
 {
-    public function __construct(private SupplyShape $shape, private Yard $yard)
-    {
-    }
+    public function __construct(private SupplyShape $shape, private Yard $yard) {}
 
     public function index(): JsonResponse
     {
@@ -28,7 +26,7 @@ final readonly class SupplyController
     {
         return $supply->respond([
             ...$this->shape->all($supply->newCollection([$supply]))[0],
-            'lately' => SupplyMoves::lately($supply),
+            'lately' => $this->shape->lately($supply),
             'currency' => $this->yard->currency,
         ]);
     }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Shelf\Stock;
 
+use App\Logbook\EntryWords;
 use App\Logbook\Stock\Container;
+use App\Logbook\Stock\Move;
+use App\Logbook\Stock\MoveKind;
 use App\Logbook\Stock\Shelf;
 use App\Logbook\Stock\StockLevels;
 use App\Logbook\Stock\Supply;
@@ -16,13 +19,14 @@ use Core\Measure\Quantity;
 use Core\Measure\Unit;
 use Core\Supply\ContainerPlan;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection as Moves;
 
 /** A supply with what there is of it. */
 final readonly class SupplyShape
 {
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    private const LATELY = 12;
+
+    public function __construct(private Shelf $shelf) {}
 
     /**
      * @param  Collection<int, Supply>  $supplies
@@ -52,7 +56,7 @@ final readonly class SupplyShape
             'is_kept' => $levels->isKept($supply->id),
             'left' => [
                 'value' => (string) $left->left->stripTrailingZeros(),
-                'in_words' => LeftWords::of($supply, $left->left),
+                'in_words' => $supply->inWords($left->left),
                 'below_nothing' => $left->isBelowNothing() || ($supply->isFluid() && $nowhere->isBelowNothing()),
             ],
             'containers' => $told,
@@ -102,5 +106,47 @@ final readonly class SupplyShape
             && $left->toBigRational()->isLessThanOrEqualTo(
                 $container->full()->toBigRational()->multipliedBy(BigRational::of(ContainerPlan::TOLERANCE)),
             );
+    }
+
+    /** @return list<array<string, mixed>> what came to the shelf and went from it lately, newest first, what belongs to one entry together */
+    public function lately(Supply $supply): array
+    {
+        $entries = Move::query()->where('supply_id', $supply->id)
+            ->standing()
+            ->where('kind', '!=', MoveKind::Drained)
+            ->whereNotNull('amount')
+            ->orderByDesc('happened_at')->orderByDesc('id')->limit(self::LATELY * 4)
+            ->with('entry.readings', 'entry.machine:id,name', 'entry.person:id,name', 'act:id,title,kind')
+            ->get()->toBase()->groupBy('entry_id')->take(self::LATELY);
+
+        return array_values($entries->map(fn (Moves $moves): array => self::moved($supply, $moves))->all());
+    }
+
+    /**
+     * @param  Moves<int, Move>  $moves  of one entry
+     * @return array<string, mixed>
+     */
+    private static function moved(Supply $supply, Moves $moves): array
+    {
+        $first = $moves->firstOrFail();
+        $amount = BigDecimal::sum(...$moves->map(fn (Move $move): BigDecimal => BigDecimal::of((string) $move->amount))->all());
+        $entry = $first->entry;
+        $for = $moves->map(fn (Move $move): ?string => $move->act?->title)->filter()->unique()->implode(', ');
+
+        return [
+            'id' => $first->id,
+            'kind' => match ($first->kind) {
+                MoveKind::Came => 'in',
+                MoveKind::Counted => 'counted',
+                default => 'out',
+            },
+            'in_words' => $entry->machine === null
+                ? EntryWords::of($entry)
+                : $supply->inWords($amount).' for '.$entry->machine->name.($for === '' ? '' : ": {$for}"),
+            'machine_id' => $entry->machine_id,
+            'note' => $entry->note,
+            'at' => $entry->happened_at->toAtomString(),
+            'by' => $entry->person?->name,
+        ];
     }
 }

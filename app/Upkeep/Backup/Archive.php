@@ -28,9 +28,7 @@ final class Archive
     private const FOLDERS = '~^(keys|photos|photos/[0-9a-f]{2})/?$~D';
 
     /** @param  resource  $stream */
-    private function __construct(private readonly mixed $stream, private readonly string $folder)
-    {
-    }
+    private function __construct(private readonly mixed $stream, private readonly string $folder) {}
 
     /** @throws Unusable if it is no backup, is damaged, or holds anything that its manifest does not name */
     public static function unpack(string $file, string $folder): Manifest

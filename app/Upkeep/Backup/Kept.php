@@ -21,8 +21,7 @@ final readonly class Kept
         public CarbonImmutable $madeAt,
         public int $bytes,
         public ?CarbonImmutable $provedAt,
-    ) {
-    }
+    ) {}
 
     public static function name(CarbonImmutable $at, bool $isSealed): string
     {

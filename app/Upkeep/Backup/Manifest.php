@@ -26,8 +26,7 @@ final readonly class Manifest
         public array $changes,
         public array $tables,
         public array $files,
-    ) {
-    }
+    ) {}
 
     /** @throws Unusable if it is none, or one of a later form */
     public static function read(string $folder): self

@@ -15,9 +15,7 @@ final readonly class Snapshot
      * @param  array<string, array{rows: int, hash: string}>  $tables
      * @param  array{file: string, position: int}  $changes  of the binary log
      */
-    private function __construct(public array $tables, public array $changes)
-    {
-    }
+    private function __construct(public array $tables, public array $changes) {}
 
     /** Nobody waits for it but in the instant in which two readers are brought to the same moment. */
     public static function into(string $file, string $database): self

@@ -20,9 +20,7 @@ final readonly class ComputerState
      * @param  list<array<string, mixed>>  $programs
      * @param  'none'|'there'|'missing'  $secondFolder
      */
-    private function __construct(public array $programs, public string $secondFolder, public int $secondKept)
-    {
-    }
+    private function __construct(public array $programs, public string $secondFolder, public int $secondKept) {}
 
     public static function now(Yard $yard): self
     {

@@ -14,9 +14,7 @@ final readonly class BackUpTheYard implements NightWork
 {
     private const HOUR = '02:10';
 
-    public function __construct(private BackUp $backUp)
-    {
-    }
+    public function __construct(private BackUp $backUp) {}
 
     public function name(): string
     {

@@ -24,9 +24,7 @@ final class DoNightWork implements ShouldBeUnique, ShouldQueue
 
     public int $timeout = 3500;
 
-    public function __construct(private readonly string $work)
-    {
-    }
+    public function __construct(private readonly string $work) {}
 
     public function uniqueId(): string
     {

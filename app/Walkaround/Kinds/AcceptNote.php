@@ -25,9 +25,7 @@ use Core\Machine\Verdict;
 /** Something found is known and lived with, like an old seep: it speaks again only when it is worse. */
 final readonly class AcceptNote implements NoteKind
 {
-    public function __construct(private WriteTold $writeTold)
-    {
-    }
+    public function __construct(private WriteTold $writeTold) {}
 
     public function rules(?Machine $machine): array
     {

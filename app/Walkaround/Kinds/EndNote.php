@@ -15,9 +15,7 @@ use App\Notes\NoteOutcome;
 /** A round has ended. */
 final readonly class EndNote implements NoteKind
 {
-    public function __construct(private OccasionOf $occasion)
-    {
-    }
+    public function __construct(private OccasionOf $occasion) {}
 
     public function rules(?Machine $machine): array
     {

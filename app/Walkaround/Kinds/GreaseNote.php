@@ -21,9 +21,7 @@ use Core\Machine\SpotKind;
 /** A point was greased, or the grease did not go in. */
 final readonly class GreaseNote implements NoteKind
 {
-    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold)
-    {
-    }
+    public function __construct(private OccasionOf $occasion, private WriteTold $writeTold) {}
 
     public function rules(?Machine $machine): array
     {

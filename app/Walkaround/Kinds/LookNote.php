@@ -21,7 +21,6 @@ use App\Machines\Yard;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\NoteOutcome;
-use App\Walkaround\LookResult;
 use Core\Form\BadInput;
 use Core\Inspect\Check;
 use Core\Inspect\Occasion;
@@ -32,6 +31,14 @@ use Illuminate\Validation\Rule;
 /** Something was looked at or measured, by a check or by the way. */
 final readonly class LookNote implements NoteKind
 {
+    private const FINE = 'fine';
+
+    private const NOT_FINE = 'not_fine';
+
+    private const NOT_LOOKED = 'not_looked';
+
+    private const MEASURED = 'measured';
+
     /** Characters of all that is entered for one measurement. */
     private const LONGEST_VALUES = 1000;
 
@@ -41,13 +48,12 @@ final readonly class LookNote implements NoteKind
         private WhatWasFound $found,
         private CheckLists $checkLists,
         private Yard $yard,
-    ) {
-    }
+    ) {}
 
     public function rules(?Machine $machine): array
     {
         return [
-            'said' => ['required', Rule::enum(LookResult::class)],
+            'said' => ['required', Rule::in([self::FINE, self::NOT_FINE, self::NOT_LOOKED, self::MEASURED])],
             'check' => ['nullable', 'string', 'max:40'],
             'spot' => ['required_without:check', 'nullable', 'string', 'max:40'],
             'title' => ['required_without:check', 'nullable', 'string', 'max:80'],
@@ -75,7 +81,7 @@ final readonly class LookNote implements NoteKind
     public function write(Note $note): NoteOutcome
     {
         $machine = $note->machine();
-        $said = LookResult::from($note->given['said']);
+        $said = $note->given['said'];
         $check = $this->checkLists->find($machine, $note->given['check'] ?? null);
         $told = $this->told($note, $said, $check);
         $entry = $this->occasion->entry($note, EntryKind::Found);
@@ -86,17 +92,12 @@ final readonly class LookNote implements NoteKind
     }
 
     /** @return non-empty-list<Told> the look, and what was poured in with it */
-    private function told(Note $note, LookResult $said, ?Check $check): array
+    private function told(Note $note, string $said, ?Check $check): array
     {
         $given = $note->given;
         [$spot, $title] = $this->lookedAt($note, $check);
-        $telling = new Telling(
-            $title,
-            note: $note->circumstances->note,
-            uuid: $note->id,
-            replaces: $note->replaces,
-        );
-        if ($said === LookResult::Measured) {
+        $telling = new Telling($title, note: $note->circumstances->note, uuid: $note->id, replaces: $note->replaces);
+        if ($said === self::MEASURED) {
             return $this->measured($note, $check, $spot, $telling);
         }
         $key = $given['check'] ?? LookedBy::Chance->key($note->id);
@@ -104,9 +105,9 @@ final readonly class LookNote implements NoteKind
         $words = $given['words'] ?? null;
 
         return [match ($said) {
-            LookResult::Fine => new Looked($spot, Verdict::Fit, $key, $by, $words, telling: $telling),
-            LookResult::NotFine => new Looked($spot, Verdict::from($given['verdict']), $key, $by, $words, telling: $telling),
-            LookResult::NotLooked => new Looked($spot, null, $key, $by, $words, wasDone: false, telling: $telling),
+            self::FINE => new Looked($spot, Verdict::Fit, $key, $by, $words, telling: $telling),
+            self::NOT_FINE => new Looked($spot, Verdict::from($given['verdict']), $key, $by, $words, telling: $telling),
+            default => new Looked($spot, null, $key, $by, $words, wasDone: false, telling: $telling),
         }];
     }
 

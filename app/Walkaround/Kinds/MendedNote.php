@@ -18,9 +18,7 @@ use App\Notes\NoteOutcome;
 /** Something found was put right. */
 final readonly class MendedNote implements NoteKind
 {
-    public function __construct(private WhatWasFound $found, private WriteTold $writeTold)
-    {
-    }
+    public function __construct(private WhatWasFound $found, private WriteTold $writeTold) {}
 
     public function rules(?Machine $machine): array
     {

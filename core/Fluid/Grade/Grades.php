@@ -13,12 +13,14 @@ final class Grades
     /** @param  FluidKind|null  $kind  null where nobody says what is in the bottle */
     public static function of(?FluidKind $kind, string $written): Grade
     {
+        $engine = fn (string $written): Grade => SaeGrade::of(ViscosityTable::Engine, $written);
+        $gear = fn (string $written): Grade => SaeGrade::of(ViscosityTable::Gear, $written);
         $readers = match ($kind) {
-            FluidKind::EngineOil => [EngineGrade::parse(...)],
-            FluidKind::GearOil => [GearGrade::parse(...)],
-            FluidKind::HydraulicOil, FluidKind::HydrostaticOil => [IsoGrade::parse(...), EngineGrade::parse(...)],
+            FluidKind::EngineOil => [$engine],
+            FluidKind::GearOil => [$gear],
+            FluidKind::HydraulicOil, FluidKind::HydrostaticOil => [IsoGrade::parse(...), $engine],
             null => [GreaseGrade::parse(...)],
-            default => [EngineGrade::parse(...), GearGrade::parse(...)],
+            default => [$engine, $gear],
         };
         foreach ($readers as $read) {
             try {

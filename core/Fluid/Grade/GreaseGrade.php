@@ -8,11 +8,7 @@ use Core\Measure\Plain;
 use Core\Measure\Quantity;
 use Core\Measure\Unreadable;
 
-/**
- * How stiff a grease is: tenths of a millimetre by which a cone sinks into it, worked, at 25 °C.
- *
- * Source: NLGI consistency numbers by worked penetration (ASTM D217); values from memory.
- */
+/** How stiff a grease is. Source: NLGI consistency numbers, by worked penetration (ASTM D217); values from memory. */
 enum GreaseGrade: string implements Grade
 {
     case Fluid = '000';
@@ -47,21 +43,5 @@ enum GreaseGrade: string implements Grade
     public function table(): string
     {
         return 'NLGI';
-    }
-
-    /** @return array{int, int} from, to */
-    public function penetration(): array
-    {
-        return match ($this) {
-            self::Fluid => [445, 475],
-            self::AlmostFluid => [400, 430],
-            self::ExtremelySoft => [355, 385],
-            self::VerySoft => [310, 340],
-            self::Soft => [265, 295],
-            self::Medium => [220, 250],
-            self::Hard => [175, 205],
-            self::VeryHard => [130, 160],
-            self::Block => [85, 115],
-        };
     }
 }

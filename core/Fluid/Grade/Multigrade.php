@@ -11,9 +11,7 @@ final class Multigrade
     public static function read(string $written): ?array
     {
         $written = strtr(trim($written), ['–' => '-', '−' => '-']);
-        if (
-            ! preg_match('~^(?:SAE\s*)?(?:(\d{1,3})\s*-?W(?:\s*[-/]?\s*(\d{1,3}))?|(\d{1,3}))$~iD', $written, $part)
-        ) {
+        if (! preg_match('~^(?:SAE\s*)?(?:(\d{1,3})\s*-?W(?:\s*[-/]?\s*(\d{1,3}))?|(\d{1,3}))$~iD', $written, $part)) {
             return null;
         }
         $number = fn (int $which): ?int => ($part[$which] ?? '') === '' ? null : (int) $part[$which];

@@ -9,9 +9,7 @@ use Core\Measure\Quantity;
 /** A grade of no classification that is known here: its words, in small letters and single-spaced. */
 final readonly class OtherGrade implements Grade
 {
-    public function __construct(private string $words)
-    {
-    }
+    public function __construct(private string $words) {}
 
     public function written(): string
     {

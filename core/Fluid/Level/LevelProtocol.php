@@ -17,8 +17,7 @@ final readonly class LevelProtocol
         public ?int $waitMinutes = null,
         public ?StickHeld $held = null,
         public ?int $latestMinutes = null,
-    ) {
-    }
+    ) {}
 
     /**
      * What has to be done, or said, before a reading taken like another counts; empty where it does. What nobody said

@@ -19,8 +19,7 @@ final readonly class Capacity
         public Quantity $most,
         public string $written,
         public Book $book = Book::Machine,
-    ) {
-    }
+    ) {}
 
     public function isRange(): bool
     {

@@ -22,12 +22,7 @@ final readonly class CapacityColumn
 
     private const FLUID = 'fluid|lubricant|oil|spec|grade|viscosity|type|api|sae|designation|coolant|what';
 
-    private function __construct(
-        public ?CapacityKind $capacity,
-        public bool $isFluid,
-        public ?Unit $unit,
-    ) {
-    }
+    private function __construct(public ?CapacityKind $capacity, public bool $isFluid, public ?Unit $unit) {}
 
     public static function of(string $heading): self
     {

@@ -21,6 +21,5 @@ final readonly class CapacityRow
         public array $amounts,
         public Specification $specification,
         public array $doubts,
-    ) {
-    }
+    ) {}
 }

@@ -40,9 +40,7 @@ final readonly class CapacityTable
     ];
 
     /** @param  list<CapacityRow>  $rows */
-    private function __construct(public array $rows, public string $remark)
-    {
-    }
+    private function __construct(public array $rows, public string $remark) {}
 
     /**
      * @param  list<Spot>  $compartments  of the machine

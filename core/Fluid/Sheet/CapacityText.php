@@ -13,14 +13,11 @@ use Core\Measure\Unreadable;
 
 /**
  * Reads a capacity as books write it: `7.1 qt`, `948 mL`, `1.6–1.8 L` from and to, `3.8/4.2 qt` without and with
- * filter,
- * `7.1 qt (6.7 L)` one thing two ways.
+ * filter, `7.1 qt (6.7 L)` one thing two ways.
  */
 final class CapacityText
 {
-    /**
-     * Of the larger: two ways of giving one thing that lie further apart are asked about. Common practice, no source.
-     */
+    /** Of the larger: two ways of giving one thing that lie further apart are asked about. Common practice, no source. */
     private const ONE_THING = '0.02';
 
     private const NUMBER = '\d[\d.,]*(?:[ -]\d+/\d+)?|\d+/\d+|\d*[½⅓⅔¼¾⅛⅜⅝⅞]';

@@ -25,8 +25,7 @@ final readonly class CompartmentSheet
         public ?Cooling $cooling = null,
         public ?string $sharesWith = null,
         public ServiceWay $service = new ServiceWay,
-    ) {
-    }
+    ) {}
 
     /** The specification that judges: the machine's own book first. */
     public function specification(): Specification

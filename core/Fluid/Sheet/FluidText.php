@@ -10,9 +10,7 @@ use Core\Fluid\Grade\Multigrade;
 use Core\Fluid\SeasonalGrade;
 use Core\Fluid\Specification;
 
-/**
- * Reads what a book says of a fluid in one cell: `SAE 10W-30, API SJ`, `80W-90 GL-4`, `HOAT coolant`, `Wader Hydro 5`.
- */
+/** Reads what a book says of a fluid in one cell: `SAE 10W-30, API SJ`, `80W-90 GL-4`, `HOAT coolant`, `Wader Hydro 5`. */
 final class FluidText
 {
     private const GRADES = '~\b(?:\d{1,2}\s?W(?:\s?[-/]\s?\d{2,3})?(?![\w-])|SAE\s*\d{2,3}(?!\s?W)|ISO\s*(?:VG\s*)?\d{1,4}|VG\s*\d{1,4})~i';

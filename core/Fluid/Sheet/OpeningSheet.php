@@ -34,8 +34,7 @@ final readonly class OpeningSheet
         public ?string $side = null,
         public string $comesOff = '',
         public array $loose = [],
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $given): self
     {

@@ -21,8 +21,7 @@ final readonly class ServiceMinutes
         public ?int $drip = null,
         public ?int $run = null,
         public ?int $wait = null,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $given): self
     {

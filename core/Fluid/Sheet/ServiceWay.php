@@ -28,8 +28,7 @@ final readonly class ServiceWay
         public bool $seatedByHand = false,
         public ?string $shareFirst = null,
         public FillTo $fillTo = FillTo::Full,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $given): self
     {

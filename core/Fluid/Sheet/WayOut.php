@@ -12,7 +12,5 @@ final readonly class WayOut
      * @param  string  $valve  which valve is shut first, and which way is on
      * @param  list<string>  $putsBack  what is undone to get there, and done up again
      */
-    public function __construct(public ?DrainWay $by = null, public string $valve = '', public array $putsBack = [])
-    {
-    }
+    public function __construct(public ?DrainWay $by = null, public string $valve = '', public array $putsBack = []) {}
 }

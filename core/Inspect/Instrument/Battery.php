@@ -18,9 +18,7 @@ use Core\Measure\Dimension;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
-/**
- * A lead-acid battery or a pack of them: its voltage at rest tells the charge, the drop under a load tells its health.
- */
+/** A lead-acid battery or a pack of them: its voltage at rest tells the charge, the drop under a load tells its health. */
 final class Battery implements Instrument
 {
     private const VOLTS_A_CELL = 2;

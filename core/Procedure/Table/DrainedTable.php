@@ -18,16 +18,14 @@ final readonly class DrainedTable
      * @param  string  $by  `by the book`, `went in the last time`
      * @param  int  $drains  through how many places it runs out
      */
-    public function __construct(private Quantity $expected, private string $by, private int $drains = 1)
-    {
-    }
+    public function __construct(private Quantity $expected, private string $by, private int $drains = 1) {}
 
     /** @return list<array{from_ml: int, verdict: string, says: string}> the row holds from so much on, rising */
     public function rows(): array
     {
         $share = BigRational::of(self::STAYS);
-        $low = Millilitres::of($this->expected->times(BigRational::one()->minus($share)));
-        $high = Millilitres::of($this->expected->times(BigRational::one()->plus($share)));
+        $low = $this->expected->times(BigRational::one()->minus($share))->wholeMillilitres();
+        $high = $this->expected->times(BigRational::one()->plus($share))->wholeMillilitres();
         $told = "{$this->expected->display()} {$this->by}";
 
         return [

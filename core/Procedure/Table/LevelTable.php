@@ -38,8 +38,7 @@ final readonly class LevelTable
         private LevelProtocol $protocol,
         private ?Quantity $band,
         private FillTo $fillTo = FillTo::Full,
-    ) {
-    }
+    ) {}
 
     /** @return list<array{level: int, label: string, verdict: string, says: string, missing_ml: int|null, over_ml: int|null}> */
     public function rows(): array
@@ -127,10 +126,7 @@ final readonly class LevelTable
 
     private function share(int $parts): ?int
     {
-        return $this->band === null ? null : Millilitres::of(Quantity::of(
-            $this->band->value->multipliedBy(BigRational::nd($parts, self::PARTS)),
-            $this->band->unit,
-        ));
+        return $this->band?->times(BigRational::nd($parts, self::PARTS))->wholeMillilitres();
     }
 
     private function words(int $millilitres): string

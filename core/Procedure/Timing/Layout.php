@@ -7,9 +7,7 @@ namespace Core\Procedure\Timing;
 /** Lays steps out in time, one after the other by rank, each as early as it fits among those laid out before. */
 final readonly class Layout
 {
-    public function __construct(private Workload $work)
-    {
-    }
+    public function __construct(private Workload $work) {}
 
     /**
      * @param  array<int, int>  $ranks  by step, the least first

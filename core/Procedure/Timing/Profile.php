@@ -13,9 +13,7 @@ final class Profile
     /** @var array<int, int> how much is taken from each of them on */
     private array $taken = [0];
 
-    public function __construct(private readonly int $most)
-    {
-    }
+    public function __construct(private readonly int $most) {}
 
     /**
      * The first moment from which one more fits.

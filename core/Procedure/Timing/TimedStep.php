@@ -19,6 +19,5 @@ final readonly class TimedStep
         public bool $attended = true,
         public array $after = [],
         public array $uses = [],
-    ) {
-    }
+    ) {}
 }

@@ -16,8 +16,7 @@ final readonly class Timetable
         public int $length,
         public int $lowerBound,
         public array $order,
-    ) {
-    }
+    ) {}
 
     /**
      * The shortest that a search finds: for a few steps the shortest there is. The same answer every time.

@@ -19,6 +19,5 @@ final readonly class FluidTaken
         public ?Capacity $amount,
         public string $why,
         public bool $isDrained = true,
-    ) {
-    }
+    ) {}
 }

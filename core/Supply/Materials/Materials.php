@@ -30,13 +30,7 @@ final readonly class Materials
      * @param  list<array{tool: string, for: list<string>}>  $tools  each once
      * @param  list<string>  $uses
      */
-    private function __construct(
-        public array $fluids,
-        public array $parts,
-        public array $tools,
-        public array $uses,
-    ) {
-    }
+    private function __construct(public array $fluids, public array $parts, public array $tools, public array $uses) {}
 
     public static function by(TaskWork ...$works): self
     {

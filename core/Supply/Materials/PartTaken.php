@@ -25,8 +25,7 @@ final readonly class PartTaken
         public string $again = '',
         public ?PartSheet $sheet = null,
         public bool $isKnown = true,
-    ) {
-    }
+    ) {}
 
     public function withCount(int $count): self
     {

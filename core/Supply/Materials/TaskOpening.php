@@ -22,8 +22,7 @@ final readonly class TaskOpening
         public array $seals = [],
         public string $sealant = '',
         public int $timesReused = 0,
-    ) {
-    }
+    ) {}
 
     public static function of(Spot $spot, OpeningSheet $sheet, int $timesReused = 0): self
     {

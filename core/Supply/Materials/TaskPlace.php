@@ -25,8 +25,7 @@ final readonly class TaskPlace
         public ?PartSheet $part = null,
         public array $seals = [],
         public int $timesReused = 0,
-    ) {
-    }
+    ) {}
 
     public function drains(): int
     {

@@ -13,7 +13,5 @@ final readonly class TaskWork
      * @param  list<TaskPlace>  $places
      * @param  string|null  $topUp  what runs out with the filters and is poured back, where only they are changed
      */
-    public function __construct(public TaskKind $kind, public array $places, public ?string $topUp = null)
-    {
-    }
+    public function __construct(public TaskKind $kind, public array $places, public ?string $topUp = null) {}
 }

@@ -21,8 +21,7 @@ final readonly class FluidChoice
         public bool $isMakers,
         public bool $isLast,
         public bool $isThere,
-    ) {
-    }
+    ) {}
 
     /**
      * What will do, by the keeper's preference where both do; then what is in there already, so that nothing is mixed;

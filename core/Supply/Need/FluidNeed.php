@@ -18,6 +18,5 @@ final readonly class FluidNeed
         public Quantity $amount,
         public string $for,
         public ?int $day = null,
-    ) {
-    }
+    ) {}
 }

@@ -20,8 +20,7 @@ final readonly class FluidStock
         public ?Quantity $open = null,
         public array $unopened = [],
         public array $sizes = [],
-    ) {
-    }
+    ) {}
 
     /** All that is there, in a unit. */
     public function amountLike(Quantity $need): Quantity

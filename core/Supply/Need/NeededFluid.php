@@ -24,6 +24,5 @@ final readonly class NeededFluid
         public array $for,
         public ContainerPlan $plan,
         public ?int $lackingOn,
-    ) {
-    }
+    ) {}
 }

@@ -22,6 +22,5 @@ final readonly class NeededPart
         public string $again,
         public array $taken,
         public ?int $lackingOn,
-    ) {
-    }
+    ) {}
 }

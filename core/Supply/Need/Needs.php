@@ -29,8 +29,7 @@ final readonly class Needs
         public BigRational $cost,
         public int $unpriced,
         public string $why,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<FluidNeed>  $fluids

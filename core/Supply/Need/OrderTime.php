@@ -10,9 +10,7 @@ use Core\Measure\Plain;
 /** By when something is ordered, so that it is here when it is needed. */
 final readonly class OrderTime
 {
-    private function __construct(public ?\DateTimeImmutable $by, public bool $isNow, public string $why)
-    {
-    }
+    private function __construct(public ?\DateTimeImmutable $by, public bool $isNow, public string $why) {}
 
     /** @param  int|null  $deliveryDays  null where nobody knows */
     public static function of(\DateTimeImmutable $neededOn, ?int $deliveryDays, \DateTimeImmutable $today): self

@@ -21,6 +21,5 @@ final readonly class PartNeed
         public string $again = '',
         public array $equivalents = [],
         public ?int $day = null,
-    ) {
-    }
+    ) {}
 }

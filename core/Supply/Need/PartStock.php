@@ -10,7 +10,5 @@ use Brick\Math\BigRational;
 final readonly class PartStock
 {
     /** @param  BigRational|null  $price  null where nobody knows */
-    public function __construct(public string $number, public int $count = 0, public ?BigRational $price = null)
-    {
-    }
+    public function __construct(public string $number, public int $count = 0, public ?BigRational $price = null) {}
 }

@@ -24,6 +24,5 @@ final readonly class Purchase
         public ?Quantity $amount = null,
         public ?BigRational $cost = null,
         public ?int $lackingOn = null,
-    ) {
-    }
+    ) {}
 }

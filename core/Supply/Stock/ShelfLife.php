@@ -10,9 +10,7 @@ use Core\Measure\Plain;
 /** Until when what is in a container may be used: by the day printed on it, or so long after it was opened. */
 final readonly class ShelfLife
 {
-    private function __construct(public ?\DateTimeImmutable $until, public bool $isOver, public string $why)
-    {
-    }
+    private function __construct(public ?\DateTimeImmutable $until, public bool $isOver, public string $why) {}
 
     /**
      * @param  \DateTimeImmutable|null  $opened  the day, null where it is shut

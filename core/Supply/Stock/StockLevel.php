@@ -12,9 +12,7 @@ use Brick\Math\BigDecimal;
  */
 final readonly class StockLevel
 {
-    private function __construct(public BigDecimal $left)
-    {
-    }
+    private function __construct(public BigDecimal $left) {}
 
     /**
      * @param  BigDecimal|null  $counted  what was there when it was counted last; null where nobody ever did

@@ -20,6 +20,5 @@ final readonly class Waste
         public \DateTimeImmutable $at,
         public ?BigDecimal $out = null,
         public ?BigDecimal $in = null,
-    ) {
-    }
+    ) {}
 }

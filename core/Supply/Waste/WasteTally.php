@@ -20,8 +20,7 @@ final readonly class WasteTally
         public BigDecimal $amount,
         public int $unmeasured,
         public string $why,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<Waste>  $waste  of this kind

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core\Forecast;
 
-use Core\Forecast\Gaussian;
 use Core\Forecast\InverseGaussian;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -18,7 +17,7 @@ final class InverseGaussianTest extends TestCase
     #[DataProvider('scaledTails')]
     public function test_the_scaled_tail_is_right_to_twelve_figures(float $x, float $value): void
     {
-        self::assertEqualsWithDelta(1.0, Gaussian::scaledErfc($x) / $value, 1e-12);
+        self::assertEqualsWithDelta(1.0, InverseGaussian::scaledErfc($x) / $value, 1e-12);
     }
 
     /** @return iterable<array{float, float}> */
@@ -36,7 +35,7 @@ final class InverseGaussianTest extends TestCase
     public function test_the_normal_shares_are_those_of_the_tables(): void
     {
         foreach (['0' => 0.5, '1' => 0.8413447461, '-1' => 0.1586552539, '1.281551566' => 0.9, '1.959963985' => 0.975, '-3' => 0.0013498980] as $z => $share) {
-            $tail = exp(-$z ** 2 / 2) * Gaussian::scaledErfc(abs((float) $z) / M_SQRT2) / 2;
+            $tail = exp(-$z ** 2 / 2) * InverseGaussian::scaledErfc(abs((float) $z) / M_SQRT2) / 2;
             self::assertEqualsWithDelta($share, $z < 0 ? $tail : 1 - $tail, 1e-9);
         }
     }

@@ -39,15 +39,15 @@ final class PartsTest extends TestCase
         ]);
 
         self::assertSame('WD 332', $place->numbers->toBuy());
-        self::assertFalse($place->numbers->answerFor('wyndle-20')->willDo);
+        self::assertFalse($place->numbers->answerFor('wyndle-20')['will_do']);
         self::assertStringContainsString(
             'fits but will not do: it filters too coarsely',
-            $place->numbers->answerFor('Wyndle 20')->why,
+            $place->numbers->answerFor('Wyndle 20')['why'],
         );
-        self::assertTrue($place->numbers->answerFor('Wyndle 31H')->willDo);
-        self::assertTrue($place->numbers->answerFor('WD332')->willDo);
-        self::assertNull($place->numbers->answerFor('Gant 7')->willDo);
-        self::assertStringContainsString('nobody has compared', $place->numbers->answerFor('Gant 7')->why);
+        self::assertTrue($place->numbers->answerFor('Wyndle 31H')['will_do']);
+        self::assertTrue($place->numbers->answerFor('WD332')['will_do']);
+        self::assertNull($place->numbers->answerFor('Gant 7')['will_do']);
+        self::assertStringContainsString('nobody has compared', $place->numbers->answerFor('Gant 7')['why']);
     }
 
     public function test_an_equivalent_that_will_not_do_says_why(): void

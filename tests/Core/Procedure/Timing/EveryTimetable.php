@@ -28,8 +28,7 @@ final class EveryTimetable
         private readonly array $holds,
         private readonly array $resources,
         private readonly int $people,
-    ) {
-    }
+    ) {}
 
     public function shortest(): int
     {

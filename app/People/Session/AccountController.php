@@ -11,18 +11,19 @@ use App\People\SignIn;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
-/** One's own password. */
-final class PasswordController
+/** One's own password, and the devices on which one is signed in, each to be ended. */
+final class AccountController
 {
     /** Within a minute; one that succeeds counts too. */
     private const TRIES = 5;
 
     /** Anybody changes their own password, knowing the present one. */
-    public function update(Request $request, FewTries $tries): JsonResponse
+    public function changePassword(Request $request, FewTries $tries): JsonResponse
     {
         $person = Person::asking($request);
         // Counted before anything that was sent is looked at.
@@ -53,5 +54,21 @@ final class PasswordController
         $request->session()->regenerate();
 
         return new JsonResponse($person->toAccount());
+    }
+
+    public function signIns(Request $request): JsonResponse
+    {
+        $person = Person::asking($request);
+
+        return new JsonResponse(['data' => $person->signIns()->orderByDesc('last_seen_at')->orderByDesc('id')->get()
+            ->sortByDesc(fn (SignIn $signIn): bool => $signIn->id === $person->signIn)->values()
+            ->map(fn (SignIn $signIn): array => $signIn->toRecord($person->signIn))->all(), 'next_cursor' => null]);
+    }
+
+    public function endSignIn(Request $request, string $signIn): Response
+    {
+        Person::asking($request)->signIns()->findOrFail($signIn)->delete();
+
+        return new Response(status: 204);
     }
 }
