@@ -50,7 +50,7 @@ final class DaysTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function days(): iterable
     {
-        foreach (Drawn::of(Days::all(), seed: 2912, least: 3) as $name => $moment) {
+        foreach (Drawn::of(Days::all(), seed: 2912, least: 2) as $name => $moment) {
             yield "{$name}, {$moment}" => [$moment];
         }
     }

@@ -8,6 +8,7 @@ use App\People\Person;
 use App\People\Role;
 use App\People\Token\TokenAbility;
 use Core\Machine\ActKind;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -126,24 +127,26 @@ final class RightsTest extends BenchTestCase
     ];
 
     /** The bench: whoever may not service tells no step, and signs nothing off. */
-    #[DataProvider('senders')]
-    public function test_a_jobs_step_and_its_sign_off_ask_for_service(Role $role, bool $mayUse, ?array $scopes): void
+    public function test_a_jobs_step_and_its_sign_off_ask_for_service(): void
     {
         $this->signedIn($this->person(Role::Keeper));
         $this->make(['rules' => $this->rules('Grease')]);
         $this->walk();
-        $sender = $this->sender($role, $mayUse, $scopes);
-        $scopes === null ? $this->signedIn($sender) : $this->by($this->token);
-        $mayService = $this->isLetIn($this->sendOne('service', ['hours' => '125', 'other' => [['spot' => 'engine_oil_filter', 'act' => 'replaced']]]));
+        foreach (self::senders() as $who => [$role, $mayUse, $scopes]) {
+            DB::beginTransaction();
+            $sender = $this->sender($role, $mayUse, $scopes);
+            $scopes === null ? $this->signedIn($sender) : $this->by($this->token);
+            $mayService = $this->isLetIn($this->sendOne('service', ['hours' => '125', 'other' => [['spot' => 'engine_oil_filter', 'act' => 'replaced']]]));
 
-        self::assertSame($mayService, $this->isLetIn($this->sendOne('step', ['job' => $this->job, 'step' => 'secure', 'did' => 'done'])));
-        self::assertSame($mayService, $this->isLetIn($this->sendOne('sign_off', ['job' => $this->job, 'hours' => '125'])));
+            self::assertSame($mayService, $this->isLetIn($this->sendOne('step', ['job' => $this->job, 'step' => 'secure', 'did' => 'done'])), $who);
+            self::assertSame($mayService, $this->isLetIn($this->sendOne('sign_off', ['job' => $this->job, 'hours' => '125'])), $who);
+            DB::rollBack();
+        }
     }
 
     /** @param  list<TokenAbility>|null  $scopes */
     private function sender(Role $role, bool $mayUse, ?array $scopes): Person
     {
-        $this->sheetOf($this->machine, 'engine_oil_filter', ['kind' => 'filter', 'number' => 'WD 15']);
         $sender = $this->person($role, 'sender');
         $sender->update(['may_use_all_machines' => $mayUse]);
         if ($scopes !== null) {

@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-use App\Logbook\Acts\Placing;
-use App\Logbook\Readings\Reading;
 use App\Machines\Machine;
 use App\People\Role;
-use App\Rulebook\Rule;
-use App\Rulebook\Standings\GreaseAnew;
 use Core\Machine\MachineClass;
 use Illuminate\Support\Facades\DB;
 
@@ -182,32 +178,5 @@ final class YardTest extends TestCase
             ['day', '2026-07-01', '2 months, chains'],
             [$rail['unit'], $rail['stakes'][0]['when']['p50'], $rail['stakes'][0]['label']],
         );
-    }
-
-    public function test_the_demo_estate_loads_with_something_true_to_show(): void
-    {
-        DB::table('yard')->delete();
-        $began = microtime(true);
-        $this->travelBack();
-        $this->artisan('demo:load')->assertSuccessful();
-        self::assertLessThan(20, microtime(true) - $began);
-
-        $this->as($this->person(Role::Keeper, 'rosa'));
-        $states = array_column($this->getJson('/api/yard')->json('headline'), 'count', 'state');
-        self::assertSame(18, array_sum($states));
-        self::assertSame(1, $states['stood_down']);
-        self::assertSame(1, $states['unknown']);
-        self::assertArrayHasKey('past', $states);
-        $classes = array_unique(array_column($this->getJson('/api/machines')->json('data'), 'class'));
-        self::assertCount(count(MachineClass::cases()), $classes, 'a machine of every class');
-        $acts = fn (): array => DB::table('acts')->orderBy('id')->get(['id', 'hours', 'km', 'meets'])->all();
-        $before = $acts();
-        $wigeon = Machine::query()->where('name', 'Wigeon')->with('meters', 'rules')->firstOrFail();
-        foreach (Reading::query()->whereIn('meter_id', $wigeon->meters->modelKeys())->with('meter')->orderBy('id')->get()->nth(40) as $reading) {
-            Placing::anew($wigeon, $reading->happened_at, $reading->meter->unit->limit());
-        }
-        $wigeon->rules->each(fn (Rule $rule) => ($this->app->make(GreaseAnew::class))($rule));
-        self::assertEquals($before, $acts(), 'the demo\'s acts stand where the book itself would place them');
-        $this->artisan('demo:load')->assertFailed();
     }
 }

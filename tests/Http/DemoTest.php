@@ -4,15 +4,26 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Logbook\Acts\Placing;
+use App\Logbook\Readings\Reading;
+use App\Machines\Machine;
 use App\Machines\Yard;
 use App\People\Person;
+use App\Rulebook\Rule;
+use App\Rulebook\Standings\GreaseAnew;
+use Brick\Math\BigDecimal;
+use Core\Machine\MachineClass;
+use Core\Meter\Judgement;
+use Core\Meter\Reading as CoreReading;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 
 /**
- * What the demo's spring needs, worked by hand from what its books say (DemoSheets) and from what was counted on its
- * shelf (DemoShelf). Everything is invented.
+ * The demo is true: its readings could have been logged, its acts stand where the book would place them, and what its
+ * spring needs is worked by hand from what its books say (DemoSheets) and what was counted on its shelf (DemoShelf).
+ * Everything is invented. It is loaded once for all of that.
  */
-final class DemoSpringTest extends TestCase
+final class DemoTest extends TestCase
 {
     /**
      * Until the end of May the oil of three engines falls due, the gear cases and the axle of Wigeon, and the reduction
@@ -58,13 +69,66 @@ final class DemoSpringTest extends TestCase
         '5/8 in socket', '8 mm hex key', '10 mm hex key', '17 mm socket', '19 mm socket', '24 mm socket',
     ];
 
-    public function test_the_spring_needs_what_its_books_add_up_to(): void
+    public function test_the_demo_is_true(): void
     {
         $this->travelTo('2026-03-02T09:00:00Z');
         Yard::query()->delete();
         self::assertSame(0, Artisan::call('demo:load'), Artisan::output());
         $this->as(Person::query()->where('sign_in_name', 'rosa')->firstOrFail());
 
+        $this->it_has_something_to_show();
+        $this->its_acts_stand_where_the_book_would_place_them();
+        $this->every_reading_could_have_been_logged();
+        $this->its_spring_needs_what_its_books_add_up_to();
+        $this->artisan('demo:load')->assertFailed();
+    }
+
+    private function it_has_something_to_show(): void
+    {
+        $states = array_column($this->getJson('/api/yard')->json('headline'), 'count', 'state');
+        self::assertSame(18, array_sum($states));
+        self::assertSame(1, $states['stood_down']);
+        self::assertSame(1, $states['unknown']);
+        self::assertArrayHasKey('past', $states);
+        $classes = array_unique(array_column($this->getJson('/api/machines')->json('data'), 'class'));
+        self::assertCount(count(MachineClass::cases()), $classes, 'a machine of every class');
+    }
+
+    private function its_acts_stand_where_the_book_would_place_them(): void
+    {
+        $acts = fn (): array => DB::table('acts')->orderBy('id')->get(['id', 'hours', 'km', 'meets'])->all();
+        $before = $acts();
+        $wigeon = Machine::query()->where('name', 'Wigeon')->with('meters', 'rules')->firstOrFail();
+        foreach (Reading::query()->whereIn('meter_id', $wigeon->meters->modelKeys())->with('meter')->orderBy('id')->get()->nth(40) as $reading) {
+            Placing::anew($wigeon, $reading->happened_at, $reading->meter->unit->limit());
+        }
+        $wigeon->rules->each(fn (Rule $rule) => ($this->app->make(GreaseAnew::class))($rule));
+        self::assertEquals($before, $acts());
+    }
+
+    private function every_reading_could_have_been_logged(): void
+    {
+        $checked = 0;
+        foreach (Machine::query()->with('meters')->get() as $machine) {
+            foreach ($machine->meters as $meter) {
+                $before = null;
+                foreach (Reading::query()->where('meter_id', $meter->id)->orderBy('happened_at')->orderBy('value')->get() as $told) {
+                    $reading = CoreReading::onDay(
+                        BigDecimal::of((string) $told->value),
+                        \DateTimeImmutable::createFromInterface($told->happened_at),
+                    );
+                    $judgement = Judgement::of($before, $reading, $meter->unit->mostPerDay());
+                    self::assertTrue($judgement->isPlausible(), "{$machine->name}: {$judgement->why}");
+                    $before = $reading;
+                    $checked++;
+                }
+            }
+        }
+        self::assertGreaterThan(3000, $checked);
+    }
+
+    private function its_spring_needs_what_its_books_add_up_to(): void
+    {
         $needs = $this->getJson('/api/needs?until=2026-05-31')->assertOk()->json();
 
         self::assertSame([], array_diff(
