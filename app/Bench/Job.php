@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Contract\Record;
 use App\Contract\Versioned;
 use App\Logbook\Entry;
 use App\Logbook\EntryKind;
@@ -12,7 +13,6 @@ use App\People\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -35,11 +35,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Collection<int, StepTold> $told
  * @property-read Entry|null $signedOff
  */
-final class Job extends Model
+final class Job extends Record
 {
     use Versioned;
-
-    public $timestamps = false;
 
     public $incrementing = false;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Contract\Record;
 use App\People\Person;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -24,11 +24,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $device
  * @property-read Person|null $person
  */
-final class StepTold extends Model
+final class StepTold extends Record
 {
     protected $table = 'job_steps';
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
+use App\Contract\Record;
 use App\Machines\Machine;
 use App\Machines\Yard;
 use App\Rulebook\Standings\Reckoning;
@@ -14,7 +15,6 @@ use Core\Measure\Day;
 use Core\Measure\Plain;
 use Core\Schedule\StandingWords;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
 use Sabre\VObject\Component\VCalendar;
 
@@ -33,7 +33,7 @@ use Sabre\VObject\Component\VCalendar;
  * @property CarbonImmutable $changed_at
  * @property CarbonImmutable|null $cancelled_at
  */
-final class CalendarEvent extends Model
+final class CalendarEvent extends Record
 {
     /** Calendars that look this seldom may miss that something is done. */
     private const DAYS_CANCELLED_ONES_STAY = 90;
@@ -42,8 +42,6 @@ final class CalendarEvent extends Model
     private const FURTHEST_DAYS = 1100;
 
     private const MACHINES_AT_ONCE = 100;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
+use App\Contract\Record;
 use App\People\Person;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Str;
 
@@ -21,8 +21,10 @@ use Illuminate\Support\Str;
  * @property string $token_hash
  * @property-read Person $person
  */
-final class CalendarFeed extends Model
+final class CalendarFeed extends Record
 {
+    public $timestamps = true;
+
     protected function casts(): array
     {
         return ['whole_yard' => 'boolean', 'token' => 'encrypted'];

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Contract\Record;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What was decided about a task without anything being done: passed over, or called for.
@@ -19,10 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $km
  * @property CarbonImmutable|null $date
  */
-final class Decision extends Model
+final class Decision extends Record
 {
-    public $timestamps = false;
-
     protected function casts(): array
     {
         return ['kind' => DecisionKind::class, 'date' => 'immutable_date'];

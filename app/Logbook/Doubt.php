@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Contract\Record;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -20,10 +20,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property-read Entry $entry
  * @property-read Entry|null $answer
  */
-final class Doubt extends Model
+final class Doubt extends Record
 {
-    public $timestamps = false;
-
     /** @return BelongsTo<Entry, $this> */
     public function entry(): BelongsTo
     {

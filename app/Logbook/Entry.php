@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Contract\Record;
 use App\Logbook\Acts\Act;
 use App\Logbook\Readings\Reading;
 use App\Machines\Machine;
@@ -11,7 +12,6 @@ use App\Notes\Circumstances;
 use App\People\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Str;
@@ -47,14 +47,12 @@ use Illuminate\Support\Str;
  * @property-read Collection<int, Decision> $decisions
  * @property-read Collection<int, Doubt> $doubts
  */
-final class Entry extends Model
+final class Entry extends Record
 {
     private const LONGEST_QUESTION = 500;
 
     /** @var list<string> what was asked of it just now */
     public array $askedNow = [];
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Contract\Record;
 
 /**
  * A picture of what was seen. The file lies outside the web root, made anew from its pixels alone.
@@ -18,10 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $height
  * @property int $bytes
  */
-final class Photo extends Model
+final class Photo extends Record
 {
-    public $timestamps = false;
-
     public function path(): string
     {
         return storage_path('photos/'.substr($this->uuid, 0, 2)."/{$this->uuid}.jpg");

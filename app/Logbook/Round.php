@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Contract\Record;
 use App\Machines\Machine;
 use App\Machines\Yard;
 use Carbon\CarbonImmutable;
 use Core\Inspect\RoundKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -27,10 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property-read Machine $machine
  * @property-read Collection<int, Entry> $entries
  */
-final class Round extends Model
+final class Round extends Record
 {
-    public $timestamps = false;
-
     protected function casts(): array
     {
         return [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Contract\Record;
 use Core\Inspect\Check;
 use Core\Inspect\CheckChange;
 use Core\Inspect\Degree;
@@ -11,7 +12,6 @@ use Core\Inspect\Measurement;
 use Core\Inspect\RoundKind;
 use Core\Machine\Verdict;
 use Core\Schedule\YearWindow;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a keeper changed about one check, for a class of machine or for one machine.
@@ -26,10 +26,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $dropped
  * @property float|null $position
  */
-final class ChangedCheck extends Model
+final class ChangedCheck extends Record
 {
-    public $timestamps = false;
-
     protected function casts(): array
     {
         return ['values' => 'array', 'dropped' => 'boolean', 'position' => 'float'];

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Contract\Record;
 use Core\Grease\EndSign;
 use Core\Grease\GreasePoint as CorePoint;
 use Core\Measure\TooMuch;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a nipple takes.
@@ -19,13 +19,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property EndSign $end_sign
  * @property bool $about whether nobody has counted its strokes yet
  */
-final class GreasePoint extends Model
+final class GreasePoint extends Record
 {
     protected $primaryKey = 'spot_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected $attributes = ['grease' => CorePoint::USUAL_GREASE, 'about' => false];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Contract\Record;
 use App\Contract\Refusal;
 use App\Contract\Versioned;
 use Brick\Math\BigDecimal;
@@ -18,7 +19,6 @@ use Core\Schedule\SeverityMark;
 use Core\Schedule\Warranty;
 use Core\Schedule\YearWindow;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -57,9 +57,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @method HasMany<\App\Rulebook\Rule, $this> rules()
  * @method \Illuminate\Database\Eloquent\Relations\BelongsTo<\App\Rulebook\SharedRulebook, $this> sharedRulebook()
  */
-final class Machine extends Model
+final class Machine extends Record
 {
     use Versioned;
+
+    public $timestamps = true;
 
     protected $attributes = ['version' => 1, 'facts_version' => 1, 'retired' => false, 'countdown_step' => '1'];
 

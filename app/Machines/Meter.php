@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Contract\Record;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Core\Meter\MeterSpan;
 use Core\Meter\MeterUnit;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * An hour meter or odometer while it is on a machine.
@@ -22,10 +22,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $fitted_by_id the entry that records the change of meters, null for one that came with the machine
  * @property bool $struck the change was struck, so this meter never was
  */
-final class Meter extends Model
+final class Meter extends Record
 {
-    public $timestamps = false;
-
     protected $attributes = ['shown_when_fitted' => '0', 'run_when_fitted' => '0'];
 
     protected function casts(): array

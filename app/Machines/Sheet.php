@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Contract\Record;
 
 /**
  * What the keeper wrote down of a spot: of a compartment, an opening, or a place where a part sits.
@@ -12,13 +12,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $spot_id
  * @property array<string, mixed> $written as typed, in the fields of the kind of spot
  */
-final class Sheet extends Model
+final class Sheet extends Record
 {
     protected $primaryKey = 'spot_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Contract\Record;
 use App\Contract\Versioned;
 use Core\Grease\EndSign;
 use Core\Grease\GreasePoint as CoreGreasePoint;
@@ -13,7 +14,6 @@ use Core\Machine\Spot as CoreSpot;
 use Core\Machine\SpotKind;
 use Core\Machine\Subject;
 use Core\Machine\Whereabouts;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -44,11 +44,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Spot|null $holder
  * @property-read Sheet|null $sheet what the keeper wrote down of it
  */
-final class Spot extends Model
+final class Spot extends Record
 {
     use Versioned;
-
-    public $timestamps = false;
 
     protected $attributes = [
         'version' => 1,

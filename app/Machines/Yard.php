@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Contract\Record;
 use App\Contract\Versioned;
 use Carbon\CarbonImmutable;
 use Core\Fluid\FluidSchool;
@@ -11,7 +12,6 @@ use Core\Measure\Day;
 use Core\Measure\Quantity;
 use Core\Meter\MeterUnit;
 use Core\Schedule\SeverityTable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * The yard itself: one to an installation.
@@ -32,7 +32,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $currency written after prices
  * @property int $version
  */
-final class Yard extends Model
+final class Yard extends Record
 {
     use Versioned;
 
@@ -40,8 +40,6 @@ final class Yard extends Model
     private static array $zones = [];
 
     protected $table = 'yard';
-
-    public $timestamps = false;
 
     public $incrementing = false;
 

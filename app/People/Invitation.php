@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Contract\Record;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -16,15 +16,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $ends_at
  * @property-read Person $person
  */
-final class Invitation extends Model
+final class Invitation extends Record
 {
     private const HOURS = 24;
 
     protected $primaryKey = 'person_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

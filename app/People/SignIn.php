@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Contract\Device;
+use App\Contract\Record;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 
 /**
@@ -18,10 +18,8 @@ use Illuminate\Http\Request;
  * @property CarbonImmutable $signed_in_at
  * @property CarbonImmutable $last_seen_at
  */
-final class SignIn extends Model
+final class SignIn extends Record
 {
-    public $timestamps = false;
-
     protected function casts(): array
     {
         return ['signed_in_at' => 'immutable_datetime', 'last_seen_at' => 'immutable_datetime'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rulebook;
 
+use App\Contract\Record;
 use App\Contract\Versioned;
 use App\Machines\Machine;
 use App\Rulebook\Written\WrittenRule;
@@ -14,7 +15,6 @@ use Core\Schedule\Leeway;
 use Core\Schedule\Rule as CoreRule;
 use Core\Schedule\RulebookLine;
 use Core\Schedule\RuleSource;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -45,9 +45,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property-read Machine $machine
  * @property-read Task $task
  */
-final class Rule extends Model
+final class Rule extends Record
 {
     use Versioned;
+
+    public $timestamps = true;
 
     protected $attributes = [
         'version' => 1,

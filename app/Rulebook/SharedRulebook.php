@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Rulebook;
 
+use App\Contract\Record;
 use App\Contract\Versioned;
 use App\Machines\Machine;
 use Core\Machine\MachineClass;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -20,9 +20,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array<string, array<string, mixed>> $rules by key: the columns of {@see RuleCopy}
  * @property int $version
  */
-final class SharedRulebook extends Model
+final class SharedRulebook extends Record
 {
     use Versioned;
+
+    public $timestamps = true;
 
     protected $attributes = ['version' => 1];
 

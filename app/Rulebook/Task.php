@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Rulebook;
 
+use App\Contract\Record;
 use App\Machines\Spot;
 use Core\Machine\Spot as CoreSpot;
 use Core\Machine\TaskKind;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
@@ -21,10 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property string|null $check_key the check by which it is done, where only that one will do
  * @property-read Collection<int, Spot> $spots
  */
-final class Task extends Model
+final class Task extends Record
 {
-    public $timestamps = false;
-
     /** @var array<int, CoreSpot>|null its spots by id, told once however many ask */
     private ?array $places = null;
 

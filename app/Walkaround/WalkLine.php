@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walkaround;
 
+use App\Contract\Record;
 use App\Logbook\Acts\Act;
 use App\Logbook\Round;
 use App\Machines\CheckLists;
@@ -15,7 +16,6 @@ use Core\Inspect\RoundOutcome;
 use Core\Machine\ActKind;
 use Core\Machine\Outcome;
 use Core\Machine\Verdict;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -28,15 +28,13 @@ use Illuminate\Support\Facades\DB;
  * @property int $open_findings
  * @property array{last: array<string, mixed>|null, findings: list<array<string, mixed>>} $line
  */
-final class WalkLine extends Model
+final class WalkLine extends Record
 {
     private const MACHINES_AT_ONCE = 200;
 
     protected $primaryKey = 'machine_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

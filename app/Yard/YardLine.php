@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Contract\Record;
 use App\Logbook\Readings\WeeklyReadings;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
@@ -15,7 +16,6 @@ use App\Walkaround\WalkLine;
 use Core\Schedule\Headline;
 use Illuminate\Cache\Lock;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
@@ -32,7 +32,7 @@ use Illuminate\Support\Facades\DB;
  * @property int $days_left
  * @property array<string, mixed> $line
  */
-final class YardLine extends Model
+final class YardLine extends Record
 {
     /** Where nobody can tell when a point will come, it sorts behind all others. */
     public const NOBODY_CAN_TELL = 99_999;
@@ -44,8 +44,6 @@ final class YardLine extends Model
     protected $primaryKey = 'machine_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

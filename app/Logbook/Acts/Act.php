@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Acts;
 
+use App\Contract\Record;
 use App\Logbook\Doubt;
 use App\Logbook\Entry;
 use App\Logbook\Photo;
@@ -27,7 +28,6 @@ use Core\Measure\Unit;
 use Core\Meter\Limit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -72,10 +72,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Collection<int, Photo> $photos
  * @property-read Collection<int, Doubt> $doubts
  */
-final class Act extends Model
+final class Act extends Record
 {
-    public $timestamps = false;
-
     protected $attributes = ['looked_by' => 'check', 'check_key' => '', 'outcome' => 'done', 'meets' => false, 'sign_seen' => false];
 
     protected function casts(): array

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Acts;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Contract\Record;
 
 /**
  * A part that was fitted, or how an opening was closed.
@@ -18,13 +18,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $by_feel
  * @property string|null $wrench what it was tightened with
  */
-final class Fitting extends Model
+final class Fitting extends Record
 {
     protected $primaryKey = 'act_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

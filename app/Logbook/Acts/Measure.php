@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Acts;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Contract\Record;
 
 /**
  * The measured value of a part that wears, with the limit it nears.
@@ -16,13 +16,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $resolution one step of the last digit that was written
  * @property bool $falls whether it wears down to the limit
  */
-final class Measure extends Model
+final class Measure extends Record
 {
     protected $primaryKey = 'act_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Logbook\Readings;
 
+use App\Contract\Record;
 use App\Machines\Meter;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Core\Meter\Reading as CoreReading;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -25,10 +25,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $struck
  * @property-read Meter $meter
  */
-final class Reading extends Model
+final class Reading extends Record
 {
-    public $timestamps = false;
-
     protected function casts(): array
     {
         return ['happened_at' => 'immutable_datetime', 'day_only' => 'boolean', 'struck' => 'boolean'];

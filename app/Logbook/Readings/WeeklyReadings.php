@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Logbook\Readings;
 
+use App\Contract\Record;
 use App\Machines\Meter;
 use App\Machines\Yard;
 use Brick\Math\BigDecimal;
 use Core\Forecast\MeterHistory;
 use Core\Measure\Day;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -20,15 +20,13 @@ use Illuminate\Support\Facades\DB;
  * @property int $meter_id
  * @property list<array{int, string}> $weekly day counted from 1 January 1970, and what the meter showed
  */
-final class WeeklyReadings extends Model
+final class WeeklyReadings extends Record
 {
     private const METERS_AT_ONCE = 50;
 
     protected $primaryKey = 'meter_id';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     protected function casts(): array
     {

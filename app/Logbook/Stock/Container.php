@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Logbook\Stock;
 
+use App\Contract\Record;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -21,10 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable|null $use_by as printed on it
  * @property-read Supply $supply
  */
-final class Container extends Model
+final class Container extends Record
 {
-    public $timestamps = false;
-
     protected function casts(): array
     {
         return ['use_by' => 'immutable_date'];

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Logbook\Stock;
 
+use App\Contract\Record;
 use App\Logbook\Acts\Act;
 use App\Logbook\Entry;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -32,10 +32,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property-read Supply|null $supply
  * @property-read Container|null $source
  */
-final class Move extends Model
+final class Move extends Record
 {
-    public $timestamps = false;
-
     protected function casts(): array
     {
         return ['kind' => MoveKind::class, 'happened_at' => 'immutable_datetime'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook\Stock;
 
+use App\Contract\Record;
 use App\Contract\Versioned;
 use Brick\Math\BigDecimal;
 use Core\Fluid\Bottle;
@@ -16,7 +17,6 @@ use Core\Supply\PartNumber;
 use Core\Supply\SoldIn;
 use Core\Supply\SupplyKind;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -37,7 +37,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $version
  * @property-read Collection<int, Container> $containers
  */
-final class Supply extends Model
+final class Supply extends Record
 {
     use Versioned;
 
@@ -45,8 +45,6 @@ final class Supply extends Model
     private const CODE_SIGNS = '23456789ABCDEFGHJKMNPQRSTVWXYZ';
 
     private const CODE_LENGTH = 6;
-
-    public $timestamps = false;
 
     protected $attributes = [
         'kind' => 'fluid',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rulebook\Standings;
 
+use App\Contract\Record;
 use App\Logbook\Readings\WeeklyReadings;
 use App\Machines\Machine;
 use App\Machines\Yard;
@@ -11,7 +12,6 @@ use Core\Forecast\Season;
 use Core\Forecast\SeasonalUse;
 use Core\Machine\MachineClass;
 use Core\Measure\Day;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * How the machines of a class are used over the year, lent to those of it that have little history. It holds for a
@@ -23,15 +23,13 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $hash
  * @property list<float> $weights
  */
-final class ClassSeason extends Model
+final class ClassSeason extends Record
 {
     protected $primaryKey = 'class';
 
     protected $keyType = 'string';
 
     public $incrementing = false;
-
-    public $timestamps = false;
 
     private ?Season $core = null;
 

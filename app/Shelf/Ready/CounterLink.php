@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Shelf\Ready;
 
+use App\Contract\Record;
 use App\People\Person;
 use App\People\Role;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -23,8 +23,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property-read GatheringList $list
  * @property-read Person $person
  */
-final class CounterLink extends Model
+final class CounterLink extends Record
 {
+    public $timestamps = true;
+
     private const BYTES = 16;
 
     private const DAYS = 14;

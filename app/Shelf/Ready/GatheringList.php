@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Shelf\Ready;
 
+use App\Contract\Record;
 use App\Contract\Versioned;
 use App\People\Person;
 use Carbon\CarbonImmutable;
 use Core\Supply\Need\Preference;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
@@ -30,11 +30,9 @@ use Illuminate\Support\Facades\DB;
  * @property-read Collection<int, WantedThing> $things
  * @property-read Collection<int, CounterLink> $links
  */
-final class GatheringList extends Model
+final class GatheringList extends Record
 {
     use Versioned;
-
-    public $timestamps = false;
 
     protected $attributes = ['version' => 1];
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Ready;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Contract\Record;
 
 /**
  * Something that somebody put on a list by hand.
@@ -13,10 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property int $count
  */
-final class WantedThing extends Model
+final class WantedThing extends Record
 {
-    public $timestamps = false;
-
     /** @return array{key: string, id: int, name: string, count: int} */
     public function toRecord(): array
     {

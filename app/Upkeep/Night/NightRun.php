@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Upkeep\Night;
 
+use App\Contract\Record;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * One run of a work of the night.
@@ -17,11 +17,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool|null $succeeded null while it goes on, or where it was cut off
  * @property string|null $says
  */
-final class NightRun extends Model
+final class NightRun extends Record
 {
     protected $table = 'night_works';
-
-    public $timestamps = false;
 
     protected function casts(): array
     {
