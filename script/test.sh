@@ -92,9 +92,9 @@ on_throwaway_server() {
     local database databases=(jardinier jardinier_days jardinier_upgrade)
     for ((process = 1; process <= TEST_PROCESSES; process++)); do databases+=("jardinier_http_$process"); done
     make_account "${databases[@]}"
-    for database in "${databases[@]}"; do
-        DB_DATABASE=$database artisan migrate --force >"$STATE/log/migrate.log" 2>&1 || { tail "$STATE/log/migrate.log" >&2; fail 'The tables could not be made.'; }
-    done
+    DB_DATABASE=jardinier artisan migrate --force >"$STATE/log/migrate.log" 2>&1 || { tail "$STATE/log/migrate.log" >&2; fail 'The tables could not be made.'; }
+    mariadb-dump --no-defaults --socket="$STATE/run/db.sock" --user="$(id -un)" jardinier >"$STATE/tables.sql"
+    for database in "${databases[@]:1}"; do sql "$database" <"$STATE/tables.sql"; done
     if [ "$task" != bench ]; then
         artisan demo:load --if-empty >/dev/null
         artisan yard:rebuild >/dev/null

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Contract\Record;
 use Illuminate\Foundation\Auth\User;
 use PhpParser\Node\Name\FullyQualified;
 use PhpParser\Node\Stmt\Class_;
@@ -161,7 +161,7 @@ final class ArchitectureTest extends TestCase
                 $name = (string) $class->namespacedName;
                 $named[$name] = array_map(strval(...), $finder->findInstanceOf([$class], FullyQualified::class));
                 $parent = $class instanceof Class_ ? (string) $class->extends : '';
-                $models[$name] = in_array($parent, [Model::class, User::class], true);
+                $models[$name] = in_array($parent, [Record::class, User::class], true);
             }
         }
         $knows = [];

@@ -13,11 +13,11 @@ final readonly class OtherGrade implements Grade
 
     public function written(): string
     {
-        $grade = Multigrade::read($this->words);
+        $grade = SaeGrade::read($this->words);
 
         return $grade === null
             ? mb_strtolower(preg_replace('/\s+/u', ' ', trim($this->words)) ?? '')
-            : Multigrade::written(...$grade);
+            : SaeGrade::write(...$grade);
     }
 
     public function lowest(): ?Quantity

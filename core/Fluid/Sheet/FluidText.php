@@ -6,7 +6,7 @@ namespace Core\Fluid\Sheet;
 
 use Core\Fluid\Chemistry;
 use Core\Fluid\FluidKind;
-use Core\Fluid\Grade\Multigrade;
+use Core\Fluid\Grade\SaeGrade;
 use Core\Fluid\SeasonalGrade;
 use Core\Fluid\Specification;
 
@@ -73,9 +73,9 @@ final class FluidText
 
     private static function grade(string $written): string
     {
-        $grade = Multigrade::read($written);
+        $grade = SaeGrade::read($written);
 
-        return $grade === null ? mb_strtoupper($written) : Multigrade::written(...$grade);
+        return $grade === null ? mb_strtoupper($written) : SaeGrade::write(...$grade);
     }
 
     /**
@@ -85,7 +85,7 @@ final class FluidText
      */
     private static function kindOf(array $grades): ?FluidKind
     {
-        $grade = $grades === [] ? null : Multigrade::read($grades[0]);
+        $grade = $grades === [] ? null : SaeGrade::read($grades[0]);
 
         return match (true) {
             $grade === null => null,
