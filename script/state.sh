@@ -72,10 +72,6 @@ require_free_port() {
         || fail "Port $number is in use by another program. Choose another with $option."
 }
 
-free_port() {
-    php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'
-}
-
 # Only one start at a time runs in a state folder: it holds this lock as long as it lives.
 take_lock() {
     exec 9>"$STATE/run/lock"

@@ -77,7 +77,7 @@ on_throwaway_server() {
     trap 'end_throwaway_server $?' EXIT
     trap 'exit 130' INT TERM HUP
     make_state
-    port=$(free_port) db_port=$(free_port)
+    port=$(php -r 'require "tests/Ports.php"; echo Tests\Ports::free(2);') db_port=$((port + 1))
     # Passwords are hashed cheaply here and nowhere else, and how full this computer's disk is says nothing. What is measured is measured by the real clock.
     JARDINIER_CLOCK_AHEAD=0
     [ "$task" = bench ] || JARDINIER_CLOCK_AHEAD=$(php -r 'echo strtotime($argv[1]) - time();' "$TEST_MOMENT")

@@ -9,6 +9,7 @@ use PHPUnit\Framework\Assert;
 /** A yard that `./jardinier start` serves on ports of its own, beside whatever else runs. */
 final class Started
 {
+    /** The first of four that are its own: the database has the next, the door for phones the one after or what it is given. */
     public readonly int $port;
 
     /** @var list<int> process groups that were seen to run */
@@ -16,7 +17,7 @@ final class Started
 
     public function __construct(private readonly string $scheme = 'http')
     {
-        $this->port = self::freePort();
+        $this->port = Ports::free(4);
     }
 
     /** Ends it, and all that it wrote. */
@@ -146,10 +147,5 @@ final class Started
         Assert::assertSame(0, $code, implode("\n", $rows));
 
         return explode("\t", $rows[0] ?? '');
-    }
-
-    public static function freePort(): int
-    {
-        return (int) explode(':', (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false))[1];
     }
 }

@@ -15,6 +15,7 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
 use PHPUnit\Framework\Assert;
+use Tests\Ports;
 
 /** A real browser on the served application, and the ways in which a person finds things in it. */
 final class Browser
@@ -150,10 +151,7 @@ final class Browser
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $port = (int) explode(
-            ':',
-            (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false),
-        )[1];
+        $port = Ports::free();
         $this->driver = ChromeDriver::start(
             $capabilities,
             new ChromeDriverService('/usr/bin/chromedriver', $port, ["--port={$port}", '--log-level=OFF'], $this->home()),

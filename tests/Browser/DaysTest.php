@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Days;
+use Tests\Ports;
 
 /** The demo as it lays itself out on other days, each in a real browser on a server of its own. */
 final class DaysTest extends TestCase
@@ -64,10 +65,7 @@ final class DaysTest extends TestCase
     private static function serve(string $moment): string
     {
         $root = dirname(__DIR__, 2);
-        $port = (int) explode(
-            ':',
-            (string) stream_socket_get_name(stream_socket_server('tcp://127.0.0.1:0'), false),
-        )[1];
+        $port = Ports::free();
         $settings = [...getenv(), 'DB_DATABASE' => 'jardinier_days', 'CLOCK_AHEAD_SECONDS' => (string) (strtotime($moment) - time()), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'array', 'PHP_CLI_SERVER_WORKERS' => '3',
             'APP_CONFIG_CACHE' => '/nonexistent/config.php', 'APP_ROUTES_CACHE' => '/nonexistent/routes.php'];
         $log = ['file', getenv('JARDINIER_STATE').'/log/days.log', 'a'];

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use PHPUnit\Framework\TestCase;
 use Tests\Http\Visitor;
+use Tests\Ports;
 use Tests\Started;
 
 /** `./jardinier start` as a stranger would use it: an empty yard on ports of its own, beside whatever else runs. */
@@ -92,7 +93,7 @@ final class ScriptTest extends TestCase
     public function test_what_cannot_be_done_is_said_in_one_sentence_and_leaves_nothing_behind(): void
     {
         $taken = stream_socket_server("tcp://127.0.0.1:{$this->yard->port}");
-        $free = Started::freePort();
+        $free = Ports::free(2);
         foreach ([
             [
                 ['start', '--port', (string) $this->yard->port],

@@ -17,7 +17,7 @@ final class CertificateTest extends TestCase
     protected function setUp(): void
     {
         $this->yard = new Started('https');
-        $this->door = Started::freePort();
+        $this->door = $this->yard->port + 3;
     }
 
     protected function tearDown(): void
