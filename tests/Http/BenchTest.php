@@ -284,6 +284,21 @@ final class BenchTest extends BenchTestCase
         self::assertSame('2', $this->getJson("/api/supplies/{$plug}")->json('left.value'));
     }
 
+    public function test_a_plug_that_is_replaced_meets_its_rule_and_what_the_old_one_was_like_is_kept(): void
+    {
+        $this->machine = $this->machine([
+            'name' => 'Siskin',
+            'rules' => [['task' => 'Drain plug', 'kind' => 'replace', 'spots' => ['engine_oil_drain'], 'every' => ['hours' => '500']]],
+        ]);
+        $this->make(['rules' => $this->rules('Drain plug')])->assertCreated();
+        $this->walk(said: ['compare:engine_oil_drain' => ['found' => 'its thread is pulled']]);
+        $signed = $this->signOff(['hours' => '126'])->assertCreated();
+        self::assertStringStartsWith('At 126 h: drain plug replaced', $signed->json('entry.in_words'));
+        self::assertStringContainsString('due at 626 h', $signed->json('line.why'));
+        $words = array_column($this->getJson("/api/machines/{$this->machine}/walk")->json('findings'), 'why');
+        self::assertContains('The old one: its thread is pulled.', $words);
+    }
+
     public function test_a_machine_that_is_run_for_its_own_sake_meets_its_rule(): void
     {
         $this->machine = $this->machine([

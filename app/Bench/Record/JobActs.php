@@ -170,7 +170,17 @@ final class JobActs
     /** @return list<Told> */
     private function closed(Spot $spot, StepTold $told): array
     {
-        return $spot->role === null ? [] : [new Closed($spot, $this->fastening($spot, $told), telling: new Telling(uuid: $told->uuid))];
+        if ($spot->role === null) {
+            return [];
+        }
+        $closed = new Closed($spot, $this->fastening($spot, $told), telling: new Telling(uuid: $told->uuid));
+        [$task, $title] = $this->task($spot, TaskKind::Replace);
+
+        return $task === null ? [$closed] : [
+            new Replaced($spot, new Fastening(found: $this->foundAt($spot)?->said('found')), telling: new Telling($title, $task)),
+            $closed,
+            ...$this->wasFitted($spot),
+        ];
     }
 
     /**

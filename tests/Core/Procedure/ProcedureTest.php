@@ -257,6 +257,20 @@ final class ProcedureTest extends TestCase
         self::assertStringContainsString('stopped it reads over full', $this->steps['idle:shift']['says']);
     }
 
+    public function test_a_level_plug_that_is_opened_again_for_the_reading_lets_hot_oil_out_as_it_did_at_first(): void
+    {
+        $this->reckon([['act' => 'replace', 'at' => 'shift']], [[
+            'key' => 'shift',
+            'kind' => 'transmission',
+            'openings' => [['key' => 'f', 'role' => 'fill'], ['key' => 'd', ...self::DRAIN], ['key' => 'l', 'role' => 'level']],
+            'fill' => ['method' => 'level_plug'],
+            'protocol' => ['engine' => 'idling'],
+        ]]);
+        $this->inThisOrder('open:l', 'close:l', 'idle:shift', 'reopen:l', 'read:shift', 'reshut:l');
+        self::assertStringContainsString('Hot oil', implode(' ', $this->steps['reopen:l']['cautions']));
+        self::assertSame($this->steps['open:l']['cautions'], $this->steps['reopen:l']['cautions']);
+    }
+
     public function test_a_fuel_filter_of_a_diesel_is_shut_off_bled_and_looked_over(): void
     {
         $this->reckon([['act' => 'replace', 'at' => 'filter']], [['key' => 'fuel', 'kind' => 'fuel', 'valve' => 'lever across is shut']], [
