@@ -299,6 +299,21 @@ final class BenchTest extends BenchTestCase
         self::assertContains('The old one: its thread is pulled.', $words);
     }
 
+    public function test_a_level_plug_that_is_replaced_and_opened_again_for_the_reading_was_replaced_once(): void
+    {
+        $this->machine = $this->machine([
+            'name' => 'Siskin',
+            'class' => 'all_terrain_vehicle',
+            'rules' => [['task' => 'Transmission oil', 'kind' => 'replace', 'spots' => ['transmission', 'transmission_level'], 'every' => ['hours' => '500']]],
+        ]);
+        $this->sheetOf($this->machine, 'transmission', ['capacities' => [['amount' => '2 L', 'kind' => 'refill']], 'service' => ['run' => 5]]);
+        $this->make(['rules' => $this->rules('Transmission')])->assertCreated();
+        self::assertContains('reopen:transmission_level', $this->walk());
+        $this->signOff(['hours' => '126'])->assertCreated();
+        $acts = array_column($this->getJson("/api/machines/{$this->machine}/spots/transmission_level")->json('acts'), 'kind');
+        self::assertSame(1, count(array_keys($acts, 'replaced', true)), implode(', ', $acts));
+    }
+
     public function test_a_machine_that_is_run_for_its_own_sake_meets_its_rule(): void
     {
         $this->machine = $this->machine([

@@ -206,6 +206,4 @@ final class MachinePageTest extends TestCase
         self::assertSame(['1 month, coolant', '2026-06-01'], [$byDate['label'], $byDate['when']['p50']]);
         self::assertTrue($stakes->where('at', '150')->first()['again']);
     }
-
-    /** The demo's history is made by a generator; what it made must stand before the same judge as what people type. */
 }

@@ -103,7 +103,8 @@ final class JobActs
             ($kept['asks']['kind'] ?? '') === 'measured' => [$this->measured($spot, $kept['asks']['check']['key'], $told)],
             ($kept['asks']['kind'] ?? '') === 'judged' => [$this->judged($spot, $told)],
             default => match ($step->verb) {
-                StepVerb::Close, StepVerb::Reshut => $this->closed($spot, $told),
+                StepVerb::Close => [...$this->replaced($spot), ...$this->closed($spot, $told)],
+                StepVerb::Reshut => $this->closed($spot, $told),
                 StepVerb::Torque => $this->tightened($spot, $told),
                 StepVerb::Fit => [$this->fitted($spot, $told), ...$this->wasFitted($spot)],
                 StepVerb::Lubricate => [$this->greased($spot, $told)],
@@ -170,15 +171,16 @@ final class JobActs
     /** @return list<Told> */
     private function closed(Spot $spot, StepTold $told): array
     {
-        if ($spot->role === null) {
-            return [];
-        }
-        $closed = new Closed($spot, $this->fastening($spot, $told), telling: new Telling(uuid: $told->uuid));
+        return $spot->role === null ? [] : [new Closed($spot, $this->fastening($spot, $told), telling: new Telling(uuid: $told->uuid))];
+    }
+
+    /** @return list<Told> of a plug or a strainer that is replaced, told when the new one is in */
+    private function replaced(Spot $spot): array
+    {
         [$task, $title] = $this->task($spot, TaskKind::Replace);
 
-        return $task === null ? [$closed] : [
+        return $spot->role === null || $title === null ? [] : [
             new Replaced($spot, new Fastening(found: $this->foundAt($spot)?->said('found')), telling: new Telling($title, $task)),
-            $closed,
             ...$this->wasFitted($spot),
         ];
     }
