@@ -1,13 +1,25 @@
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
+/** What is built now is told from what was built of other sources: what an earlier one kept on a device is not read by a later. */
+const sources = readdirSync('web', { recursive: true, withFileTypes: true })
+  .flatMap((file) => (file.isFile() ? `${file.parentPath}/${file.name}` : []))
+  .sort();
+const version = sources
+  .reduce((hash, file) => hash.update(readFileSync(file)), createHash('sha256'))
+  .digest('hex')
+  .slice(0, 12);
+
 export default defineConfig({
+  define: { __VERSION__: JSON.stringify(version) },
   plugins: [
     laravel({ input: ['web/main.tsx'], refresh: false }),
     react(),
-    // Kept on the device, so that it opens without signal. What people read and write is kept by web/kept, never by the worker.
+    // Kept on the device, so that it opens without signal. What people read and write is kept by web/offline, never by the worker.
     VitePWA({
       outDir: 'public',
       base: '/',
@@ -34,7 +46,7 @@ export default defineConfig({
         globDirectory: 'public/build',
         globPatterns: ['assets/*.{js,css,woff2,wasm}'],
         modifyURLPrefix: { 'assets/': '/build/assets/' },
-        additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+        additionalManifestEntries: [{ url: '/', revision: version }],
         navigateFallback: '/',
         navigateFallbackDenylist: [/^\/api\//],
         cleanupOutdatedCaches: true,

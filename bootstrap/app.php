@@ -11,6 +11,7 @@ use App\Contract\RefusalLog;
 use App\Contract\RoomToWrite;
 use App\Contract\SecurityHeaders;
 use App\Contract\TrustProxies;
+use App\Contract\YardClock;
 use App\Machines\Yard;
 use App\People\ResetKeeper;
 use App\People\Session\EndedAccess;
@@ -52,7 +53,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->use([SecurityHeaders::class, TrustProxies::class, FewTries::class, ReadableBody::class, RoomToWrite::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->redirectGuestsTo(fn (): ?string => null);
         $middleware->group('web', [SessionOrToken::class]);
-        $middleware->group('api', [SessionOrToken::class, Illuminate\Routing\Middleware\SubstituteBindings::class]);
+        $middleware->group('api', [YardClock::class, SessionOrToken::class, Illuminate\Routing\Middleware\SubstituteBindings::class]);
         $middleware->alias(['once' => KeepOnce::class]);
         $middleware->priority([SessionOrToken::class, Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, Illuminate\Routing\Middleware\SubstituteBindings::class, Illuminate\Auth\Middleware\Authorize::class, KeepOnce::class]);
     })

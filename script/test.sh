@@ -45,13 +45,14 @@ suite_all() {
     return $code
 }
 
-# What machines find before anything runs: types, and the one way in which the code is written.
+# What machines find before anything runs: types, the one way in which the code is written, and what the phone's core does.
 suite_tools() {
-    say 'Held by tools: phpstan, Pint, TypeScript, Biome'
+    say 'Held by tools: phpstan, Pint, TypeScript, Biome, Vitest'
     php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress --no-ansi --configuration phpstan.core.neon
     php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress --no-ansi --configuration phpstan.neon
     vendor/bin/pint --test >"$ROOT/var/pint.log" 2>&1 || { cat "$ROOT/var/pint.log" >&2; fail 'Some of it is written otherwise than Pint writes it: vendor/bin/pint.'; }
     npm run --silent check
+    npm run --silent test
 }
 
 # What is drawn by seed is drawn ten times as often.

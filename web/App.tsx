@@ -2,7 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes, useMatch } from 'react-router';
 import { sessionQuery } from './api/queries';
+import { setZone } from './kit/clock';
 import { Reading } from './kit/Reading';
+import { becomes } from './offline/whose';
 import { SignIn } from './people/SignIn';
 import { Shell } from './shell/Shell';
 import { Signboard } from './shell/Signboard';
@@ -53,7 +55,7 @@ const StartPage = lazy(() => import('./walkaround/StartPage'));
 const RoundPage = lazy(() => import('./walkaround/RoundPage'));
 const GreaseRoundPage = lazy(() => import('./walkaround/GreaseRoundPage'));
 const FoundPage = lazy(() => import('./walkaround/FoundPage'));
-const WaitingPage = lazy(() => import('./walkaround/WaitingPage'));
+const WaitingPage = lazy(() => import('./notes/WaitingPage'));
 const LabelsPage = lazy(() => import('./walkaround/LabelsPage'));
 const FindingPage = lazy(() => import('./walkaround/FindingPage'));
 const ChecksPage = lazy(() => import('./walkaround/ChecksPage'));
@@ -77,7 +79,7 @@ export function App() {
 function Gate() {
   const session = useQuery(sessionQuery);
   const invited = useMatch('/welcome') !== null;
-  if (session.isPending || session.isError) {
+  if (!session.data) {
     return (
       <>
         <Signboard />
@@ -85,6 +87,8 @@ function Gate() {
       </>
     );
   }
+  becomes(session.data.person?.id ?? null);
+  if (session.data.time_zone) setZone(session.data.time_zone);
   const { person, first_visit: firstVisit, needs_code: needsCode, ended, yard } = session.data;
   if (firstVisit)
     return (

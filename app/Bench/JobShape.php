@@ -61,7 +61,7 @@ final class JobShape
             'steps_settled' => $settled,
             'steps_in_all' => count($progress->progress->steps),
             'has_begun' => $progress->hasBegun(),
-            'next' => ($progress->progress->ready()[0] ?? null)?->says,
+            'next' => $progress->next()?->says,
             'in_pieces' => array_map(fn (Step $step): string => $step->says, $progress->progress->inPieces()),
             'signed_off' => $job->signedOff === null ? null : [
                 'entry_id' => $job->signedOff->id,

@@ -7,6 +7,8 @@ namespace App\Bench;
 use App\Contract\Record;
 use App\People\Person;
 use Carbon\CarbonImmutable;
+use Core\Procedure\Did;
+use Core\Procedure\Telling;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -48,6 +50,11 @@ final class StepTold extends Record
     public function said(string $field): string
     {
         return (string) ($this->said[$field] ?? '');
+    }
+
+    public function toTelling(): Telling
+    {
+        return new Telling($this->uuid, $this->step, $this->did, $this->happened_at);
     }
 
     /** @return array<string, mixed> as the contract's `StepTold` */

@@ -8,6 +8,7 @@ use App\Contract\Device;
 use App\Contract\Problem;
 use App\Contract\Refusal;
 use App\People\Person;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -30,6 +31,7 @@ final readonly class NoteController
     {
         $given = $request->validate([
             'sent_at' => ['sometimes', 'date'],
+            'by' => ['sometimes', 'integer'],
             'attended' => ['sometimes', 'array', 'list', 'max:'.self::MOST],
             'attended.*' => ['required', 'uuid'],
             'notes' => ['required', 'array', 'list', 'min:1', 'max:'.self::MOST],
@@ -40,6 +42,9 @@ final readonly class NoteController
             'notes.*.machine_id' => ['sometimes', 'nullable', 'integer'],
         ]);
         $person = Person::asking($request);
+        if (isset($given['by']) && (int) $given['by'] !== $person->id) {
+            throw new AuthenticationException;
+        }
         $this->count($person, count($request->input('notes')));
 
         $sending = new Sending(

@@ -121,10 +121,11 @@ final readonly class WriteNotes
                     ?? throw Refusal::field('kind', 'There is no such kind of note.');
                 $this->admit($sending->by, $kind, $note, $machine);
                 $result = $kind->write($this->read($sending, $kind, $note, $machine, $when))->toRecord();
+                $result['wrote'] = self::wrote($result, $machine);
                 DB::table('sent_notes')->insert([
                     'uuid' => $note['id'], 'person_id' => $sending->by->id, 'fingerprint' => $fingerprint,
                     'result' => json_encode(
-                        (object) array_intersect_key($result, ['entry_id' => true]),
+                        (object) array_intersect_key($result, ['entry_id' => true, 'wrote' => true]),
                         JSON_THROW_ON_ERROR,
                     ), 'created_at' => now(),
                 ]);
@@ -147,6 +148,23 @@ final readonly class WriteNotes
         }
 
         return ['status' => 'written', ...$result];
+    }
+
+    /**
+     * @param  array<string, mixed>  $result
+     * @return list<array{id: int, machine_id: int|null}> the entries by which all of it can be struck
+     */
+    private static function wrote(array $result, ?Machine $machine): array
+    {
+        $entries = array_filter([$result['entry'] ?? null, ...$result['others'] ?? []]);
+        if ($entries === [] && isset($result['entry_id'])) {
+            $entries = [['id' => $result['entry_id'], 'machine_id' => $machine?->id]];
+        }
+
+        return array_values(array_map(
+            fn (array $entry): array => ['id' => $entry['id'], 'machine_id' => $entry['machine_id']],
+            $entries,
+        ));
     }
 
     /** @param  array<string, mixed>  $note */

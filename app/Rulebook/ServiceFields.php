@@ -20,7 +20,8 @@ final class ServiceFields
     public static function rules(?Machine $machine): array
     {
         $meters = collect($machine?->currentMeters() ?? [])->map(fn (Meter $meter): Limit => $meter->unit->limit());
-        $needed = fn (Limit $along): string => $meters->contains($along) ? 'required' : 'prohibited';
+        // A meter that nobody read is said to be so: then what it showed at that moment stands.
+        $may = fn (Limit $along): string => $meters->contains($along) ? 'present' : 'prohibited';
 
         return [
             'tasks' => ['required_without_all:other,puts_right', 'array', 'max:200'],
@@ -37,8 +38,8 @@ final class ServiceFields
             'anchors' => ['sometimes', 'array', 'max:200'],
             'anchors.*.rule_id' => ['required', 'integer'],
             'anchors.*.anchor' => ['required', Rule::enum(Anchor::class)],
-            'hours' => [$needed(Limit::Hours), 'nullable', new TypedNumber('The hour meter')],
-            'distance' => [$needed(Limit::Distance), 'nullable', new TypedNumber('The odometer')],
+            'hours' => [$may(Limit::Hours), 'nullable', new TypedNumber('The hour meter')],
+            'distance' => [$may(Limit::Distance), 'nullable', new TypedNumber('The odometer')],
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Contract\YardClock;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\JsonResponse;
@@ -35,30 +36,25 @@ final readonly class WebPage
             // The page comes all the same, and says what it cannot read.
             $given = [];
         }
+        // Nor has what is kept a time of its own.
+        $clock = $given === [] ? null : YardClock::read();
 
         return response()
-            ->view('app', ['given' => $given, 'besides' => self::besides(array_merge(...array_column($pages, 'scripts')))])
+            ->view('app', ['given' => ['clock' => $clock, 'answers' => $given], 'besides' => self::besides(array_merge(...array_column($pages, 'scripts')))])
             ->header('Cache-Control', 'no-store, private');
     }
 
-    /** @return list<array{asks: list<array{path: string, key: list<int|string>, name: string}>, scripts: list<string>}> those that an address means */
+    /** @return list<array{asks: list<array{path: string, of: array<string, int>}>, scripts: list<string>}> those that an address means */
     private static function pages(string $address): array
     {
         $pages = [];
-        /** @var list<array{address: string, asks?: list<array{path: string, key: list<string>, name: string}>, scripts?: list<string>}> $all */
+        /** @var list<array{address: string, asks?: list<string>, scripts?: list<string>}> $all */
         $all = json_decode((string) file_get_contents(base_path(self::PAGES)), true, flags: JSON_THROW_ON_ERROR);
         foreach ($all as $page) {
             if (preg_match("~{$page['address']}~", $address, $part) === 1) {
-                $fill = fn (string $words): string => str_replace('$1', $part[1] ?? '', $words);
+                $of = array_map(intval(...), array_filter($part, is_string(...), ARRAY_FILTER_USE_KEY));
                 $pages[] = [
-                    'asks' => array_map(fn (array $ask): array => [
-                        'path' => $fill($ask['path']),
-                        'key' => array_map(
-                            fn (string $word): int|string => ctype_digit($fill($word)) ? (int) $fill($word) : $word,
-                            $ask['key'],
-                        ),
-                        'name' => $fill($ask['name']),
-                    ], $page['asks'] ?? []),
+                    'asks' => array_map(fn (string $path): array => ['path' => $path, 'of' => $of], $page['asks'] ?? []),
                     'scripts' => $page['scripts'] ?? [],
                 ];
             }
@@ -88,16 +84,21 @@ final readonly class WebPage
     }
 
     /**
-     * @param  list<array{asks: list<array{path: string, key: list<int|string>, name: string}>, scripts: list<string>}>  $pages
-     * @return list<array{key: list<int|string>, name: string, answer: mixed}> what the page will ask for, by the keys
-     *     under which it asks, and the names under which it is kept on the device
+     * @param  list<array{asks: list<array{path: string, of: array<string, int>}>, scripts: list<string>}>  $pages
+     * @return list<array{key: list<mixed>, answer: mixed}> what the page will ask for, by the keys under which it asks:
+     *     method, path and what stands in it
      */
     private function given(array $pages): array
     {
         $given = [];
-        foreach (array_merge(...array_column($pages, 'asks')) as ['path' => $path, 'key' => $key, 'name' => $name]) {
+        foreach (array_merge(...array_column($pages, 'asks')) as ['path' => $path, 'of' => $of]) {
+            $named = array_filter($of, fn (string $name): bool => str_contains($path, "{{$name}}"), ARRAY_FILTER_USE_KEY);
+            $address = str_replace(array_map(fn (string $name): string => "{{$name}}", array_keys($named)), array_map(strval(...), array_values($named)), $path);
             try {
-                $given[] = ['key' => $key, 'name' => $name, 'answer' => $this->answer($path)];
+                $given[] = [
+                    'key' => ['get', $path, ...$named === [] ? [] : [['params' => ['path' => $named]]]],
+                    'answer' => $this->answer($address),
+                ];
             } catch (ModelNotFoundException) {
                 continue;
             }

@@ -44,7 +44,7 @@ final class WrittenNumber
             throw new Unreadable('That number is too long to be read.');
         }
         foreach (self::VULGAR as $sign => $fraction) {
-            $text = str_replace($sign, ' '.$fraction, $text);
+            $text = str_replace($sign, " {$fraction} ", $text);
         }
         $text = trim(preg_replace('/ +/', ' ', $text) ?? '');
         $text = preg_replace('/^([+-]) /', '$1', $text) ?? '';

@@ -5,9 +5,6 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta property="csp-nonce" nonce="{{ Vite::cspNonce() }}">
     <meta name="color-scheme" content="light dark">
-    @if (config('app.clock_ahead_seconds') !== 0)
-    <meta name="clock-ahead-seconds" content="{{ config('app.clock_ahead_seconds') }}">
-    @endif
     <title>Jardinier</title>
     <link rel="icon" href="data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 16 16'%3E%3Cpath d='M1 11h14M8 11V3' stroke='%232F5D43' stroke-width='2'/%3E%3Cpath d='M5 6h6l-3 4z' fill='%231F2A24'/%3E%3C/svg%3E">
     <link rel="manifest" href="/build/manifest.webmanifest">

@@ -352,7 +352,7 @@ final class Browser
     {
         $this->until(function () use ($name, $within): bool {
             $found = $this->named($name, $within);
-            if ($found === null) {
+            if ($found === null || ! $found->isEnabled() || $this->isUnseen()) {
                 return false;
             }
             $this->script('arguments[0].scrollIntoView({block: "center"})', $found);
@@ -360,6 +360,25 @@ final class Browser
 
             return true;
         }, "something to press called \"{$name}\"");
+    }
+
+    /** Waits until nothing has been asked of the server for a while: what is fetched ahead is there. */
+    public function untilQuiet(): void
+    {
+        $before = -1;
+        $this->until(function () use (&$before): bool {
+            usleep(400_000);
+            $asked = (int) $this->script('performance.setResourceTimingBufferSize(5000); return performance.getEntriesByType("resource").length');
+            [$isQuiet, $before] = [$asked === $before, $asked];
+
+            return $isQuiet;
+        }, 'the page to ask for nothing more');
+    }
+
+    /** What is shown takes no press yet. */
+    private function isUnseen(): bool
+    {
+        return (bool) $this->script('return "unseen" in document.documentElement.dataset');
     }
 
     public function offers(string $name, ?string $within = null): bool
@@ -378,6 +397,7 @@ final class Browser
     public function keys(string ...$keys): void
     {
         foreach ($keys as $key) {
+            $this->until(fn (): bool => ! $this->isUnseen(), 'what is shown to be seen');
             $this->driver->switchTo()->activeElement()->sendKeys($key);
         }
     }

@@ -127,6 +127,7 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->press('Log hours');
         $this->browser->type('The meter shows', '93.3');
         $this->browser->press('Log 93.3 h');
+        $this->browser->see('93.3 h: kept on this device');
         $this->browser->keys('/');
         $this->browser->keys("{$machine['name']} 94.1 h");
         $this->browser->keys(self::ENTER);
@@ -144,6 +145,7 @@ final class OutOfReachTest extends BrowserTestCase
         $this->signIn('wilf');
         $this->browser->open("/walkaround/{$machine['id']}/daily?at=leaks");
         $this->browser->see('Leaks');
+        $this->browser->untilQuiet();
         // The session ends while he stands by the machine.
         $this->browser->command('Network.clearBrowserCookies', []);
         $this->browser->press('Fine');

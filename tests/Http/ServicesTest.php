@@ -112,6 +112,22 @@ final class ServicesTest extends TestCase
         );
     }
 
+    public function test_a_service_at_which_nobody_read_the_meter_stands_at_what_it_showed_then(): void
+    {
+        $machine = $this->machine();
+        $this->log($machine, '40')->assertCreated();
+        $service = ['id' => (string) Str::uuid(), 'kind' => 'service', 'at' => '2026-05-14T11:30:00Z', 'machine_id' => $machine];
+        $service += ['tasks' => [$this->taskId($machine)], 'hours' => null];
+        $hours = ['id' => (string) Str::uuid(), 'kind' => 'reading', 'at' => '2026-05-14T11:00:00Z', 'machine_id' => $machine, 'value' => '45', 'meter' => 'hours'];
+        $this->travelTo('2026-05-14T12:00:00Z');
+        // Both were told without signal; the phone had known nothing of the 45 h.
+        $results = $this->postJson('/api/notes', ['notes' => [$hours, $service]])->assertOk()->json('results');
+
+        self::assertSame(['written', 'written'], array_column($results, 'status'));
+        self::assertEquals('145', $this->sheet($machine)['rules'][0]['standing']['due']['hours']);
+        self::assertSame('45', $this->sheet($machine)['line']['meters'][0]['value']);
+    }
+
     public function test_a_task_of_another_machine_is_refused(): void
     {
         $machine = $this->machine();

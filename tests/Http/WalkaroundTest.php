@@ -126,6 +126,37 @@ final class WalkaroundTest extends WalkTestCase
         self::assertCount(1, $this->getJson("/api/machines/{$machine}/findings/leaks")->json('looks'));
     }
 
+    public function test_a_note_says_by_which_entries_it_can_be_struck_and_says_so_again_when_it_is_sent_again(): void
+    {
+        $machine = $this->machine();
+        $other = $this->machine(['name' => 'Teal']);
+        $notes = [$this->look($machine, 'leaks'), $this->note($machine, 'reading', ['value' => '2', 'meter' => 'hours']), [
+            'id' => (string) Str::uuid(), 'kind' => 'line', 'at' => '2026-05-14T08:00:00Z', 'text' => 'heron 3, teal 4',
+        ]];
+        $wrote = array_column($this->send($notes), 'wrote');
+
+        self::assertSame([[$machine], [$machine], [$machine, $other]], array_map(fn (array $all): array => array_column($all, 'machine_id'), $wrote));
+        self::assertSame($wrote, array_column($this->send($notes), 'wrote'));
+        foreach ($wrote[2] as ['id' => $entry, 'machine_id' => $of]) {
+            $strike = ['entry' => $entry, 'because' => 'Taken back at once.'];
+            self::assertSame('written', $this->send([$this->note($of, 'strike', $strike)])[0]['status']);
+        }
+        self::assertSame(['2', '0'], array_map(fn (int $of): string => $this->sheet($of)['line']['meters'][0]['value'], [$machine, $other]));
+    }
+
+    public function test_notes_of_one_person_are_not_written_for_another_who_has_signed_in_since(): void
+    {
+        $machine = $this->machine();
+        $look = $this->look($machine, 'leaks');
+        $asks = fn (int $by): int => $this->postJson('/api/notes', ['by' => $by, 'notes' => [$look]])->getStatusCode();
+        $this->as($wilf = $this->person(Role::Operator, 'Wilf'));
+        $this->as($ilse = $this->person(Role::Operator, 'Ilse'));
+
+        self::assertSame([401, 401], [$asks($wilf->id), $asks($wilf->id)]);
+        self::assertSame(0, DB::table('acts')->count());
+        self::assertSame(200, $asks($ilse->id));
+    }
+
     public function test_what_was_sent_is_remembered_for_thirty_days_and_a_look_sent_again_after_that_is_still_written_once(): void
     {
         $machine = $this->machine();

@@ -13,11 +13,11 @@ final class WebPageTest extends TestCase
     public function test_what_an_address_will_ask_for_first_comes_with_the_page_as_its_own_door_tells_it(): void
     {
         $machine = $this->machine();
-        foreach (["/walkaround/{$machine}/daily" => ['walk', 'walk'], "/machines/{$machine}/plate" => ['machine', '']] as $page => [$key, $door]) {
+        foreach (["/walkaround/{$machine}/daily" => '/machines/{machine}/walk', "/machines/{$machine}/plate" => '/machines/{machine}'] as $page => $path) {
             $given = $this->given($page);
-            self::assertSame([['session'], ['yard'], [$key, $machine]], array_column($given, 'key'));
-            self::assertSame(['session', 'yard', "{$key} {$machine}"], array_column($given, 'name'));
-            foreach (['/api/session', '/api/yard', rtrim("/api/machines/{$machine}/{$door}", '/')] as $index => $address) {
+            $key = ['get', $path, ['params' => ['path' => ['machine' => $machine]]]];
+            self::assertSame([['get', '/session'], ['get', '/yard'], $key], array_column($given, 'key'));
+            foreach (['/api/session', '/api/yard', '/api'.str_replace('{machine}', (string) $machine, $path)] as $index => $address) {
                 self::assertEquals($this->getJson($address)->json(), $given[$index]['answer'], $address);
             }
         }
@@ -38,7 +38,7 @@ final class WebPageTest extends TestCase
     {
         $this->as(Role::Reader);
         $this->machine();
-        self::assertSame([['session'], ['yard']], array_column($this->given($page), 'key'));
+        self::assertSame([['get', '/session'], ['get', '/yard']], array_column($this->given($page), 'key'));
     }
 
     public function test_what_somebody_wrote_cannot_end_the_page_early(): void
@@ -50,8 +50,26 @@ final class WebPageTest extends TestCase
         self::assertStringContainsString('no-store', (string) $page->headers->get('Cache-Control'));
     }
 
+    public function test_a_device_is_told_the_time_and_the_zone_of_the_yard_and_never_by_the_page_that_is_kept(): void
+    {
+        $this->machine();
+        $this->travelTo('2026-03-29 00:59:30.250');
+        $clock = fn (string $page): ?string => $this->all($page)['clock'];
+
+        self::assertSame(['2026-03-29T00:59:30.250+00:00', null], [$clock('/yard'), $clock('/')]);
+        $session = $this->getJson('/api/session');
+        self::assertSame('2026-03-29T00:59:30.250+00:00', $session->headers->get('Jardinier-Clock'));
+        self::assertSame('Europe/London', $session->json('time_zone'));
+    }
+
     /** @return list<array<string, mixed>> */
     private function given(string $page): array
+    {
+        return $this->all($page)['answers'];
+    }
+
+    /** @return array{clock: string|null, answers: list<array<string, mixed>>} */
+    private function all(string $page): array
     {
         $html = (string) $this->get($page)->assertOk()->getContent();
         self::assertSame(1, preg_match('~<script type="application/json" id="given">(.*)</script>~', $html, $part));

@@ -1,6 +1,5 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
-import { kept } from '../kept/kept';
-import { answer, api, type Schemas } from './client';
+import { $api, answer, api, type Schemas } from './client';
 
 export type YardFilter = {
   class?: Schemas['MachineClass'];
@@ -9,42 +8,39 @@ export type YardFilter = {
   name?: string;
 };
 
-export const sessionQuery = queryOptions({
-  queryKey: ['session'],
-  queryFn: () => kept('session', () => answer(api.GET('/session'))),
-  staleTime: 60_000,
-});
+/** A list that comes page by page. */
+const PAGES = {
+  initialPageParam: null as string | null,
+  getNextPageParam: (page: { next_cursor: string | null }) => page.next_cursor,
+};
 
-export const signInsQuery = queryOptions({
-  queryKey: ['sign-ins'],
-  queryFn: () => answer(api.GET('/sign-ins')),
-});
+/** One machine in an address. */
+export const of = (machine: number) => ({ params: { path: { machine } } });
 
-export const yardQuery = queryOptions({
-  queryKey: ['yard'],
-  queryFn: () => kept('yard', () => answer(api.GET('/yard'))),
-});
+export const sessionQuery = $api.queryOptions('get', '/session', undefined, { staleTime: 60_000 });
+
+export const signInsQuery = $api.queryOptions('get', '/sign-ins');
+
+export const yardQuery = $api.queryOptions('get', '/yard');
 
 export const machinesQuery = (filter: YardFilter) =>
   infiniteQueryOptions({
-    queryKey: ['machines', filter],
-    queryFn: ({ pageParam }) =>
-      kept(`machines ${JSON.stringify(filter)} ${pageParam}`, () =>
-        answer(api.GET('/machines', { params: { query: { ...filter, cursor: pageParam ?? undefined } } })),
-      ),
-    initialPageParam: null as string | null,
-    getNextPageParam: (page) => page.next_cursor,
+    queryKey: ['get', '/machines', { params: { query: filter } }],
+    queryFn: ({ pageParam, signal }) =>
+      answer(api.GET('/machines', { params: { query: { ...filter, cursor: pageParam ?? undefined } }, signal })),
+    ...PAGES,
   });
 
 /** Every machine of the yard, or every one of a class, for choosing among them. */
 export const allMachinesQuery = (filter: Pick<YardFilter, 'class'> = {}) =>
   queryOptions({
-    queryKey: ['machine', 'all', filter],
-    queryFn: async () => {
+    queryKey: ['get', '/machines', 'all', filter],
+    queryFn: async ({ signal }) => {
       const all: Schemas['YardLine'][] = [];
       let cursor: string | undefined;
       do {
-        const page = await answer(api.GET('/machines', { params: { query: { ...filter, limit: 200, cursor } } }));
+        const query = { ...filter, limit: 200, cursor };
+        const page = await answer(api.GET('/machines', { params: { query }, signal }));
         all.push(...page.data);
         cursor = page.next_cursor ?? undefined;
       } while (cursor);
@@ -52,126 +48,66 @@ export const allMachinesQuery = (filter: Pick<YardFilter, 'class'> = {}) =>
     },
   });
 
-export const machineQuery = (id: number) =>
-  queryOptions({
-    queryKey: ['machine', id],
-    queryFn: () =>
-      kept(`machine ${id}`, () => answer(api.GET('/machines/{machine}', { params: { path: { machine: id } } }))),
-  });
+export const machineQuery = (machine: number) => $api.queryOptions('get', '/machines/{machine}', of(machine));
 
 /** The logbook of one machine, or of the whole yard. */
-export const entriesQuery = (machine: number | null) =>
-  infiniteQueryOptions({
-    queryKey: ['entries', machine],
-    queryFn: ({ pageParam }) => {
-      const query = { limit: 30, cursor: pageParam ?? undefined };
-      return answer(
-        machine === null
-          ? api.GET('/entries', { params: { query } })
-          : api.GET('/machines/{machine}/entries', { params: { path: { machine }, query } }),
-      );
-    },
-    initialPageParam: null as string | null,
-    getNextPageParam: (page) => page.next_cursor,
-  });
+export function useEntries(machine: number | null) {
+  const query = { limit: 30 };
+  const of = { params: { path: { machine: machine ?? 0 }, query } };
+  const yard = $api.useInfiniteQuery('get', '/entries', { params: { query } }, { ...PAGES, enabled: machine === null });
+  const one = $api.useInfiniteQuery('get', '/machines/{machine}/entries', of, { ...PAGES, enabled: machine !== null });
+  return machine === null ? yard : one;
+}
 
 export const starterQuery = (machineClass: Schemas['MachineClass']) =>
-  queryOptions({
-    queryKey: ['starter', machineClass],
-    queryFn: () => answer(api.GET('/starter-rulebooks', { params: { query: { class: machineClass } } })),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  $api.queryOptions(
+    'get',
+    '/starter-rulebooks',
+    { params: { query: { class: machineClass } } },
+    { staleTime: Number.POSITIVE_INFINITY },
+  );
 
-export const computerQuery = queryOptions({ queryKey: ['computer'], queryFn: () => answer(api.GET('/computer')) });
+export const computerQuery = $api.queryOptions('get', '/computer');
 
-export const computerMorningQuery = queryOptions({
-  queryKey: ['computer', 'morning'],
-  queryFn: () => answer(api.GET('/computer/morning')),
-});
+export const computerMorningQuery = $api.queryOptions('get', '/computer/morning');
 
-export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: () => answer(api.GET('/people')) });
+export const peopleQuery = $api.queryOptions('get', '/people');
 
-export const weeklyUseQuery = (machine: number) =>
-  queryOptions({
-    queryKey: ['machine', machine, 'use'],
-    queryFn: () => answer(api.GET('/machines/{machine}/use', { params: { path: { machine } } })),
-  });
+export const weeklyUseQuery = (machine: number) => $api.queryOptions('get', '/machines/{machine}/use', of(machine));
 
-export const chartQuery = (machine: number) =>
-  queryOptions({
-    queryKey: ['machine', machine, 'chart'],
-    queryFn: () => answer(api.GET('/machines/{machine}/chart', { params: { path: { machine } } })),
-  });
+export const chartQuery = (machine: number) => $api.queryOptions('get', '/machines/{machine}/chart', of(machine));
 
-export const sharedRulebooksQuery = queryOptions({
-  queryKey: ['shared-rulebooks'],
-  queryFn: () => answer(api.GET('/shared-rulebooks')),
-});
+export const sharedRulebooksQuery = $api.queryOptions('get', '/shared-rulebooks');
 
-export const calendarFeedsQuery = queryOptions({
-  queryKey: ['calendar-feeds'],
-  queryFn: () => answer(api.GET('/calendar-feeds')),
-});
+export const calendarFeedsQuery = $api.queryOptions('get', '/calendar-feeds');
 
 /** Both ways of counting from a service at what the meters then showed; at nothing, as the rule stands now. */
 export const consequencesQuery = (rule: number, at: { hours?: string; distance?: string; at?: string }) =>
-  queryOptions({
-    queryKey: ['machine', 'consequences', rule, at],
-    queryFn: () => answer(api.GET('/rules/{rule}/consequences', { params: { path: { rule }, query: at } })),
-  });
+  $api.queryOptions('get', '/rules/{rule}/consequences', { params: { path: { rule }, query: at } });
 
-export const tokensQuery = queryOptions({ queryKey: ['tokens'], queryFn: () => answer(api.GET('/tokens')) });
+export const tokensQuery = $api.queryOptions('get', '/tokens');
 
 /** The machines that this person walks round. */
 export const walkaroundQuery = infiniteQueryOptions({
-  queryKey: ['walkaround'],
-  queryFn: ({ pageParam }) =>
-    kept(`walkaround ${pageParam}`, () =>
-      answer(api.GET('/walkaround', { params: { query: { limit: 100, cursor: pageParam ?? undefined } } })),
-    ),
-  initialPageParam: null as string | null,
-  getNextPageParam: (page) => page.next_cursor,
+  queryKey: ['get', '/walkaround'],
+  queryFn: ({ pageParam, signal }) =>
+    answer(api.GET('/walkaround', { params: { query: { limit: 100, cursor: pageParam ?? undefined } }, signal })),
+  ...PAGES,
 });
 
-export const morningQuery = queryOptions({
-  queryKey: ['walkaround', 'morning'],
-  queryFn: () => kept('morning', () => answer(api.GET('/walkaround/morning'))),
-});
+export const morningQuery = $api.queryOptions('get', '/walkaround/morning');
 
 /** Everything that a walk round one machine needs. */
-export const walkQuery = (machine: number) =>
-  queryOptions({
-    queryKey: ['walk', machine],
-    queryFn: () =>
-      kept(`walk ${machine}`, () => answer(api.GET('/machines/{machine}/walk', { params: { path: { machine } } }))),
-  });
+export const walkQuery = (machine: number) => $api.queryOptions('get', '/machines/{machine}/walk', of(machine));
 
-export const trendsQuery = (machine: number) =>
-  queryOptions({
-    queryKey: ['machine', machine, 'trends'],
-    queryFn: () => answer(api.GET('/machines/{machine}/trends', { params: { path: { machine } } })),
-  });
+export const trendsQuery = (machine: number) => $api.queryOptions('get', '/machines/{machine}/trends', of(machine));
 
 export const findingQuery = (machine: number, check: string) =>
-  queryOptions({
-    queryKey: ['machine', machine, 'finding', check],
-    queryFn: () => answer(api.GET('/machines/{machine}/findings/{check}', { params: { path: { machine, check } } })),
-  });
+  $api.queryOptions('get', '/machines/{machine}/findings/{check}', { params: { path: { machine, check } } });
 
 /** Every spot of a machine with what is told of it. */
-export const plateQuery = (machine: number) =>
-  queryOptions({
-    queryKey: ['machine', machine, 'plate'],
-    queryFn: () =>
-      kept(`plate ${machine}`, () => answer(api.GET('/machines/{machine}/plate', { params: { path: { machine } } }))),
-  });
+export const plateQuery = (machine: number) => $api.queryOptions('get', '/machines/{machine}/plate', of(machine));
 
 /** All that is known of one spot. */
 export const spotQuery = (machine: number, spot: string) =>
-  queryOptions({
-    queryKey: ['machine', machine, 'spot', spot],
-    queryFn: () =>
-      kept(`spot ${machine} ${spot}`, () =>
-        answer(api.GET('/machines/{machine}/spots/{spot}', { params: { path: { machine, spot } } })),
-      ),
-  });
+  $api.queryOptions('get', '/machines/{machine}/spots/{spot}', { params: { path: { machine, spot } } });

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
-import { Refused, writeKey } from './client';
+import { Refused } from '../offline/refused';
+import { writeKey } from './client';
 
 type Write<A extends unknown[]> = {
   /** Sends it; a second press while it is under way does nothing. */

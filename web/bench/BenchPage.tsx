@@ -4,12 +4,12 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { allMachinesQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { Choice } from '../kit/Choice';
 import { instant, manyOf } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { usePerson } from '../shell/Shell';
 import { jobsQuery } from './queries';
 
 const Row = styled(Link)`

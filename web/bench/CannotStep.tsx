@@ -4,7 +4,8 @@ import type { Schemas } from '../api/client';
 import { Field } from '../kit/Field';
 import { ChoicePress, MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution } from '../kit/Sheet';
-import { barredBy, type Step, type Told } from './progress';
+import { barredBy } from '../offline/job';
+import type { Step, Told } from './told';
 
 const List = styled.ul`padding-left: 20px; list-style: disc; li { padding: 1px 0; }`;
 

@@ -1,5 +1,6 @@
 import styled from 'styled-components';
-import type { Progress, State, Step } from './progress';
+import type { Progress, State } from '../offline/job';
+import type { Step } from './told';
 
 const Row = styled.ol`display: flex; gap: 2px; padding: 12px 0 0;`;
 const Mark = styled.li<{ $state: State; $here: boolean }>`

@@ -3,7 +3,8 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { clockTime } from '../kit/format';
 import { useWidth } from '../kit/useWidth';
-import type { Progress, Step, Told } from './progress';
+import type { Progress } from '../offline/job';
+import type { Step, Told } from './told';
 
 const Frame = styled.div`padding: 12px 20px 6px; svg { display: block; width: 100%; height: 132px; overflow: visible; }`;
 

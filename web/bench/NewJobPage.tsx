@@ -5,7 +5,6 @@ import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { machineQuery, plateQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
-import { newId } from '../kept/store';
 import { MainButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { dayThisYear, manyOf } from '../kit/format';
@@ -16,6 +15,7 @@ import { VerdictStamp } from '../kit/Stamp';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { KIND_WORDS, STATE_WORDS } from '../kit/words';
+import { newId } from '../offline/note';
 import { choicesQuery, jobQuery } from './queries';
 
 const Lines = styled.div`

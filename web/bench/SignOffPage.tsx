@@ -4,17 +4,18 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { machineQuery } from '../api/queries';
-import { useNote } from '../kept/useNote';
 import { quietLink } from '../kit/Button';
 import { Amount, Field } from '../kit/Field';
-import { deviceDay, longDay, metered } from '../kit/format';
+import { longDay, metered, today } from '../kit/format';
 import { HandsHead, HandsPage, MainPress, Presses, Question } from '../kit/Hands';
 import { ReadingInHands } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { ReminderNote } from '../machine/ReminderNote';
+import { useNote } from '../notes/useNote';
+import { isSettled } from '../offline/job';
 import { poured, shownMl } from './amounts';
-import { isSettled, type Told } from './progress';
+import type { Told } from './told';
 import { useJob } from './useJob';
 
 const Label = styled.div`
@@ -142,7 +143,7 @@ function SignedOff({ job, machine, hours }: { job: Schemas['Job']; machine?: Sch
         <>
           <p>Write on {filters.join(' and ')}:</p>
           <Label>
-            {job.machine} · {longDay(deviceDay())}
+            {job.machine} · {longDay(today())}
             {shown && meter && ` · ${metered(shown, meter.unit)}`}
           </Label>
         </>

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Drawing } from '../plate/Drawing';
-import type { Step } from './progress';
+import type { Step } from './told';
 
 const Frame = styled.figure<{ $small: boolean }>`
   position: relative; width: 100%; max-width: ${({ $small }) => ($small ? 156 : 340)}px; aspect-ratio: 200 / 116; background: var(--sheet); border: 1px solid var(--rule);

@@ -5,6 +5,7 @@ import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
+import { endOf, isSettled, type Progress } from '../offline/job';
 import { ComparedStep } from './asks/ComparedStep';
 import { FittedStep } from './asks/FittedStep';
 import { GreasedStep } from './asks/GreasedStep';
@@ -15,9 +16,9 @@ import { PourStep } from './asks/PourStep';
 import { RanOutStep } from './asks/RanOutStep';
 import { TightenedStep } from './asks/TightenedStep';
 import { TopUpStep } from './asks/TopUpStep';
-import { endOf, isSettled, type Progress, type Step, type Told } from './progress';
 import { SpotOnPlate } from './SpotOnPlate';
 import { clockOf } from './Timers';
+import type { Step, Told } from './told';
 import type { Said } from './useJob';
 import { useSpace } from './useSpace';
 

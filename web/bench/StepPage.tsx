@@ -3,14 +3,16 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { QuietButton, quietLink } from '../kit/Button';
 import { within } from '../kit/format';
-import { HandsHead, HandsPage, Presses, PressRow, Question } from '../kit/Hands';
+import { HandsHead, HandsPage, OnwardLink, Presses, PressRow, Question } from '../kit/Hands';
+import { useShown } from '../kit/presses';
 import { ReadingInHands } from '../kit/Reading';
+import { endOf, firstBefore, isSettled, nextOf, type Progress } from '../offline/job';
 import { CannotStep } from './CannotStep';
 import { useChime } from './chime';
 import { JobMarks } from './JobMarks';
-import { endOf, firstBefore, isSettled, type Progress, type Step, type Told } from './progress';
 import { StepInHand } from './StepInHand';
 import { Timers } from './Timers';
+import type { Step, Told } from './told';
 import { useAwake } from './useAwake';
 import { type Said, useJob } from './useJob';
 
@@ -37,6 +39,7 @@ export default function StepPage() {
   const step =
     job && progress ? (chosen ?? held(inHand, job.steps, progress) ?? nextOf(job.steps, progress, at)) : undefined;
   useEffect(() => setInHand(step?.key), [step?.key]);
+  useShown(step?.key);
   if (!job || !progress) return <ReadingInHands error={asked.error} />;
   const settled = job.steps.filter(({ key }) => isSettled(progress.states.get(key))).length;
   const last = job.steps.find(({ key }) => key === lastTold(told));
@@ -57,7 +60,7 @@ export default function StepPage() {
       </HandsHead>
       <JobMarks steps={job.steps} progress={progress} here={step?.key} />
       <Timers running={running.filter((one) => one !== step)} progress={progress} at={at} />
-      {refused.map(({ note, refused: problem }) => (
+      {refused.map(({ note, problem }) => (
         <CameBack key={note.id} role="alert">
           {problem?.detail} <Back to="/walkaround/waiting">What came back</Back>
         </CameBack>
@@ -122,13 +125,6 @@ function lastTold(told: Told[]): string | undefined {
   return last?.did === 'taken_back' ? undefined : last?.step;
 }
 
-/** What was started and is over; else the first that hands can do now; else what goes on by itself. */
-export function nextOf(steps: Step[], progress: Progress, at: number): Step | undefined {
-  const ready = steps.filter(({ key }) => progress.states.get(key) === 'ready');
-  const over = ready.find((step) => progress.began.has(step.key) && (endOf(step, progress) ?? at) <= at);
-  return over ?? ready.find(({ key }) => !progress.began.has(key)) ?? ready[0];
-}
-
 function AllTold({ id }: { id: string }) {
   return (
     <>
@@ -138,14 +134,9 @@ function AllTold({ id }: { id: string }) {
       </Question>
       <Presses>
         <PressRow>
-          <Onward to={`/bench/${id}/off`}>Sign it off</Onward>
+          <OnwardLink to={`/bench/${id}/off`}>Sign it off</OnwardLink>
         </PressRow>
       </Presses>
     </>
   );
 }
-
-const Onward = styled(Link)`
-  display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge);
-  color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;
-`;

@@ -1,5 +1,6 @@
 import styled from 'styled-components';
-import { endOf, type Progress, type Step } from './progress';
+import { endOf, type Progress } from '../offline/job';
+import type { Step } from './told';
 
 const Strips = styled.ul`display: grid; gap: 6px; padding: 10px 0 0;`;
 const Strip = styled.li`

@@ -1,4 +1,4 @@
-import type { Told } from './progress';
+import type { Told } from './told';
 
 /** Whole millilitres as a keeper reads them: `180 mL`, `1.65 L`. */
 export const shownMl = (ml: number): string =>

@@ -12,8 +12,9 @@ import { within } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 import { compartmentQuery, compartmentsQuery } from './queries';
 import { type ServiceDraft, ServiceFields, serviceDraft, serviceOf } from './ServiceFields';
 import {
@@ -77,7 +78,7 @@ export default function CompartmentBookPage() {
 
 function BookForm({ page }: { page: Page }) {
   const navigate = useNavigate();
-  const { told } = useAfterWrite();
+  const { told } = useAfterWrite(sheetOf(page.machine_id));
   const others = useQuery(compartmentsQuery(page.machine_id)).data?.compartments ?? [];
   const [draft, setDraft, clear] = useDraft(
     `book.${page.id}.${page.version}`,

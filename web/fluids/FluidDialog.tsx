@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { asksWhy, type Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
+import { usePerson } from '../api/usePerson';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
@@ -9,9 +9,9 @@ import { Fold } from '../kit/Fold';
 import { within } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Ticks } from '../kit/Tick';
-import { useDraft } from '../kit/useDraft';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
 import { usePours } from '../shelf/usePours';
-import { usePerson } from '../shell/Shell';
 import { SEEN } from './words';
 
 export type FluidAct = 'topped_up' | 'drained' | 'filled' | 'changed' | 'sampled';

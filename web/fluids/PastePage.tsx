@@ -12,9 +12,10 @@ import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
-import { useDraft } from '../kit/useDraft';
 import { useMachine } from '../machine/useMachine';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 import { compartmentsQuery } from './queries';
 import { CAPACITY_KINDS } from './words';
 
@@ -46,7 +47,7 @@ export default function PastePage() {
 
 function Paste({ machine, name }: { machine: number; name: string }) {
   const navigate = useNavigate();
-  const { told } = useAfterWrite();
+  const { told } = useAfterWrite(sheetOf(machine));
   const compartments = useQuery(compartmentsQuery(machine)).data?.compartments ?? [];
   const [text, setText, clear] = useDraft(`capacities.${machine}`, '');
   const [rows, setRows] = useState<Row[] | null>(null);

@@ -12,7 +12,8 @@ import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
 import { useMachine } from '../machine/useMachine';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
 
 /** Takes over what is written down of a sister machine; what may be for that one alone is asked about. */
 export default function SisterPage() {
@@ -25,7 +26,7 @@ export default function SisterPage() {
 
 function Sister({ machine, name, of }: { machine: number; name: string; of: Schemas['MachineClass'] }) {
   const navigate = useNavigate();
-  const { told } = useAfterWrite();
+  const { told } = useAfterWrite(sheetOf(machine));
   const sisters = (useQuery(allMachinesQuery({ class: of })).data ?? []).filter(({ id }) => id !== machine);
   const [from, setFrom] = useState('');
   const [left, setLeft] = useState<Record<string, boolean>>({});

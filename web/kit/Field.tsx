@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { Button, Input, TextArea, TextField } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { stepped } from '../offline/stepping';
 import { FieldHelp, FieldName, FieldWrong } from './fieldParts';
-import { stepped } from './stepping';
 import { PHONE } from './theme';
 
 const box = css`

@@ -1,5 +1,7 @@
-import { Button as AriaButton } from 'react-aria-components';
+import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
+import { Link, type LinkProps } from 'react-router';
 import styled, { css } from 'styled-components';
+import { usePressGuard } from './presses';
 import { PHONE } from './theme';
 
 /** One thing at a time, for one hand in a glove: the question above, what can be pressed below within thumb reach. */
@@ -35,18 +37,57 @@ const press = css`
   color: var(--ink); font-weight: 650; font-size: 18px; line-height: 1.2; cursor: pointer; text-align: center;
   sup { font-size: 12px; font-weight: 450; color: inherit; margin-left: 6px; ${PHONE} { display: none; } }
   &[data-disabled] { color: var(--soft); border: 2px dashed var(--line); cursor: default; }
+  [data-unseen] & { pointer-events: none; }
 `;
 
+/** A button that a hand in a glove cannot press by mistake: not before it was seen, and not twice. */
+function GuardedButton({ onPress, onPressStart, ...props }: ButtonProps) {
+  const { begin, end } = usePressGuard();
+  return (
+    <AriaButton
+      {...props}
+      onPressStart={(event) => {
+        begin();
+        onPressStart?.(event);
+      }}
+      onPress={(event) => end(() => onPress?.(event))}
+    />
+  );
+}
+
 /** What goes on. */
-export const MainPress = styled(AriaButton)`
+export const MainPress = styled(GuardedButton)`
   ${press} background: var(--hedge); color: var(--on-hedge); border-color: var(--hedge);
   &[data-disabled] { background: none; }
 `;
-export const Press = styled(AriaButton)`${press}`;
+export const Press = styled(GuardedButton)`${press}`;
 /** A choice among several, with its words to the left. */
-export const ChoicePress = styled(AriaButton)<{
+export const ChoicePress = styled(GuardedButton)<{
   $colour?: string;
 }>`${press} text-align: left; display: flex; justify-content: space-between; align-items: center; gap: 12px; font-weight: 550; border-left: 8px solid ${({ $colour }) => $colour ?? 'var(--ink)'};`;
+
+function GuardedLink(props: LinkProps) {
+  const { begin, end } = usePressGuard();
+  return (
+    <Link
+      {...props}
+      onPointerDown={begin}
+      onClick={(event) => {
+        let isMeant = false;
+        end(() => {
+          isMeant = true;
+        });
+        if (!isMeant) event.preventDefault();
+      }}
+    />
+  );
+}
+
+/** What goes on, to another page. */
+export const OnwardLink = styled(GuardedLink)`
+  ${press} display: flex; align-items: center; justify-content: center; background: var(--hedge);
+  color: var(--on-hedge); border-color: var(--hedge); text-decoration: none;
+`;
 
 /** Not to be used: an ink plate with diagonal hatch. */
 export const StoodDownPlate = styled.div`

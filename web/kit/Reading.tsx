@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { Refused, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { Refused } from '../offline/refused';
 import { Actions, PlainButton, quietLink } from './Button';
 import { HandsHead, HandsPage, Question } from './Hands';
 import { Empty, Lead, Page, Sheet, Title } from './Sheet';
@@ -11,7 +12,7 @@ const BackLink = styled(Link)`${quietLink} align-self: flex-start;`;
 type Props = {
   /** What the page will tell. */
   title?: string;
-  error?: Error | null;
+  error?: unknown;
 };
 
 /** A page until its data comes: what is known stands at once, what is coming is named, and where it does not come that is said. */
@@ -35,7 +36,7 @@ export function ReadingInSheet({ error }: Props) {
   return (
     <Empty aria-busy={!error}>
       <p role="status">{wordsFor(error)}</p>
-      {error && <TryAgain />}
+      {Boolean(error) && <TryAgain />}
     </Empty>
   );
 }
@@ -54,8 +55,8 @@ export function ReadingInHands({ title, error }: Props) {
         <p role="status">
           {outOfReach ? 'No signal, and this machine was not opened on this device before.' : wordsFor(error)}
         </p>
-        {error && <TryAgain />}
-        {error && <BackLink to="/walkaround">Back to the machines</BackLink>}
+        {Boolean(error) && <TryAgain />}
+        {Boolean(error) && <BackLink to="/walkaround">Back to the machines</BackLink>}
       </Question>
     </HandsPage>
   );
@@ -98,7 +99,7 @@ export function useKnownName(): string | undefined {
     ?.name;
 }
 
-function wordsFor(error?: Error | null): string {
+function wordsFor(error?: unknown): string {
   if (!error) return 'Reading the book …';
   return error instanceof Refused ? error.problem.detail : 'The yard does not answer.';
 }

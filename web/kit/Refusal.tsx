@@ -1,4 +1,4 @@
-import type { Refused } from '../api/client';
+import type { Refused } from '../offline/refused';
 import { WrongText } from './Field';
 
 /** What a refusal says where no field is at fault. */

@@ -1,11 +1,12 @@
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useState } from 'react';
 import styled, { keyframes } from 'styled-components';
-import { Refused } from '../api/client';
 import { QuietButton } from './Button';
 import { now } from './clock';
 import { PHONE } from './theme';
 
 const SECONDS = 10;
+/** Whoever waits longer than this for something to be taken back is told that it is under way, in milliseconds. */
+const SOON = 1_500;
 
 type Done = { id: number; text: string; undo?: () => Promise<unknown> };
 
@@ -38,11 +39,18 @@ export function UndoProvider({ children }: { children: ReactNode }) {
     return () => clearTimeout(timer);
   }, [done]);
   const takeBack = async () => {
+    const undo = done?.undo?.();
+    const late = setTimeout(
+      () => tell('It may be with the yard already. It is taken back as soon as that answers.'),
+      SOON,
+    );
     try {
-      await done?.undo?.();
+      await undo;
       tell('Taken back.');
     } catch (thrown) {
-      tell(thrown instanceof Refused ? thrown.problem.detail : 'That could not be taken back.');
+      tell(thrown instanceof Error ? thrown.message : 'That could not be taken back.');
+    } finally {
+      clearTimeout(late);
     }
   };
   return (

@@ -1,5 +1,6 @@
+import { fromDate, toCalendarDate } from '@internationalized/date';
 import type { Schemas } from '../api/client';
-import { now } from './clock';
+import { now, yardZone } from './clock';
 import { YARD_LOCALE } from './locale';
 
 const hours = new Intl.NumberFormat(YARD_LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 2 });
@@ -27,16 +28,22 @@ const heading = new Intl.DateTimeFormat(YARD_LOCALE, {
   month: 'long',
   timeZone: 'UTC',
 });
-const moment = new Intl.DateTimeFormat(YARD_LOCALE, {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  hour: '2-digit',
-  minute: '2-digit',
-});
-const localDay = new Intl.DateTimeFormat(YARD_LOCALE, { day: 'numeric', month: 'short', year: 'numeric' });
+/** In the yard's zone, wherever the device is. */
+function inYard(options: Intl.DateTimeFormatOptions): (at: Date) => string {
+  let of = '';
+  let format: Intl.DateTimeFormat;
+  return (at) => {
+    if (of !== yardZone()) {
+      of = yardZone();
+      format = new Intl.DateTimeFormat(YARD_LOCALE, { ...options, timeZone: of });
+    }
+    return format.format(at);
+  };
+}
 
-const hourAndMinute = new Intl.DateTimeFormat(YARD_LOCALE, { hour: '2-digit', minute: '2-digit' });
+const hourAndMinute = inYard({ hour: '2-digit', minute: '2-digit' });
+const yardDay = inYard({ day: 'numeric', month: 'short', year: 'numeric' });
+const moment = inYard({ day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' });
 
 const utc = (day: string): Date => new Date(`${day}T00:00:00Z`);
 
@@ -44,12 +51,12 @@ export const longDay = (day: string): string => dayFormat.format(utc(day));
 export const dayAndMonth = (day: string): string => shortDay.format(utc(day));
 /** `21 Apr`, and `20 Nov 2027` where that is another year. */
 export const dayThisYear = (day: string): string =>
-  day.slice(0, 4) === deviceDay().slice(0, 4) ? dayAndMonth(day) : `${dayAndMonth(day)} ${day.slice(0, 4)}`;
+  day.slice(0, 4) === today().slice(0, 4) ? dayAndMonth(day) : `${dayAndMonth(day)} ${day.slice(0, 4)}`;
 export const headingDay = (day: string): string => heading.format(utc(day));
-export const instant = (at: string, dayOnly: boolean): string => (dayOnly ? localDay : moment).format(new Date(at));
+export const instant = (at: string, dayOnly: boolean): string => (dayOnly ? yardDay : moment)(new Date(at));
 
 /** `09:41` */
-export const clockTime = (at: string | number): string => hourAndMinute.format(new Date(at));
+export const clockTime = (at: string | number): string => hourAndMinute(new Date(at));
 
 /** `5 to 16 Jun`, `28 Nov to 3 Dec`, or the one day. */
 export function daySpan(from: string, to: string): string {
@@ -68,11 +75,11 @@ export function sinceDay(day: string, today: string): string {
   return days < 60 ? `${days} days ago` : longDay(day);
 }
 
-/** Today by this device's own clock: what is kept here may be of yesterday. */
-export function deviceDay(): string {
-  const at = now();
-  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
-}
+/** The day of a moment in the yard. */
+export const dayOf = (at: string | Date): string => toCalendarDate(fromDate(new Date(at), yardZone())).toString();
+
+/** Today in the yard: what is kept here may be of yesterday. */
+export const today = (): string => dayOf(now());
 
 /** The day before a day. */
 export function dayBefore(day: string): string {

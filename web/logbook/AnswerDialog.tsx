@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { useNote } from '../notes/useNote';
 
 /** What there is to ask of an entry, and whom it is about. */
 export type Asked = {

@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
+import { problemOf, type Schemas } from '../api/client';
 import { machineQuery } from '../api/queries';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Amount, Field } from '../kit/Field';
@@ -10,6 +9,7 @@ import { instant } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Ticks } from '../kit/Tick';
+import { useNote } from '../notes/useNote';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 
 /** Strikes an entry, which stays readable, and writes what is right beside it. */
@@ -73,7 +73,7 @@ export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onC
       {doubted && (
         <AskAgain
           refused={doubted}
-          typed={doubted.problem.typed ?? values[0] ?? ''}
+          typed={problemOf(doubted).typed ?? values[0] ?? ''}
           reason={reason}
           onReason={setReason}
           onSuggestion={(value) => {

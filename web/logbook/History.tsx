@@ -1,9 +1,8 @@
-import { useInfiniteQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { entriesQuery } from '../api/queries';
+import { useEntries } from '../api/queries';
 import { PlainButton, QuietButton } from '../kit/Button';
 import { instant } from '../kit/format';
 import { ReadingInSheet } from '../kit/Reading';
@@ -32,7 +31,7 @@ type Props = { machine: number | null };
 
 /** Entries newest first, of one machine with its readings folded by week, or of the whole yard. Struck ones stay readable, what stands for them beside them. */
 export function History({ machine }: Props) {
-  const entries = useInfiniteQuery(entriesQuery(machine));
+  const entries = useEntries(machine);
   const [correcting, setCorrecting] = useState<Schemas['Entry'] | null>(null);
   const [answering, setAnswering] = useState<{ asked: Asked; entry: Schemas['Entry'] } | null>(null);
   if (!entries.data) return <ReadingInSheet error={entries.error} />;

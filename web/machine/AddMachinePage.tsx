@@ -14,9 +14,10 @@ import { Reading } from '../kit/Reading';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { YARD } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 import { EMPTY_RECORD, type RecordDraft, RecordFields, recordBody } from './recordDraft';
 import { beginningOf, draftOf, type RuleDraft, ruleBody } from './ruleDraft';
 
@@ -67,7 +68,7 @@ export default function AddMachinePage() {
 
 function AddMachine({ yard }: { yard: Schemas['Yard'] }) {
   const navigate = useNavigate();
-  const { toldWith } = useAfterWrite();
+  const { toldWith } = useAfterWrite(YARD);
   const [draft, setDraft, clear] = useDraft('machine.new', NOTHING);
   const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
   const starter = useQuery(starterQuery(draft.record.class));

@@ -5,6 +5,7 @@ import styled, { createGlobalStyle } from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { chartQuery, walkQuery } from '../api/queries';
 import type { paths } from '../api/schema';
+import { usePerson } from '../api/usePerson';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
@@ -14,10 +15,10 @@ import { within } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
-import { usePerson } from '../shell/Shell';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf, YARD } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 import { ChartGrid } from './ChartGrid';
 import { chartBody, chartDraft, type EditedRow, withHeading } from './chartDraft';
 import { PasteChart, type TakenRow } from './PasteChart';
@@ -68,7 +69,7 @@ function Chart({
 }) {
   const person = usePerson();
   const keeper = person.role === 'keeper';
-  const { toldWith } = useAfterWrite();
+  const { toldWith } = useAfterWrite(sheet.shared_rulebook ? YARD : sheetOf(sheet.id));
   const [draft, setDraft, clear] = useDraft(
     `chart.${sheet.id}.${versions}`,
     useMemo(() => chartDraft(chart), [chart]),

@@ -11,8 +11,9 @@ import { FormSheet } from '../kit/FormSheet';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 import { type RecordDraft, RecordFields, recordBody, recordDraft } from './recordDraft';
 import { SchoolFields } from './SchoolFields';
 import { SeverityFields } from './SeverityFields';
@@ -29,7 +30,7 @@ export default function EditMachinePage() {
 
 function EditMachine({ sheet, yard }: { sheet: Schemas['MachinePage']; yard: Schemas['Yard'] }) {
   const navigate = useNavigate();
-  const { toldWith } = useAfterWrite();
+  const { toldWith } = useAfterWrite(sheetOf(sheet.id));
   const before = useMemo(() => recordDraft(sheet), [sheet]);
   const [draft, setDraft, clear] = useDraft(`machine.${sheet.id}.${sheet.version}`, before);
   const change = (part: Partial<RecordDraft>) => setDraft((present) => ({ ...present, ...part }));

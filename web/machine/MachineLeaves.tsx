@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { usePerson } from '../api/usePerson';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay, within } from '../kit/format';
 import { Leaf, Leaves } from '../kit/Leaves';
@@ -10,7 +11,6 @@ import { Lead, Page, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { LEAF_KEYS } from '../shell/keys';
-import { usePerson } from '../shell/Shell';
 import { useKeys } from '../shell/useKeys';
 import { mayUse } from '../yard/MachineLine';
 import { useMachine } from './useMachine';

@@ -1,6 +1,5 @@
 import { useNavigate, useSearchParams } from 'react-router';
-import type { Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
+import { problemOf, type Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
 import { Amount, Field } from '../kit/Field';
@@ -9,7 +8,8 @@ import { metered } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Page } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 import { useMachine } from './useMachine';
 
@@ -72,7 +72,7 @@ function MeterForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
       {doubted && (
         <AskAgain
           refused={doubted}
-          typed={doubted.problem.typed ?? draft.old_value}
+          typed={problemOf(doubted).typed ?? draft.old_value}
           reason={draft.reason}
           onReason={(reason) => change({ reason })}
           onSuggestion={(value) => {

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { useNote } from '../notes/useNote';
 
 const Asked = styled.div`display: flex; flex-direction: column; gap: 4px; max-width: 560px;`;
 

@@ -1,14 +1,15 @@
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { Refused, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field, Fields } from '../kit/Field';
 import { within } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Sheet, SheetHeading, Soft } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
+import { useDraft } from '../offline/drafts';
+import { Refused } from '../offline/refused';
 import type { ChartReading, Understood } from './chartDraft';
 import { chosenSpots, likeliest, type SpotChoice, spotOptions, useSpotSuggestions } from './spotChoice';
 import { readChart } from './useChartReading';

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Amount } from '../kit/Field';
 import { longDay, metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { useNote } from '../notes/useNote';
 
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 

@@ -1,11 +1,11 @@
 import type { Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Soft } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
 
 const NOTHING = '';
 

@@ -14,9 +14,10 @@ import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
-import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf, YARD } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 import { Consequences } from './Consequences';
 import { SeasonFields, TogetherFields } from './RuleShapeFields';
 import { RuleSpots } from './RuleSpots';
@@ -46,7 +47,7 @@ function RuleForm({
   distanceUnit: 'km' | 'mi';
 }) {
   const navigate = useNavigate();
-  const { toldWith } = useAfterWrite();
+  const { toldWith } = useAfterWrite(sheet.shared_rulebook ? YARD : sheetOf(sheet.id));
   const [draft, setDraft, clear] = useDraft<RuleDraft>(
     rule ? `rule.${rule.id}.${rule.version}` : `rule.new.${sheet.id}`,
     useMemo(() => (rule ? draftOf(rule) : EMPTY_RULE), [rule]),

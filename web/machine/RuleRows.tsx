@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { usePerson } from '../api/usePerson';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { within } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { ToldStamp } from '../kit/Stamp';
 import { KIND_WORDS } from '../kit/words';
-import { usePerson } from '../shell/Shell';
 import { mayUse } from '../yard/MachineLine';
 import { RuleNoteDialog } from './RuleNoteDialog';
 

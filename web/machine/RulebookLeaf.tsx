@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { usePerson } from '../api/usePerson';
 import { QuietActions, quietLink } from '../kit/Button';
 import { Empty, Soft } from '../kit/Sheet';
-import { usePerson } from '../shell/Shell';
 import { RuleRows } from './RuleRows';
 import { useSheet } from './useSheet';
 

@@ -2,9 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { asksWhy, type Schemas } from '../api/client';
+import { asksWhy, problemOf, type Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
 import { Amount, Field, WrongText } from '../kit/Field';
@@ -16,8 +15,9 @@ import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sh
 import { Stamp, VerdictStamp } from '../kit/Stamp';
 import { Tick, Ticks } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { useDraft } from '../kit/useDraft';
 import { KIND_WORDS } from '../kit/words';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 import { type Anchor, Consequences } from './Consequences';
 import { type Other, OtherDone, toldOthers } from './OtherDone';
@@ -121,8 +121,8 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
         const anchor = draft.anchors[id];
         return anchor ? [{ rule_id: id, anchor }] : [];
       }),
-      ...(hourMeter && { hours: hours || hourMeter.value }),
-      ...(odometer && { distance: distance || odometer.value }),
+      ...(hourMeter && { hours: hours || null }),
+      ...(odometer && { distance: distance || null }),
       ...(draft.putsRight.length > 0 && { puts_right: draft.putsRight }),
       on: at || null,
       note: note || null,
@@ -263,7 +263,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
             {doubted && (
               <AskAgain
                 refused={doubted}
-                typed={doubted.problem.typed ?? draft[doubtedField]}
+                typed={problemOf(doubted).typed ?? draft[doubtedField]}
                 reason={draft.reason}
                 onReason={(reason) => change({ reason })}
                 onSuggestion={(value) => {

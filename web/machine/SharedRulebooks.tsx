@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, problemOf, type Schemas } from '../api/client';
 import { allMachinesQuery, sharedRulebooksQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { MainButton, PlainButton, QuietButton } from '../kit/Button';
@@ -11,7 +11,8 @@ import { within } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { YARD } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
 
 const Row = styled.div`
   display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 14px; align-items: end; max-width: 560px;
@@ -27,7 +28,7 @@ type Step = ({ copy: number } | { share: string } | { follow: number } | { leave
 
 /** One rulebook for sister machines: copied once, or shared for good with each machine's exceptions. */
 export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
-  const { toldWith, refresh } = useAfterWrite();
+  const { toldWith, refresh } = useAfterWrite(YARD);
   const machines = useQuery(allMachinesQuery({ class: sheet.class }));
   const shared = useQuery(sharedRulebooksQuery);
   const [from, setFrom] = useState('');
@@ -68,7 +69,7 @@ export function SharedRulebooks({ sheet }: { sheet: Schemas['MachinePage'] }) {
         ),
       );
   };
-  const lacking = change.refused?.problem.lacking ?? [];
+  const lacking = change.refused ? (problemOf(change.refused).lacking ?? []) : [];
   return (
     <Sheet aria-labelledby="sisters">
       <SheetHeading id="sisters">Sister machines</SheetHeading>

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
@@ -8,7 +7,8 @@ import { sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Caution } from '../kit/Sheet';
 import { Ticks } from '../kit/Tick';
-import { useDraft } from '../kit/useDraft';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
 
 const NOTHING = '';
 

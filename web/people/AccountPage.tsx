@@ -3,6 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { tokensQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
@@ -13,7 +14,6 @@ import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } fro
 import { Ticks } from '../kit/Tick';
 import { useTell } from '../kit/Undo';
 import { ROLE_WORDS } from '../kit/words';
-import { usePerson } from '../shell/Shell';
 import { CalendarSheet } from './CalendarSheet';
 import { SignInsSheet } from './SignInsSheet';
 

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { answer, api } from '../api/client';
 import { calendarFeedsQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, QuietActions, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
@@ -10,7 +11,6 @@ import { Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
-import { usePerson } from '../shell/Shell';
 
 const Body = styled.div`padding: 18px 20px; max-width: 620px; display: flex; flex-direction: column; gap: 16px;`;
 const Address = styled.code`font-size: 14px; overflow-wrap: anywhere;`;

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { asFile, forgetWhatWasRead, takeOff, unsentNotes } from '../kept/ended';
 import { Actions, PlainButton, QuietButton } from '../kit/Button';
 import { count } from '../kit/format';
 import { Caution } from '../kit/Sheet';
+import { asFile, takeOff, unsentNotes } from '../notes/unsent';
+import { forgetWhatWasRead } from '../offline/forget';
 
 /** Whoever was signed in on this device is so no more: it forgets what they read, and gives out what was never sent. */
 export function Ended() {

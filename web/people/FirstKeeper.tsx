@@ -8,7 +8,7 @@ import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
+import { useDraft } from '../offline/drafts';
 import { Gate, GateForm } from './SignIn';
 
 const NOTHING = {

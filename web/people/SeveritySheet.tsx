@@ -8,8 +8,9 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Refusal } from '../kit/Refusal';
 import { Sheet, SheetHeading, Soft } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { YARD } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 
 const Wide = styled.div`overflow-x: auto; padding: 4px 20px 8px;`;
 const Table = styled.table`
@@ -68,7 +69,7 @@ function SharesTable({ yard, onChange }: { yard: Schemas['Yard']; onChange: () =
 }
 
 function SharesForm({ yard, onClose }: { yard: Schemas['Yard']; onClose: () => void }) {
-  const { toldWith } = useAfterWrite();
+  const { toldWith } = useAfterWrite(YARD);
   const [draft, setDraft, clear] = useDraft('severity', NOTHING);
   const before: Shares = Object.fromEntries(
     yard.severities.map(({ severity, shares }) => [severity, own(shares, (one) => one.share)]),

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { asksWhy, type Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Count } from '../kit/Count';
 import { Dialog } from '../kit/Dialog';
@@ -8,6 +7,7 @@ import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { useNote } from '../notes/useNote';
 
 type Props = { story: Schemas['SpotStory']; grease: Schemas['GreasePoint']; onClose: () => void };
 

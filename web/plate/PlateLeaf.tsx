@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { plateQuery, spotQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { useWrite } from '../api/useWrite';
 import { MainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { ReadingInSheet } from '../kit/Reading';
@@ -13,9 +14,9 @@ import { Empty, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { usePhone } from '../kit/usePhone';
 import { useSheet } from '../machine/useSheet';
-import { usePerson } from '../shell/Shell';
+import { sheetOf } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
 import { mayUse } from '../yard/MachineLine';
-import { useAfterWrite } from '../yard/useAfterWrite';
 import { isPressing, KIND_NAMES, KINDS, markOf, type PlateSpot } from './looks';
 import { Plate } from './Plate';
 import { SpotDialog } from './SpotDialog';
@@ -187,7 +188,7 @@ function GreaseNeeds({ grease }: { grease: Schemas['Grease'] }) {
 
 function NoSpots({ machine, name }: { machine: number; name: string }) {
   const keeper = usePerson().role === 'keeper';
-  const { refresh } = useAfterWrite();
+  const { refresh } = useAfterWrite(sheetOf(machine));
   const begin = useWrite(
     (header) => answer(api.POST('/machines/{machine}/usual-spots', { params: { path: { machine }, header } })),
     refresh,

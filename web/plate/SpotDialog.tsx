@@ -7,7 +7,8 @@ import { Dialog } from '../kit/Dialog';
 import { Field, Fields } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { COMPARTMENT_WORDS, ROLE_OF_OPENING, SUBJECT_WORDS } from '../kit/words';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
 import { PlacePicker } from './PlacePicker';
 import { OpeningFields, PartFields } from './SheetFields';
 import { openingSheet, partSheet, type SheetDraft, sheetDraft } from './sheetDraft';
@@ -51,7 +52,7 @@ type Props = {
 
 /** One spot of a machine as the keeper keeps it: where it is, how one gets at it, the trick that works. */
 export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }: Props) {
-  const { refresh } = useAfterWrite();
+  const { refresh } = useAfterWrite(sheetOf(machine));
   const [draft, setDraft] = useState({
     name: spot?.name ?? '',
     kind: spot?.kind ?? begins,

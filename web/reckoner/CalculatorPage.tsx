@@ -1,12 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { usePerson } from '../api/usePerson';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { WrongText } from '../kit/Field';
 import { Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { useDraft } from '../kit/useDraft';
-import { usePerson } from '../shell/Shell';
+import { useDraft } from '../offline/drafts';
 import type { Calculator, FieldOf, Values } from './calculator';
 import { calculatorNamed } from './catalogue';
 import { FieldsOf } from './FieldsOf';

@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { allMachinesQuery, walkQuery } from '../api/queries';
-import type { Told } from '../kept/note';
-import { useNote } from '../kept/useNote';
 import { Actions, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Refusal } from '../kit/Refusal';
+import type { Told } from '../notes/told';
+import { useNote } from '../notes/useNote';
 import type { Into, Reckoned, Values } from './calculator';
 
 type Props = { into: Into; answer: Reckoned; values: Values };

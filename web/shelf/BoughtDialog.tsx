@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import DayPick from '../kit/DayPick';
 import { Dialog } from '../kit/Dialog';
@@ -8,6 +7,7 @@ import { Field, Fields } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { Refusal } from '../kit/Refusal';
 import { Tick } from '../kit/Tick';
+import { useNote } from '../notes/useNote';
 
 type Props = {
   of: Pick<Schemas['Purchase'], 'supply_id' | 'kind' | 'name' | 'number' | 'size' | 'count'>;

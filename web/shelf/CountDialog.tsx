@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { asksWhy, type Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
-import { useDraft } from '../kit/useDraft';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
 
 const NOTHING: { left: Record<string, string>; pieces: string; because: string; sure: string } = {
   left: {},

@@ -1,12 +1,11 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
+import { changeAnswer } from '../api/kept';
+import { usePerson } from '../api/usePerson';
 import { useWrite } from '../api/useWrite';
-import { keep } from '../kept/kept';
-import { noteOf } from '../kept/note';
-import { keepNote } from '../kept/outbox';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
@@ -14,8 +13,11 @@ import { headingDay, instant } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { usePerson } from '../shell/Shell';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { queue } from '../notes/queue';
+import { noteOf } from '../notes/told';
+import { LISTS } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useKeptNotes } from '../notes/useQueue';
 import { BoughtDialog } from './BoughtDialog';
 import { GatherRow } from './GatherRow';
 import { money } from './money';
@@ -47,19 +49,28 @@ export default function ListPage() {
   return list.data ? <Gathering list={list.data} /> : <Reading title="List" error={list.error} />;
 }
 
+const gatheredBy = (gathered: string[], item: string, got: boolean): string[] =>
+  got ? [...gathered.filter((one) => one !== item), item] : gathered.filter((one) => one !== item);
+
 function Gathering({ list }: { list: List }) {
-  const queries = useQueryClient();
-  const { told, refresh } = useAfterWrite();
+  const { told, refresh } = useAfterWrite(LISTS);
   const person = usePerson();
   const may = person.role === 'keeper' || person.role === 'mechanic';
   const [bought, setBought] = useState<Purchase | null>(null);
-  const gathered = new Set(list.gathered);
+  const waiting = useKeptNotes(({ note }) => note.kind === 'gather' && note.list === list.id);
+  const gathered = new Set(
+    waiting.reduce(
+      (all, { note }) => (note.kind === 'gather' ? gatheredBy(all, note.item, note.got) : all),
+      list.gathered,
+    ),
+  );
   const lines = [...list.fluids, ...list.parts, ...list.wanted, ...list.tools, ...list.uses];
   const gather = async (item: string, got: boolean, words: string) => {
-    const after = { ...list, gathered: got ? [...list.gathered, item] : list.gathered.filter((one) => one !== item) };
-    queries.setQueryData(listQuery(list.id).queryKey, after);
-    await keep(`list ${list.id}`, after);
-    await keepNote(noteOf({ kind: 'gather', list: list.id, item, got }), `${words}: ${got ? 'got' : 'put back'}`);
+    await changeAnswer<List>(listQuery(list.id).queryKey, (before) => ({
+      ...before,
+      gathered: gatheredBy(before.gathered, item, got),
+    }));
+    await queue.keep(noteOf({ kind: 'gather', list: list.id, item, got }), `${words}: ${got ? 'got' : 'put back'}`);
   };
   const row = (key: string, words: string, small: (string | false)[], right?: string, rightIsLacking = false) => (
     <GatherRow
@@ -231,7 +242,7 @@ const Nothing = () => (
 const NO_THING = { name: '', count: '1' };
 
 function Add({ list }: { list: number }) {
-  const { refresh } = useAfterWrite();
+  const { refresh } = useAfterWrite(LISTS);
   const [draft, setDraft] = useState(NO_THING);
   const write = useWrite(
     (header) => answer(api.POST('/lists/{list}/things', { params: { path: { list }, header }, body: draft })),
@@ -269,7 +280,7 @@ const Counter = styled.div`
 
 /** Addresses at which what is to be bought is read without signing in. */
 function Links({ list }: { list: List }) {
-  const { refresh } = useAfterWrite();
+  const { refresh } = useAfterWrite(LISTS);
   const open = useWrite(
     (header) => answer(api.POST('/lists/{list}/links', { params: { path: { list: list.id }, header } })),
     refresh,

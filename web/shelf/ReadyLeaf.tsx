@@ -4,6 +4,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
@@ -16,8 +17,8 @@ import { SheetHeading, Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { STATE_WORDS } from '../kit/words';
-import { usePerson } from '../shell/Shell';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { LISTS } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
 import { money } from './money';
 import { NeedsColumns } from './NeedsColumns';
 import { listsQuery, needsQuery, worksQuery } from './queries';
@@ -73,7 +74,7 @@ const NOBODY = '';
 
 function PlanOf({ today }: { today: string }) {
   const navigate = useNavigate();
-  const { refresh } = useAfterWrite();
+  const { refresh } = useAfterWrite(LISTS);
   const role = usePerson().role;
   const [search, setSearch] = useSearchParams();
   const until = search.get('until') ?? today;

@@ -3,11 +3,11 @@ import { Suspense } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { usePerson } from '../api/usePerson';
 import { QuietActions, quietLink } from '../kit/Button';
 import { Leaf, Leaves } from '../kit/Leaves';
 import { ReadingInSheet } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
-import { usePerson } from '../shell/Shell';
 import { shelfQuery } from './queries';
 
 const ActionLink = styled(Link)`${quietLink}`;

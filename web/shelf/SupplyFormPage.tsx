@@ -11,8 +11,9 @@ import { FormSheet } from '../kit/FormSheet';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Tick } from '../kit/Tick';
-import { useDraft } from '../kit/useDraft';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { STOCK } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
+import { useDraft } from '../offline/drafts';
 import { supplyQuery } from './queries';
 
 const NO_SIZE = { size: '', price: '' };
@@ -66,7 +67,7 @@ export default function SupplyFormPage() {
 
 function SupplyForm({ known }: { known: Schemas['Supply'] | null }) {
   const navigate = useNavigate();
-  const { told } = useAfterWrite();
+  const { told } = useAfterWrite(STOCK);
   const [draft, setDraft, clear] = useDraft(
     known ? `supply.${known.id}.${known.version}` : 'supply.new',
     useMemo(() => (known ? draftOf(known) : EMPTY), [known]),

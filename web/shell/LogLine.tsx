@@ -2,12 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { Input } from 'react-aria-components';
 import styled from 'styled-components';
-import { answer, api, asksWhy, type Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
+import { answer, api, asksWhy, problemOf, type Schemas } from '../api/client';
 import { QuietButton } from '../kit/Button';
 import { PHONE } from '../kit/theme';
-import { useDraft } from '../kit/useDraft';
 import { useSettled } from '../kit/useSettled';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
 import { AskAgain } from '../yard/AskAgain';
 import { LOG_LINE_KEY } from './keys';
 import { useKeys } from './useKeys';
@@ -104,7 +104,9 @@ export function LogLine() {
               typed={`"${text.trim()}"`}
               reason={reason}
               onReason={setReason}
-              onSuggestion={(value) => take(likelyLine(text, log.refused?.problem.typed ?? '', value))}
+              onSuggestion={(value) =>
+                take(likelyLine(text, log.refused ? (problemOf(log.refused).typed ?? '') : '', value))
+              }
               onConfirm={() => send(reason)}
             />
           ) : (

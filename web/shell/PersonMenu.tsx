@@ -1,9 +1,7 @@
 import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { answer, api, type Schemas } from '../api/client';
-import { forgetAnswers } from '../kept/kept';
-import { countWaiting } from '../kept/outbox';
+import type { Schemas } from '../api/client';
 import { PHONE } from '../kit/theme';
 
 const Name = styled(Button)`
@@ -20,24 +18,11 @@ const Items = styled(Menu)`
   .react-aria-MenuItem[data-focused] { background: var(--paper); box-shadow: inset 4px 0 var(--hedge); }
 `;
 
-type Props = { person: Schemas['Person']; onSchemes: () => void; onKeys: () => void };
+type Props = { person: Schemas['Person']; onSchemes: () => void; onKeys: () => void; onSignOut: () => void };
 
 /** What the signed-in person has to themselves. */
-export default function PersonMenu({ person, onSchemes, onKeys }: Props) {
+export default function PersonMenu({ person, onSchemes, onKeys, onSignOut }: Props) {
   const navigate = useNavigate();
-  const signOut = async () => {
-    const waiting = await countWaiting();
-    if (
-      waiting > 0 &&
-      !window.confirm(
-        `${waiting} ${waiting === 1 ? 'note waits' : 'notes wait'} to be sent. They stay on this device until you sign in here again. Sign out?`,
-      )
-    )
-      return;
-    await forgetAnswers();
-    await answer(api.DELETE('/session'));
-    location.assign('/');
-  };
   return (
     <MenuTrigger>
       <Name>{person.name}</Name>
@@ -48,7 +33,7 @@ export default function PersonMenu({ person, onSchemes, onKeys }: Props) {
           <MenuItem onAction={() => navigate('/account')}>Your account</MenuItem>
           <MenuItem onAction={onSchemes}>Light and contrast</MenuItem>
           <MenuItem onAction={onKeys}>Keys</MenuItem>
-          <MenuItem onAction={signOut}>Sign out</MenuItem>
+          <MenuItem onAction={onSignOut}>Sign out</MenuItem>
         </Items>
       </Leaf>
     </MenuTrigger>

@@ -1,26 +1,29 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { sessionQuery, yardQuery } from '../api/queries';
-import { useSending } from '../kept/useOutbox';
+import { yardQuery } from '../api/queries';
+import { keepTold } from '../bench/useJob';
 import { headingDay } from '../kit/format';
 import { Opening } from '../kit/Opening';
 import { Broken, Reading } from '../kit/Reading';
 import { PHONE } from '../kit/theme';
 import { useIdle } from '../kit/useIdle';
 import { usePhone } from '../kit/usePhone';
-import { Waiting } from '../walkaround/Waiting';
+import { useSending } from '../notes/useQueue';
+import { Waiting } from '../notes/Waiting';
 import { LIST_KEY, PLACES } from './keys';
 import { LogLine } from './LogLine';
 import { Newer } from './Newer';
 import { Signboard } from './Signboard';
+import { useFetchedAhead } from './useFetchedAhead';
 import { useKeys } from './useKeys';
 
 const Keys = lazy(() => import('./Keys'));
 const SchemeChoice = lazy(() => import('./SchemeChoice'));
+const SignOut = lazy(() => import('./SignOut'));
 const PersonMenu = lazy(() => import('./PersonMenu'));
 
 const Line = styled.div`padding-bottom: 9px; ${PHONE} { grid-column: 1 / -1; padding: 0; order: 3; }`;
@@ -35,9 +38,12 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
   const bare = usePhone() && handsBusy;
   const idle = useIdle();
   useSending(person.id);
+  useFetchedAhead();
+  useEffect(() => keepTold(person.name), [person.name]);
   const navigate = useNavigate();
   const [keysShown, showKeys] = useState(false);
   const [schemesShown, showSchemes] = useState(false);
+  const [leaving, leave] = useState(false);
   useKeys(handsBusy ? [LIST_KEY] : [...PLACES, LIST_KEY], (pressed) =>
     'to' in pressed ? navigate(pressed.to) : showKeys(true),
   );
@@ -60,7 +66,12 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
               </Line>
             )}
             <Suspense fallback={<Name>{person.name}</Name>}>
-              <PersonMenu person={person} onSchemes={() => showSchemes(true)} onKeys={() => showKeys(true)} />
+              <PersonMenu
+                person={person}
+                onSchemes={() => showSchemes(true)}
+                onKeys={() => showKeys(true)}
+                onSignOut={() => leave(true)}
+              />
             </Suspense>
           </>
         )}
@@ -76,6 +87,11 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
           <Keys isOpen onClose={() => showKeys(false)} />
         </Opening>
       )}
+      {leaving && (
+        <Opening>
+          <SignOut onClose={() => leave(false)} />
+        </Opening>
+      )}
       {schemesShown && (
         <Opening>
           <SchemeChoice isOpen onClose={() => showSchemes(false)} />
@@ -83,11 +99,4 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
       )}
     </>
   );
-}
-
-/** The signed-in person. */
-export function usePerson(): Schemas['Person'] {
-  const { data } = useQuery(sessionQuery);
-  if (!data?.person) throw new Error('Nobody is signed in.');
-  return data.person;
 }

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { computerMorningQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { Caution } from '../kit/Sheet';
-import { usePerson } from '../shell/Shell';
 
 /** What the keeper must know of the computer before anything else; to others nothing. */
 export function ComputerWarnings() {

@@ -1,13 +1,14 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import type { Answered, KeptNote } from '../kept/store';
 import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import type { Answered } from '../notes/answered';
+import type { KeptNote } from '../offline/note';
 import { AskFields, type Entered, given } from './AskFields';
 import { limitsInWords } from './limitsInWords';
 import { NotFine, type OnSay } from './NotFine';
@@ -120,7 +121,7 @@ function Measure({
       photos,
     );
   const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
-  useDigits(mayWrite ? write : undefined, undefined, notLooked);
+  useDigits(mayWrite && settled ? write : undefined, undefined, notLooked);
   return (
     <form
       style={{ display: 'contents' }}
@@ -149,14 +150,16 @@ function Measure({
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </Question>
       <Presses>
-        <MainPress isDisabled={!mayWrite} onPress={write}>
+        <MainPress isDisabled={!mayWrite || !settled} onPress={write}>
           {entered && undone[0]
             ? `First: ${within(undone[0].label)}`
             : !isAnswered
               ? 'First: why it is right'
-              : [judged && !judged.usable ? 'Not a reading: note it' : 'Write it down', then]
-                  .filter(Boolean)
-                  .join(', ')}
+              : entered && !settled
+                ? 'One moment …'
+                : [judged && !judged.usable ? 'Not a reading: note it' : 'Write it down', then]
+                    .filter(Boolean)
+                    .join(', ')}
         </MainPress>
         <PressRow>
           <PhotoPick onAdd={(photo) => setPhotos((taken) => [...taken, photo])} />

@@ -15,7 +15,8 @@ import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
 import { Ticks } from '../kit/Tick';
 import { ROUND_WORDS } from '../kit/words';
-import { useAfterWrite } from '../yard/useAfterWrite';
+import { sheetOf } from '../notes/touched';
+import { useAfterWrite } from '../notes/useAfterWrite';
 import { limitsInWords } from './limitsInWords';
 
 type Check = Schemas['Check'];
@@ -32,7 +33,7 @@ export default function ChecksPage() {
   const machine = Number(useParams().machine);
   const known = useKnownName();
   const walk = useQuery(walkQuery(machine));
-  const { refresh } = useAfterWrite();
+  const { refresh } = useAfterWrite(sheetOf(machine));
   const [changing, setChanging] = useState<Check | 'new' | null>(null);
   const write = useWrite(
     (_key, key: string, body: Change) =>
@@ -136,7 +137,7 @@ type DialogProps = {
 };
 
 function CheckDialog({ machine, check, checks, spots, classLabel, name, onClose }: DialogProps) {
-  const { refresh } = useAfterWrite();
+  const { refresh } = useAfterWrite(sheetOf(machine));
   const [draft, setDraft] = useState({
     spot: check?.spot ?? '',
     title: check?.title ?? '',

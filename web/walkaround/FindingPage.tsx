@@ -4,8 +4,8 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { findingQuery, trendsQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { compartmentsQuery } from '../fluids/queries';
-import { useNote } from '../kept/useNote';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
@@ -15,7 +15,7 @@ import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
-import { usePerson } from '../shell/Shell';
+import { useNote } from '../notes/useNote';
 import { Photos } from './PhotoPick';
 import { WearChart } from './WearChart';
 

@@ -1,10 +1,10 @@
 import { type RefObject, useState } from 'react';
 import type { Schemas } from '../api/client';
-import type { Answered } from '../kept/store';
 import { longDay, sinceDay } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
+import type { Answered } from '../notes/answered';
 import { NotFine, type OnSay } from './NotFine';
 import { Photos } from './PhotoPick';
 import type { Step } from './roundSteps';

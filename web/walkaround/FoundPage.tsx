@@ -3,8 +3,6 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
-import { noteOf } from '../kept/note';
-import { keepNote } from '../kept/outbox';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { within } from '../kit/format';
@@ -12,6 +10,8 @@ import { HandsHead, HandsPage, Question } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
+import { queue } from '../notes/queue';
+import { noteOf } from '../notes/told';
 import { NotFine, type OnSay } from './NotFine';
 
 /** Something is wrong that no check looks at: what it does points to where it may be. */
@@ -43,7 +43,7 @@ function Found({ walk }: { walk: Schemas['Walk'] }) {
     };
     setErrors(wrong);
     if (Object.keys(wrong).length > 0) return;
-    await keepNote(
+    await queue.keep(
       noteOf({ kind: 'look', machine_id: walk.id, spot, title: about, ...saying }),
       `${name}: ${about}, ${words}`,
       photos,

@@ -1,11 +1,21 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Count } from '../kit/Count';
 import { Field } from '../kit/Field';
 import { within } from '../kit/format';
-import { HandsHead, HandsPage, MainPress, Press, Presses, PressRow, Question, StoodDownPlate } from '../kit/Hands';
+import {
+  HandsHead,
+  HandsPage,
+  MainPress,
+  OnwardLink,
+  Press,
+  Presses,
+  PressRow,
+  Question,
+  StoodDownPlate,
+} from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
 import { Plate, type PlateMark } from '../plate/Plate';
@@ -14,10 +24,6 @@ import { useRound } from './useRound';
 
 type Point = Schemas['Grease']['points'][number];
 
-const Onward = styled(Link)`
-  display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge);
-  color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;
-`;
 const List = styled.ol`
   border-top: 1px solid var(--rule); margin-bottom: 12px; li { border-bottom: 1px solid var(--rule); }
   button { display: grid; grid-template-columns: 30px 1fr auto; gap: 10px; width: 100%; min-height: 52px; align-items: center; text-align: left; border: 0; background: none; padding: 6px 0; cursor: pointer; font-size: 16px; }
@@ -97,7 +103,7 @@ export default function GreaseRoundPage() {
             <p>Wipe off what stands out: dirt sticks to it.</p>
           </Question>
           <Presses>
-            <Onward to="/walkaround">Next machine</Onward>
+            <OnwardLink to="/walkaround">Next machine</OnwardLink>
           </Presses>
         </>
       )}

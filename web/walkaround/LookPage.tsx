@@ -3,11 +3,11 @@ import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
-import { noteOf } from '../kept/note';
-import { keepNote } from '../kept/outbox';
 import { HandsHead, HandsPage, Question } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { useTell } from '../kit/Undo';
+import { queue } from '../notes/queue';
+import { noteOf } from '../notes/told';
 import { CheckStep } from './CheckStep';
 import type { OnSay } from './NotFine';
 
@@ -43,7 +43,7 @@ function Look({ walk, check }: { walk: Schemas['Walk']; check: Schemas['Check'] 
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
   const say: OnSay = async (saying, _verdict, words, photos) => {
-    await keepNote(
+    await queue.keep(
       noteOf({ kind: 'look', machine_id: walk.id, check: check.key, ...saying }),
       `${walk.name}: ${check.title}, ${words}`,
       photos,

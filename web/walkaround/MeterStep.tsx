@@ -2,6 +2,7 @@ import { type RefObject, useState } from 'react';
 import { Amount } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
+import { readMeter, wrongNumber } from '../offline/numbers';
 import type { Step } from './roundSteps';
 import { useDigits } from './useDigits';
 
@@ -16,7 +17,8 @@ type Props = {
 export function MeterStep({ heading, step, today, onRead }: Props) {
   const { meter } = step;
   const [value, setValue] = useState('');
-  const log = () => value && onRead(value);
+  const wrong = wrongNumber(value, readMeter);
+  const log = () => value && !wrong && onRead(value);
   useDigits(value ? log : () => onRead(null));
   return (
     <>
@@ -43,12 +45,15 @@ export function MeterStep({ heading, step, today, onRead }: Props) {
             from={meter.value}
             value={value}
             onChange={setValue}
+            error={wrong}
           />
         </form>
       </Question>
       <Presses>
         {value ? (
-          <MainPress onPress={log}>{`Log ${value} ${meter.unit}, first check`}</MainPress>
+          <MainPress isDisabled={wrong !== undefined} onPress={log}>
+            {wrong ? 'No reading' : `Log ${value.trim()} ${meter.unit}, first check`}
+          </MainPress>
         ) : (
           <MainPress onPress={() => onRead(null)}>
             Not run since<sup aria-hidden="true">1</sup>

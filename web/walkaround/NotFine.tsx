@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import type { KeptNote } from '../kept/store';
 import { Field } from '../kit/Field';
 import { ChoicePress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { VerdictStamp, verdictColour } from '../kit/Stamp';
+import type { KeptNote } from '../offline/note';
 import { PhotoPick, PhotosTaken } from './PhotoPick';
 import { useDigits } from './useDigits';
 

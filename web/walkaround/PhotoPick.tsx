@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
-import { smaller } from '../kept/smaller';
-import { type KeptNote, newId } from '../kept/store';
 import { WrongText } from '../kit/Field';
 import { Press } from '../kit/Hands';
+import { smaller } from '../kit/smaller';
+import { type KeptNote, newId } from '../offline/note';
 
 const Shown = styled.ul`
   display: flex; gap: 8px; flex-wrap: wrap;

@@ -2,23 +2,19 @@ import type { RefObject } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import type { Answered } from '../kept/store';
-import { useOutbox } from '../kept/useOutbox';
 import { quietLink } from '../kit/Button';
 import { listed, within } from '../kit/format';
-import { Presses, Question } from '../kit/Hands';
+import { OnwardLink, Presses, Question } from '../kit/Hands';
 import { Soft } from '../kit/Sheet';
 import { NotJudgedStamp, VerdictStamp } from '../kit/Stamp';
+import type { Answered } from '../notes/answered';
+import { useQueue } from '../notes/useQueue';
 import { roundOutcome, type Step } from './roundSteps';
 
 const Told = styled.ul`
   border-top: 1px solid var(--rule);
   li { border-bottom: 1px solid var(--rule); padding: 12px 0; display: grid; grid-template-columns: 1fr auto; gap: 4px 14px; align-items: start; }
   p { grid-column: 1 / -1; font-size: 16px; }
-`;
-const Onward = styled(Link)`
-  display: flex; align-items: center; justify-content: center; min-height: 64px; background: var(--hedge);
-  color: var(--on-hedge); border-radius: 3px; font-weight: 650; font-size: 18px; text-decoration: none;
 `;
 const Beside = styled(Link)`${quietLink} justify-content: center; text-align: center;`;
 const Again = styled.button`${quietLink}`;
@@ -33,7 +29,7 @@ type Props = {
 
 /** What the round came to. */
 export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
-  const { waiting } = useOutbox();
+  const { waiting } = useQueue();
   const { verdict, notJudged } = roundOutcome(walk, steps, answers);
   const telling = steps.flatMap(({ key, kind, title }) => {
     const answer = answers[key];
@@ -84,7 +80,7 @@ export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
         <Soft>{waiting > 0 ? `Kept on this device; ${waiting} to send.` : 'Written in the book.'}</Soft>
       </Question>
       <Presses>
-        <Onward to="/walkaround">Next machine</Onward>
+        <OnwardLink to="/walkaround">Next machine</OnwardLink>
         <Beside to={`/walkaround/${walk.id}/found`}>Something else is wrong with it</Beside>
       </Presses>
     </>

@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client';
 import { quietLink } from '../kit/Button';
 import { sinceDay, within } from '../kit/format';
 import { HandsHead, HandsPage, StoodDownPlate } from '../kit/Hands';
+import { useShown } from '../kit/presses';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { ROUND_WORDS } from '../kit/words';
 import { CheckStep } from './CheckStep';
@@ -36,6 +37,7 @@ export default function RoundPage() {
   useEffect(() => {
     if (step || here === END) heading.current?.focus();
   }, [here, step]);
+  useShown(here);
   const finish = useEffectEvent(() => void round.end());
   const atEnd = walk !== undefined && progress !== null && steps.length > 0 && !step;
   useEffect(() => {

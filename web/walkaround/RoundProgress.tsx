@@ -1,7 +1,7 @@
 import styled from 'styled-components';
-import type { Answered } from '../kept/store';
 import { verdictColour } from '../kit/Stamp';
 import { VERDICT_WORDS } from '../kit/words';
+import type { Answered } from '../notes/answered';
 
 const Row = styled.ol`display: flex; gap: 3px; padding: 12px 0 0;`;
 const Mark = styled.li<{ $fill: string; $hatched: boolean; $here: boolean }>`

@@ -1,17 +1,17 @@
-import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Input, SearchField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { walkaroundQuery, walkQuery } from '../api/queries';
+import { walkaroundQuery } from '../api/queries';
 import { useEveryPage } from '../api/useEveryPage';
+import { usePerson } from '../api/usePerson';
 import { quietLink } from '../kit/Button';
 import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
 import { VerdictStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { usePerson } from '../shell/Shell';
 
 const Row = styled.article<{ $down: boolean }>`
   display: grid; grid-template-columns: 340px minmax(0, 1fr) auto; gap: 4px 20px; align-items: center;
@@ -46,12 +46,10 @@ const Found = styled.ul`
 export default function WalkaroundPage() {
   const person = usePerson();
   const machines = useInfiniteQuery(walkaroundQuery);
-  const queries = useQueryClient();
   const [name, setName] = useState('');
   const rows = machines.data?.pages.flatMap((page) => page.data) ?? [];
   const today = machines.data?.pages[0]?.today;
   useEveryPage(machines);
-  useKeptWalks(rows, queries);
   if (!today) return <Reading title="Walkaround" error={machines.error} />;
   const shown = rows
     .filter((row) => row.name.toLowerCase().includes(name.trim().toLowerCase()))
@@ -148,27 +146,4 @@ function toldOf(rows: Schemas['WalkRow'][], today: string): string {
   const walked = rows.filter((row) => walkedToday(row, today)).length;
   const open = rows.reduce((sum, row) => sum + row.findings.length, 0);
   return `${walked} of ${rows.length} walked today, ${open} ${open === 1 ? 'finding' : 'findings'} open`;
-}
-
-/** How many machines are kept for walking without signal. */
-const KEPT = 60;
-
-/** Keeps what every walk needs on this device, one after the other, so that a round can begin where there is no signal. */
-function useKeptWalks(rows: Schemas['WalkRow'][], queries: ReturnType<typeof useQueryClient>): void {
-  const ids = rows
-    .slice(0, KEPT)
-    .map(({ id }) => id)
-    .join();
-  useEffect(() => {
-    let left = false;
-    void (async () => {
-      for (const id of ids.split(',').filter(Boolean).map(Number)) {
-        if (left || !navigator.onLine) return;
-        await queries.prefetchQuery({ ...walkQuery(id), staleTime: 5 * 60_000 });
-      }
-    })();
-    return () => {
-      left = true;
-    };
-  }, [ids, queries]);
 }

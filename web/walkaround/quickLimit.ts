@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { readOrNull, times } from '../offline/numbers';
 import type { Entered } from './AskFields';
 
 /**
@@ -20,18 +21,10 @@ export function judgeQuickly(
   return band ? { verdict: band.verdict, words: band.words } : null;
 }
 
-const TYPED = /^(?:(\d+)(?:[.,](\d+))?|(?:(\d+)[ -])?(\d+)\/(\d+))$/;
-
-/** How many small units were typed; null where it is not a whole number of them, or typed in another unit. */
+/** How many small units were typed, by the grammar of the yard; null where it is not a whole number of them, or typed in another unit. */
 function wholeUnits(typed: string, { unit, per_unit }: Schemas['QuickLimit']): number | null {
   const bare = typed.trim();
-  const found = TYPED.exec(bare.endsWith(unit) ? bare.slice(0, -unit.length).trim() : bare);
-  if (!found) return null;
-  const [, whole, decimals = '', mixed = '0', above, below] = found;
-  const [upper, lower] =
-    above === undefined
-      ? [Number(`${whole}${decimals}`), 10 ** decimals.length]
-      : [Number(mixed) * Number(below) + Number(above), Number(below)];
-  const small = (upper * per_unit) / lower;
-  return Number.isInteger(small) ? small : null;
+  const number = readOrNull(bare.endsWith(unit) ? bare.slice(0, -unit.length) : bare);
+  const small = number && times(number, { over: BigInt(per_unit), under: 1n });
+  return small === null || small.over < 0n || small.over % small.under !== 0n ? null : Number(small.over / small.under);
 }

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import type { Answered } from '../kept/store';
+import type { Answered } from '../notes/answered';
 
 export type Step =
   | { key: '~meter'; title: string; kind: 'meter'; meter: Schemas['Meter'] }

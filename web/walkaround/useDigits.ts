@@ -1,7 +1,9 @@
+import { usePressGuard } from '../kit/presses';
 import { ROUND_KEYS } from '../shell/keys';
 import { useKeys } from '../shell/useKeys';
 
 /** Keys `1`, `2`, `3` for what can be pressed, in this order. */
 export function useDigits(...presses: ((() => void) | undefined)[]): void {
-  useKeys(ROUND_KEYS, (pressed) => presses[ROUND_KEYS.indexOf(pressed)]?.());
+  const { end } = usePressGuard();
+  useKeys(ROUND_KEYS, (pressed) => end(presses[ROUND_KEYS.indexOf(pressed)]));
 }

@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useMemo, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
-import { noteOf } from '../kept/note';
-import { keepNote, onSent } from '../kept/outbox';
-import type { Answered, KeptNote } from '../kept/store';
-import { useProgress } from '../kept/useProgress';
-import { deviceDay } from '../kit/format';
-import { usePerson } from '../shell/Shell';
+import { usePerson } from '../api/usePerson';
+import { today } from '../kit/format';
+import type { Answered } from '../notes/answered';
+import { useOverlay } from '../notes/overlay';
+import { queue } from '../notes/queue';
+import { noteOf } from '../notes/told';
+import type { KeptNote } from '../offline/note';
+import { useProgress } from '../offline/progress';
 import type { Saying } from './NotFine';
 import { roundSteps } from './roundSteps';
 
@@ -17,23 +19,16 @@ type Point = Schemas['Grease']['points'][number];
 export function useRound(machine: number, kind: Schemas['RoundKind']) {
   const person = usePerson();
   const asked = useQuery(walkQuery(machine));
-  const walk = asked.data;
-  const { progress, answered, ended } = useProgress(`${person.id} ${machine} ${kind}`, deviceDay());
+  const { ofMeters } = useOverlay();
+  const walk = useMemo(() => asked.data && ofMeters(asked.data), [asked.data, ofMeters]);
+  // A round that goes on past midnight is the one that was begun.
+  const [day] = useState(today);
+  const { progress, change } = useProgress<Answered>(`${person.id} ${machine} ${kind}`, day);
+  const answered = (key: string, answer: Answered) =>
+    change((before) => ({ ...before, answers: { ...before.answers, [key]: answer } }));
   const told = { ...(walk?.today === progress?.day ? toldByOthers(walk, kind) : {}), ...progress?.answers };
   const steps = walk && progress ? roundSteps(walk, kind, told) : [];
   const round = { kind, started_at: progress?.started_at ?? '' };
-  // The yard judges a measurement that was kept without signal.
-  useEffect(
-    () =>
-      onSent((sent) => {
-        for (const { note: kept, act } of sent) {
-          const mine = Object.entries(progress?.answers ?? {}).find(([, answer]) => answer.note === kept.id);
-          if (mine && act && act.verdict !== mine[1].verdict)
-            void answered(mine[0], { ...mine[1], verdict: act.verdict, words: act.why });
-        }
-      }),
-    [progress, answered],
-  );
 
   const say = async (
     check: string,
@@ -46,7 +41,7 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     const before = progress?.answers[check];
     const look = noteOf({ kind: 'look', machine_id: machine, round, check, ...saying, replaces: before?.note || null });
     await answered(check, { note: look.id, said: saying.said, verdict, words, values: saying.values ?? undefined });
-    await keepNote(look, `${walk?.name}: ${title}, ${words || saying.said.replace('_', ' ')}`, photos);
+    await queue.keep(look, `${walk?.name}: ${title}, ${words || saying.said.replace('_', ' ')}`, photos);
   };
   const read = async (value: string | null, meter: Schemas['Meter']) => {
     const kind = meter.unit === 'h' ? ('hours' as const) : ('distance' as const);
@@ -57,7 +52,7 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
       verdict: null,
       words: value === null ? 'Not run since' : `${value} ${meter.unit}`,
     });
-    if (reading) await keepNote(reading, `${walk?.name}: ${value} ${meter.unit}`);
+    if (reading) await queue.keep(reading, `${walk?.name}: ${value} ${meter.unit}`);
   };
   const tellOfPoint = async (
     point: Point,
@@ -75,7 +70,7 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
       replaces: before?.note || null,
     });
     await answered(`point-${point.key}`, { note: grease.id, said: 'greased', verdict: wentIn ? 'fit' : null, words });
-    await keepNote(grease, `${walk?.name}: ${point.name}, ${wentIn ? `${words} strokes` : words}`);
+    await queue.keep(grease, `${walk?.name}: ${point.name}, ${wentIn ? `${words} strokes` : words}`);
   };
   const grease = (point: Point, strokes: number, because: string | null) =>
     tellOfPoint(point, { strokes, confirmed_because: because });
@@ -84,8 +79,8 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     answered(key, { note: '', said: 'not_looked', verdict: null, words: 'not reached' });
   const end = async () => {
     if (progress?.ended) return;
-    await ended();
-    await keepNote(noteOf({ kind: 'end', machine_id: machine, round }), `${walk?.name}: end of the round`);
+    await change((before) => ({ ...before, ended: true }));
+    await queue.keep(noteOf({ kind: 'end', machine_id: machine, round }), `${walk?.name}: end of the round`);
   };
   return { asked, walk, progress, answers: told, steps, say, read, grease, didNotGoIn, passOver, end };
 }

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api, Refused, type Schemas } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
 import { useSettled } from '../kit/useSettled';
+import { Refused } from '../offline/refused';
 import { type Entered, given } from './AskFields';
 import { judgeQuickly } from './quickLimit';
 

@@ -1,8 +1,9 @@
 import styled from 'styled-components';
-import type { Refused } from '../api/client';
+import { problemOf } from '../api/client';
 import { MainButton, PlainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { count } from '../kit/format';
+import type { Refused } from '../offline/refused';
 
 const Question = styled.div`
   border: 2px solid var(--straw); border-radius: 3px; padding: 14px 16px; display: flex; flex-direction: column;
@@ -21,7 +22,7 @@ type Props = {
 
 /** A reading that can hardly be right: take the likely one, say why it is right, or tell of a new meter. */
 export function AskAgain({ refused, typed, reason, onReason, onSuggestion, onConfirm, onReplaceMeter }: Props) {
-  const { detail, suggestions = [], kind } = refused.problem;
+  const { detail, suggestions = [], kind } = problemOf(refused);
   return (
     <Question role="alert">
       <p>{detail}</p>

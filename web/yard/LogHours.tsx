@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Schemas } from '../api/client';
-import { useNote } from '../kept/useNote';
+import { problemOf, type Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { DayField } from '../kit/DayField';
@@ -9,7 +8,9 @@ import { Dialog } from '../kit/Dialog';
 import { Amount, Field } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
 import { Refusal } from '../kit/Refusal';
-import { useDraft } from '../kit/useDraft';
+import { useNote } from '../notes/useNote';
+import { useDraft } from '../offline/drafts';
+import { readMeter, wrongNumber } from '../offline/numbers';
 import { AskAgain, asksAgain } from './AskAgain';
 
 type Props = { line: Schemas['YardLine']; onClose: () => void };
@@ -31,6 +32,7 @@ export default function LogHours({ line, onClose }: Props) {
     },
   );
   if (!meter) return null;
+  const wrong = wrongNumber(draft.value, readMeter);
   const send = (value: string, reason: string | null = null) =>
     log.tell(
       {
@@ -71,13 +73,13 @@ export default function LogHours({ line, onClose }: Props) {
         step={meter.unit === 'h' ? '0.1' : '1'}
         from={meter.value}
         help={last}
-        error={asksAgain(log.refused) ? undefined : log.fields.value}
+        error={asksAgain(log.refused) ? undefined : (wrong ?? log.fields.value)}
         autoFocus
       />
       {asksAgain(log.refused) && (
         <AskAgain
           refused={log.refused}
-          typed={log.refused.problem.typed ?? draft.value}
+          typed={problemOf(log.refused).typed ?? draft.value}
           reason={draft.reason}
           onReason={(reason) => change({ reason })}
           onSuggestion={(value) => {
@@ -93,8 +95,11 @@ export default function LogHours({ line, onClose }: Props) {
       <Refusal refused={asksAgain(log.refused) ? null : log.refused} besides={['value', 'on', 'note']} />
       <Actions>
         {!asksAgain(log.refused) && (
-          <MainButton isDisabled={log.busy || draft.value.trim() === ''} onPress={() => send(draft.value)}>
-            {draft.value.trim() === '' ? 'Log hours' : `Log ${draft.value.trim()} ${meter.unit}`}
+          <MainButton
+            isDisabled={log.busy || draft.value.trim() === '' || wrong !== undefined}
+            onPress={() => send(draft.value)}
+          >
+            {draft.value.trim() === '' || wrong ? 'Log hours' : `Log ${draft.value.trim()} ${meter.unit}`}
           </MainButton>
         )}
         <PlainButton onPress={onClose}>Leave it</PlainButton>

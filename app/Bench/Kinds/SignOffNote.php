@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Kinds;
 
-use App\Bench\Did;
 use App\Bench\Job;
 use App\Bench\JobProgress;
 use App\Bench\Plan\PlannedStep;
@@ -27,6 +26,7 @@ use App\Notes\NoteKind;
 use App\Notes\NoteOutcome;
 use App\Rulebook\Rule;
 use Core\Meter\Limit;
+use Core\Procedure\Did;
 
 /** A job is signed off: what was done at its steps becomes a line of the logbook. */
 final readonly class SignOffNote implements NoteKind

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Kinds;
 
-use App\Bench\Did;
 use App\Bench\Job;
 use App\Bench\JobProgress;
 use App\Bench\Plan\PlannedStep;
@@ -16,6 +15,7 @@ use App\Machines\Machine;
 use App\Notes\Note;
 use App\Notes\NoteKind;
 use App\Notes\NoteOutcome;
+use Core\Procedure\Did;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use Core\Procedure\StepState;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Record;
 
-use App\Bench\Did;
 use App\Bench\Job;
 use App\Bench\JobProgress;
 use App\Bench\Plan\PlannedStep;
@@ -28,6 +27,7 @@ use Core\Machine\Meets;
 use Core\Machine\TaskKind;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
+use Core\Procedure\Did;
 use Core\Procedure\StepState;
 use Core\Procedure\StepVerb;
 use Core\Procedure\Table\LevelTable;

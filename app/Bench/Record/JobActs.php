@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Record;
 
-use App\Bench\Did;
 use App\Bench\Job;
 use App\Bench\JobProgress;
 use App\Bench\Plan\PlannedStep;
@@ -32,6 +31,7 @@ use Core\Machine\ActKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
 use Core\Machine\Verdict;
+use Core\Procedure\Did;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
 use Core\Procedure\StepState;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Record;
 
-use App\Bench\Did;
 use App\Bench\Job;
 use App\Bench\Plan\PlannedStep;
 use App\Bench\StepTold;
@@ -26,6 +25,7 @@ use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\TooMuch;
 use Core\Measure\Unit;
+use Core\Procedure\Did;
 use Core\Procedure\Step;
 use Illuminate\Validation\Rule;
 

@@ -44,11 +44,16 @@ final class Reading extends Record
         $query->where('struck', false);
     }
 
-    /** What a meter showed when it was last read, or, if never, when it was fitted. */
-    public static function lastShown(Meter $meter): BigDecimal
+    /**
+     * What a meter showed when it was last read, or, if never, when it was fitted.
+     *
+     * @param  CarbonImmutable|null  $by  as was known by then
+     */
+    public static function lastShown(Meter $meter, ?CarbonImmutable $by = null): BigDecimal
     {
         $latest = self::query()->standing()
             ->where('meter_id', $meter->id)
+            ->when($by, fn (Builder $query) => $query->where('happened_at', '<=', $by))
             ->orderByDesc('happened_at')
             ->orderByDesc('value')
             ->value('value');

@@ -31,9 +31,11 @@ final class SessionController
     public function show(Request $request): JsonResponse
     {
         $person = $request->user();
+        $yard = DB::table('yard')->first(['name', 'time_zone']);
 
         return new JsonResponse([
-            'yard' => DB::table('yard')->value('name'),
+            'yard' => $yard?->name,
+            'time_zone' => $yard?->time_zone,
             'first_visit' => $isFirst = $person === null && Person::query()->doesntExist(),
             'needs_code' => $isFirst && FirstKeeperCode::isNeeded($request),
             'ended' => $person === null && $this->endedAccess->isSo(),

@@ -9,6 +9,7 @@ use App\Logbook\EntryKind;
 use App\Logbook\EntryShape;
 use App\Logbook\Readings\GivenReading;
 use App\Logbook\Readings\LogReading;
+use App\Logbook\Readings\Reading;
 use App\Logbook\Told\WriteTold;
 use App\Machines\Machine;
 use App\Notes\Note;
@@ -53,12 +54,26 @@ final readonly class ServiceNote implements NoteKind
             $note->circumstances,
             ['uuid' => $note->id, 'job_id' => $note->job],
         );
-        foreach (GivenReading::each($note->given) as $reading) {
+        foreach (GivenReading::each([...$note->given, ...self::unread($note)]) as $reading) {
             ($this->logReading)($machine, $reading, $entry, $note->circumstances, $reading->field());
         }
         ($this->writeTold)($machine, $entry, $told, $note->circumstances);
         ($this->countFromNowOn)($machine, $note->given['anchors'] ?? [], $note->circumstances);
 
         return new NoteOutcome($entry->id, ['entry' => EntryShape::of($entry, $note->by())]);
+    }
+
+    /** @return array<string, string> what the meters showed then that nobody read, by their fields */
+    private static function unread(Note $note): array
+    {
+        $shown = [];
+        foreach ($note->machine()->currentMeters() as $meter) {
+            $field = (string) array_search($meter->unit->limit(), GivenReading::FIELDS, true);
+            if (! isset($note->given[$field])) {
+                $shown[$field] = (string) Reading::lastShown($meter, $note->circumstances->when->at);
+            }
+        }
+
+        return $shown;
     }
 }

@@ -4,8 +4,8 @@ import styled from 'styled-components';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Soft } from '../../kit/Sheet';
 import { VerdictStamp } from '../../kit/Stamp';
-import type { Step } from '../progress';
 import type { Asking } from '../StepInHand';
+import type { Step } from '../told';
 import { useSpace } from '../useSpace';
 import { StickPicker } from './StickPicker';
 

@@ -3,7 +3,7 @@ import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Soft } from '../../kit/Sheet';
 import { shownMl } from '../amounts';
-import type { Step, Told } from '../progress';
+import type { Step, Told } from '../told';
 
 type Container = NonNullable<NonNullable<Step['asks']>['containers']>[number];
 const NONE = '';

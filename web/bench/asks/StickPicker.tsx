@@ -1,6 +1,6 @@
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Step } from '../progress';
+import type { Step } from '../told';
 
 /** Into so many parts the band between the marks is read. */
 const PARTS = 20;

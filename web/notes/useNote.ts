@@ -1,8 +1,10 @@
 import { useState } from 'react';
-import { Refused, type Schemas } from '../api/client';
-import { useAfterWrite } from '../yard/useAfterWrite';
-import { noteOf, type Told } from './note';
-import { dropNote, tellNote } from './outbox';
+import type { Schemas } from '../api/client';
+import { useTell } from '../kit/Undo';
+import { Refused } from '../offline/refused';
+import { queue } from './queue';
+import { noteOf, type Told } from './told';
+import { undoOf } from './undo';
 
 type Telling = {
   /** A second press while it is under way does nothing. */
@@ -20,7 +22,7 @@ type Words = (entry: Schemas['Entry'] | undefined, others?: Schemas['Entry'][]) 
  * queue, and can be taken back from there.
  */
 export function useNote(words: Words, after?: () => unknown): Telling {
-  const { told: sayTold, toldWith } = useAfterWrite();
+  const say = useTell();
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<Refused | null>(null);
   const tell = async (told: Told, label: string) => {
@@ -28,15 +30,15 @@ export function useNote(words: Words, after?: () => unknown): Telling {
     setBusy(true);
     const note = noteOf(told);
     try {
-      const result = await tellNote(note, label);
+      const result = await queue.tell(note, label);
       setRefused(null);
       await after?.();
       if (result === 'waits') {
-        await toldWith(`${label}: kept on this device until it can be sent.`, () => dropNote(note.id));
+        say(`${label}: kept on this device until it can be sent.`, () => queue.takeBack(note.id));
       } else {
         const entries = [result.entry ?? [], result.others ?? []].flat();
         const doubts = entries.flatMap((entry) => entry.doubts.map(({ asks }) => asks));
-        await sayTold([words(result.entry, result.others), ...doubts].join(' '), ...entries);
+        say([words(result.entry, result.others), ...doubts].join(' '), undoOf(entries));
       }
     } catch (thrown) {
       if (!(thrown instanceof Refused)) throw thrown;

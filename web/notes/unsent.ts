@@ -1,17 +1,11 @@
-import { forgetDrafts } from '../kit/useDraft';
-import { forgetAnswers } from './kept';
-import { type KeptNote, withStore } from './store';
-
-/** Whoever was let in here is so no more: what they read is nobody's to read now. What they wrote and was not sent stays. */
-export async function forgetWhatWasRead(): Promise<void> {
-  forgetDrafts();
-  await forgetAnswers();
-}
+import { withDevice } from '../offline/device';
+import type { KeptNote } from '../offline/note';
 
 /** What was written on this device and never sent, by whomever. */
-export const unsentNotes = (): Promise<KeptNote[]> => withStore((device) => device.getAll('notes'));
+export const unsentNotes = async (): Promise<KeptNote[]> =>
+  (await withDevice((device) => device.all('notes'))).map(([, kept]) => kept);
 
-export const takeOff = (): Promise<void> => withStore((device) => device.clear('notes'));
+export const takeOff = (): Promise<void> => withDevice((device) => device.clear('notes'));
 
 /** Notes as a file that somebody can hand over, their pictures within it. */
 export async function asFile(notes: KeptNote[]): Promise<Blob> {

@@ -1,15 +1,16 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { asksWhy, type Schemas } from '../api/client';
-import { type Asked, dropNote, forgetAsked, sendAgain } from '../kept/outbox';
-import type { KeptNote } from '../kept/store';
-import { newId } from '../kept/store';
-import { useOutbox } from '../kept/useOutbox';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
+import { byYard } from '../kit/clock';
 import { Field, WrongText } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
 import { instant } from '../kit/format';
 import { Soft } from '../kit/Sheet';
+import { newId } from '../offline/note';
+import { type Asked, hasRead, useAsked } from './asked';
+import { type Kept, queue } from './queue';
+import { useQueue } from './useQueue';
 
 const Note = styled.article`
   display: flex; flex-direction: column; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--rule);
@@ -19,7 +20,8 @@ const Note = styled.article`
 
 /** What the yard refused comes back to whoever typed it, with what they typed. */
 export default function WaitingPage() {
-  const { waiting, refused, asked } = useOutbox();
+  const { waiting, refused } = useQueue();
+  const asked = useAsked();
   return (
     <FormSheet title="Notes that came back" lead={waiting > 0 ? `${waiting} more wait to be sent.` : undefined}>
       {asked.map((one) => (
@@ -41,7 +43,7 @@ function AskedAbout({ asked }: { asked: Asked }) {
       <p>{asked.asks.join(' ')}</p>
       <Soft>It is in the logbook, and the question with it. Answer it there, or correct what is wrong.</Soft>
       <Actions>
-        <PlainButton onPress={() => forgetAsked(asked.id)}>I have read it</PlainButton>
+        <PlainButton onPress={() => hasRead(asked.id)}>I have read it</PlainButton>
       </Actions>
     </Note>
   );
@@ -64,8 +66,8 @@ const TYPED: [string, string][] = [
   ['note', 'Note'],
 ];
 
-function Refused({ kept }: { kept: KeptNote }) {
-  const problem = kept.refused;
+function Refused({ kept }: { kept: Kept }) {
+  const problem = kept.problem;
   const note = kept.note as Schemas['Note'] & Record<string, unknown>;
   const [changed, setChanged] = useState<Record<string, unknown>>({});
   const [reason, setReason] = useState('');
@@ -80,12 +82,12 @@ function Refused({ kept }: { kept: KeptNote }) {
   const again = () => {
     const strokes = changed.strokes === undefined ? {} : { strokes: Number(changed.strokes) };
     const put = { ...note, ...changed, ...strokes, id: newId(), confirmed_because: reason || note.confirmed_because };
-    return sendAgain(kept, put as Schemas['Note']);
+    return queue.sendAgain(note.id, put as Schemas['Note']);
   };
   return (
     <Note aria-label={kept.label}>
       <h2>{kept.label}</h2>
-      <Soft>Noted {instant(note.at, false)}</Soft>
+      <Soft>Noted {instant(byYard(note.at).toISOString(), false)}</Soft>
       <WrongText role="alert">
         {[problem?.detail, ...elsewhere.map(([, messages]) => messages.join(' '))].join(' ')}
       </WrongText>
@@ -112,7 +114,7 @@ function Refused({ kept }: { kept: KeptNote }) {
       )}
       <Actions>
         <MainButton onPress={again}>Send it like this</MainButton>
-        <PlainButton onPress={() => dropNote(kept.note.id)}>Throw this note away</PlainButton>
+        <PlainButton onPress={() => queue.drop(kept.note.id)}>Throw this note away</PlainButton>
       </Actions>
     </Note>
   );

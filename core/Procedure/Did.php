@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Core\Procedure;
 
 /** What somebody tells of a step. */
 enum Did: string

@@ -1,29 +1,31 @@
 import { useCallback, useEffect, useState } from 'react';
+import { fromPocket, intoPocket, namesInPocket, outOfPocket } from './pocket';
+import { whose } from './whose';
 
-const PREFIX = 'jardinier.draft.';
+const DRAFTS = 'draft.';
 
 /** Forgets everything that was begun on this device and not sent. */
 export function forgetDrafts(): void {
-  for (const key of Object.keys(localStorage)) if (key.startsWith(PREFIX)) localStorage.removeItem(key);
+  for (const name of namesInPocket(DRAFTS)) outOfPocket(name);
 }
 
-/** State that survives a reload and a flat battery, until it is cleared. */
+/** State that survives a reload and a flat battery, until it is cleared. It belongs to who began it. */
 export function useDraft<T>(name: string, initial: T): [T, (change: T | ((draft: T) => T)) => void, () => void] {
-  const key = `${PREFIX}${name}`;
+  const key = `${DRAFTS}${whose() ?? ''}.${name}`;
   const [draft, setDraft] = useState<T>(() => {
     try {
-      const kept = localStorage.getItem(key);
+      const kept = fromPocket(key);
       return kept === null ? initial : whole(JSON.parse(kept) as T, initial);
     } catch {
       return initial;
     }
   });
   useEffect(() => {
-    if (draft === initial) localStorage.removeItem(key);
-    else localStorage.setItem(key, JSON.stringify(draft));
+    if (draft === initial) outOfPocket(key);
+    else intoPocket(key, JSON.stringify(draft));
   }, [draft, initial, key]);
   const clear = useCallback(() => {
-    localStorage.removeItem(key);
+    outOfPocket(key);
     setDraft(initial);
   }, [key, initial]);
   return [draft, setDraft, clear];

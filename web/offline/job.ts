@@ -1,7 +1,16 @@
-import type { Schemas } from '../api/client';
+/** What is known of a step of a job, by the names of the contract: on which others it hangs, and how long it takes. */
+export type Step = {
+  key: string;
+  minutes: number;
+  takes_its_time: boolean;
+  after: string[];
+  needs: string[];
+  shut: string[];
+  only_if: string[];
+};
 
-export type Step = Schemas['JobStep'];
-export type Told = Schemas['StepTold'];
+/** What somebody told of a step, and when. */
+export type Told = { step: string; did: string; at: string };
 
 export type State = 'done' | 'failed' | 'barred' | 'spared' | 'ready' | 'waiting';
 
@@ -99,7 +108,7 @@ function never(step: Step, states: Map<string, State>): State | null {
 }
 
 /** The step that one waits for first. */
-export function firstBefore(key: string, steps: readonly Step[], progress: Progress): Step | undefined {
+export function firstBefore<S extends Step>(key: string, steps: readonly S[], progress: Progress): S | undefined {
   const [before] = progress.waitsFor.get(key) ?? [];
   if (before === undefined) return undefined;
   return progress.states.get(before) === 'waiting'
@@ -108,11 +117,18 @@ export function firstBefore(key: string, steps: readonly Step[], progress: Progr
 }
 
 /** What could no longer be done if a step could not be. */
-export function barredBy(step: Step, steps: readonly Step[], told: readonly Told[], now: number): Step[] {
-  const failing: Told = { id: '', step: step.key, did: 'cannot', said: {}, at: new Date(now).toISOString(), by: null };
+export function barredBy<S extends Step>(step: Step, steps: readonly S[], told: readonly Told[], now: number): S[] {
+  const failing = { step: step.key, did: 'cannot', at: new Date(now).toISOString() };
   const before = progressOf(steps, told, now);
   const after = progressOf(steps, [...told, failing], now);
   return steps.filter(
     ({ key }) => key !== step.key && after.states.get(key) === 'barred' && before.states.get(key) !== 'barred',
   );
+}
+
+/** What was started and is over; else the first that hands can do now; else what goes on by itself. */
+export function nextOf<S extends Step>(steps: readonly S[], progress: Progress, at: number): S | undefined {
+  const ready = steps.filter(({ key }) => progress.states.get(key) === 'ready');
+  const over = ready.find((step) => (endOf(step, progress) ?? Number.POSITIVE_INFINITY) <= at);
+  return over ?? ready.find(({ key }) => !progress.began.has(key)) ?? ready[0];
 }
