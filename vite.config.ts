@@ -53,5 +53,14 @@ export default defineConfig({
       },
     }),
   ],
-  build: { target: 'es2022' },
+  build: {
+    target: 'es2022',
+    rolldownOptions: {
+      output: {
+        // The pages of a place are called after it.
+        chunkFileNames: ({ facadeModuleId }) =>
+          `assets/${/(\w+)\/pages\.ts$/.exec(facadeModuleId ?? '')?.[1] ?? '[name]'}-[hash].js`,
+      },
+    },
+  },
 });

@@ -4,18 +4,18 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { I18nProvider } from 'react-aria-components';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { App } from './App';
 import { takeGiven } from './api/given';
 import { keepAnswer, queries } from './api/kept';
 import { YARD_LOCALE } from './kit/locale';
 import { chooseScheme, chosenScheme, GlobalStyle } from './kit/theme';
 import { UndoProvider } from './kit/Undo';
+import { routes } from './routes';
 
 chooseScheme(chosenScheme());
 
 takeGiven(queries, keepAnswer);
 
-const router = createBrowserRouter([{ path: '*', element: <App /> }]);
+const router = createBrowserRouter(routes);
 
 const root = document.getElementById('jardinier');
 if (root) {

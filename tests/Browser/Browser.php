@@ -352,7 +352,7 @@ final class Browser
     {
         $this->until(function () use ($name, $within): bool {
             $found = $this->named($name, $within);
-            if ($found === null || ! $found->isEnabled() || $this->isUnseen()) {
+            if ($found === null || $this->isUnseen()) {
                 return false;
             }
             $this->script('arguments[0].scrollIntoView({block: "center"})', $found);
@@ -379,6 +379,60 @@ final class Browser
     private function isUnseen(): bool
     {
         return (bool) $this->script('return "unseen" in document.documentElement.dataset');
+    }
+
+    /** What the page is called. */
+    public function title(): string
+    {
+        return $this->driver->getTitle();
+    }
+
+    /** A thumb comes down twice at the same place, so many milliseconds apart. */
+    public function tapTwice(string $name, int $milliseconds): void
+    {
+        [$x, $y] = $this->middleOf($name);
+        $this->finger('touchStart', $x, $y);
+        $this->finger('touchEnd');
+        usleep($milliseconds * 1000);
+        $this->finger('touchStart', $x, $y);
+        $this->finger('touchEnd');
+    }
+
+    public function tapLong(string $name, int $milliseconds): void
+    {
+        $this->finger('touchStart', ...$this->middleOf($name));
+        usleep($milliseconds * 1000);
+        $this->finger('touchEnd');
+    }
+
+    /** A thumb comes down on something and slides away from it before it is lifted. */
+    public function slideOff(string $name): void
+    {
+        [$x, $y] = $this->middleOf($name);
+        $this->finger('touchStart', $x, $y);
+        foreach ([60, 120, 180, 240] as $up) {
+            $this->finger('touchMove', $x, $y - $up);
+        }
+        $this->finger('touchEnd');
+    }
+
+    /** @return array{float, float} of what can be pressed by now */
+    private function middleOf(string $name): array
+    {
+        return $this->until(function () use ($name): ?array {
+            $found = $this->named($name, null);
+
+            return $found === null || $this->isUnseen() ? null : $this->script(
+                'const box = arguments[0].getBoundingClientRect(); return [box.left + box.width / 2, box.top + box.height / 2]',
+                $found,
+            );
+        }, "something to press called \"{$name}\"");
+    }
+
+    private function finger(string $does, float ...$at): void
+    {
+        $points = $at === [] ? [] : [['x' => $at[0], 'y' => $at[1]]];
+        $this->command('Input.dispatchTouchEvent', ['type' => $does, 'touchPoints' => $points]);
     }
 
     public function offers(string $name, ?string $within = null): bool

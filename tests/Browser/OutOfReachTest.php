@@ -258,9 +258,9 @@ final class OutOfReachTest extends BrowserTestCase
     {
         $this->signIn();
         $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
-        $this->browser->command('Network.setBlockedURLs', ['urls' => ['*/PeoplePage*']]);
+        $this->browser->command('Network.setBlockedURLs', ['urls' => ['*/people-*']]);
         $this->browser->open('/people');
-        $this->browser->see('This page cannot be shown.');
+        $this->browser->see('A part of this program did not arrive.');
         $this->browser->press('Yard');
         $this->browser->see('Bittern');
         $this->browser->command('Network.setBlockedURLs', ['urls' => []]);

@@ -1,10 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
+import { Link, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Refused } from '../offline/refused';
 import { Actions, PlainButton, quietLink } from './Button';
 import { HandsHead, HandsPage, Question } from './Hands';
+import { NothingHere } from './NothingHere';
 import { Empty, Lead, Page, Sheet, Title } from './Sheet';
 
 const BackLink = styled(Link)`${quietLink} align-self: flex-start;`;
@@ -17,6 +18,7 @@ type Props = {
 
 /** A page until its data comes: what is known stands at once, what is coming is named, and where it does not come that is said. */
 export function Reading({ title, error }: Props) {
+  if (isNowhere(error)) return <Nowhere says={error.problem.detail} />;
   return (
     <Page aria-busy={!error}>
       {title && (
@@ -43,6 +45,7 @@ export function ReadingInSheet({ error }: Props) {
 
 /** The same where hands are busy, and perhaps no signal reaches. */
 export function ReadingInHands({ title, error }: Props) {
+  if (isNowhere(error)) return <Nowhere says={error.problem.detail} />;
   const outOfReach = error instanceof Refused && error.problem.status === 0;
   return (
     <HandsPage aria-busy={!error}>
@@ -62,19 +65,13 @@ export function ReadingInHands({ title, error }: Props) {
   );
 }
 
-/** Whatever breaks while a page is drawn leaves the places in reach and says so. */
-export function Broken() {
+const isNowhere = (error: unknown): error is Refused => error instanceof Refused && error.problem.status === 404;
+
+/** What an address names is not in this yard. */
+function Nowhere({ says }: { says: string }) {
+  const [, place = ''] = useLocation().pathname.split('/');
   return (
-    <Page>
-      <Sheet>
-        <Empty>
-          <p role="alert">This page cannot be shown. What was noted is kept.</p>
-          <Actions>
-            <PlainButton onPress={() => location.reload()}>Load it anew</PlainButton>
-          </Actions>
-        </Empty>
-      </Sheet>
-    </Page>
+    <NothingHere says={says} to={place === 'machines' ? '/yard' : `/${place}`} leadsTo="Go back to where it would be" />
   );
 }
 
@@ -93,7 +90,7 @@ function TryAgain() {
 export function useKnownName(): string | undefined {
   const id = Number(useParams().machine);
   const lists = useQueryClient().getQueriesData<{ pages: { data: Schemas['YardLine'][] }[] }>({
-    queryKey: ['machines'],
+    queryKey: ['get', '/machines'],
   });
   return lists.flatMap(([, list]) => list?.pages.flatMap((page) => page.data) ?? []).find((line) => line.id === id)
     ?.name;

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { answer, api } from '../api/client';
 import { PlainButton } from '../kit/Button';
@@ -17,7 +18,8 @@ const Row = styled.li`
 const Screen = styled.div`@media print { display: none; }`;
 
 /** For the person at the counter: what is to be bought for one list, and nothing else. */
-export default function CounterPage({ token }: { token: string }) {
+export default function CounterPage() {
+  const { token = '' } = useParams();
   const list = useQuery({
     queryKey: ['counter', token],
     queryFn: () => answer(api.GET('/counter/{token}', { params: { path: { token } } })),

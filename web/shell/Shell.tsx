@@ -3,17 +3,17 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import type { Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
+import { usePerson } from '../api/usePerson';
 import { keepTold } from '../bench/useJob';
 import { headingDay } from '../kit/format';
 import { Opening } from '../kit/Opening';
-import { Broken, Reading } from '../kit/Reading';
 import { PHONE } from '../kit/theme';
 import { useIdle } from '../kit/useIdle';
 import { usePhone } from '../kit/usePhone';
 import { useSending } from '../notes/useQueue';
 import { Waiting } from '../notes/Waiting';
+import { Arrival } from './Arrival';
 import { LIST_KEY, PLACES } from './keys';
 import { LogLine } from './LogLine';
 import { Newer } from './Newer';
@@ -30,7 +30,8 @@ const Line = styled.div`padding-bottom: 9px; ${PHONE} { grid-column: 1 / -1; pad
 const Name = styled.span`font-size: 15px; font-weight: 600; padding-bottom: 18px; ${PHONE} { padding: 12px 0; }`;
 
 /** What stands round every place: the yard's name, the places, the log line, the person. */
-export function Shell({ person, yardName }: { person: Schemas['Person']; yardName: string | null }) {
+export function Shell() {
+  const person = usePerson();
   const yard = useQuery(yardQuery);
   const path = useLocation().pathname;
   const handsBusy = /^\/walkaround\/\d+|^\/bench\/[\da-f-]{36}\/(step|off)/.test(path);
@@ -51,11 +52,7 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
     <>
       {idle && <Newer />}
       <Waiting />
-      <Signboard
-        yard={yard.data?.name ?? yardName ?? undefined}
-        day={yard.data && headingDay(yard.data.today)}
-        handsBusy={handsBusy}
-      >
+      <Signboard yard={yard.data?.name} day={yard.data && headingDay(yard.data.today)} handsBusy={handsBusy}>
         {!bare && (
           <>
             {person.role === 'reader' ? (
@@ -65,22 +62,21 @@ export function Shell({ person, yardName }: { person: Schemas['Person']; yardNam
                 <LogLine />
               </Line>
             )}
-            <Suspense fallback={<Name>{person.name}</Name>}>
-              <PersonMenu
-                person={person}
-                onSchemes={() => showSchemes(true)}
-                onKeys={() => showKeys(true)}
-                onSignOut={() => leave(true)}
-              />
-            </Suspense>
+            <ErrorBoundary fallback={<Name>{person.name}</Name>}>
+              <Suspense fallback={<Name>{person.name}</Name>}>
+                <PersonMenu
+                  person={person}
+                  onSchemes={() => showSchemes(true)}
+                  onKeys={() => showKeys(true)}
+                  onSignOut={() => leave(true)}
+                />
+              </Suspense>
+            </ErrorBoundary>
           </>
         )}
       </Signboard>
-      <ErrorBoundary FallbackComponent={Broken} resetKeys={[path]}>
-        <Suspense fallback={<Reading />}>
-          <Outlet />
-        </Suspense>
-      </ErrorBoundary>
+      <Outlet />
+      <Arrival />
       <ScrollRestoration />
       {keysShown && (
         <Opening>

@@ -5,8 +5,10 @@ import type { Schemas } from '../api/client';
 import { quietLink } from '../kit/Button';
 import { sinceDay, within } from '../kit/format';
 import { HandsHead, HandsPage, StoodDownPlate } from '../kit/Hands';
+import { NothingHere } from '../kit/NothingHere';
 import { useShown } from '../kit/presses';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
+import { Unseen } from '../kit/Unseen';
 import { ROUND_WORDS } from '../kit/words';
 import { CheckStep } from './CheckStep';
 import { FindingStep } from './FindingStep';
@@ -45,6 +47,14 @@ export default function RoundPage() {
   }, [atEnd]);
 
   const go = useCallback((key: string) => navigate(`?at=${encodeURIComponent(key)}`), [navigate]);
+  if (walk && !walk.rounds.some((one) => one.kind === kind))
+    return (
+      <NothingHere
+        says="There is no such round."
+        to={`/walkaround/${machine}`}
+        leadsTo={`The rounds of ${walk.name}`}
+      />
+    );
   if (!walk || !progress) return <ReadingInHands title={known} error={walk ? null : round.asked.error} />;
   /** The next one that is not told yet, further round first. */
   const next = (words: string) => {
@@ -74,13 +84,9 @@ export default function RoundPage() {
           </p>
         </StoodDownPlate>
       )}
-      <div
-        role="status"
-        aria-live="polite"
-        style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
-      >
+      <Unseen role="status" aria-live="polite">
         {told}
-      </div>
+      </Unseen>
       {step?.kind === 'meter' && (
         <MeterStep
           key={step.key}

@@ -13,6 +13,7 @@ import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
 import { stateColour } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import { Unseen } from '../kit/Unseen';
 import { STATE_WORDS } from '../kit/words';
 import { useOverlay } from '../notes/overlay';
 import { ComputerWarnings } from '../upkeep/ComputerWarnings';
@@ -59,6 +60,7 @@ export default function YardPage() {
     <Page>
       <title>{`Yard, ${yard.data.name}`}</title>
       <ComputerWarnings />
+      <Unseen as="h1">Yard</Unseen>
       <Lead>
         <Headline>
           {yard.data.headline.map(({ state, text }, index) => (
