@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect } from 'react';
+import { Fragment, lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useMatch } from 'react-router';
-import { keepAnswer } from './api/kept';
+import { keepAnswer, queries } from './api/kept';
 import { sessionQuery } from './api/queries';
 import { setZone } from './kit/clock';
 import { Reading } from './kit/Reading';
@@ -30,6 +30,12 @@ export function Gate() {
   // What is kept and shown from here on is theirs, and by the yard's clock; those beneath ask for it at once.
   if (session.data) becomes(person ?? null);
   if (session.data?.time_zone) setZone(session.data.time_zone);
+  const [shownTo, show] = useState(person);
+  if (shownTo !== person) {
+    // What one person read here is not shown to the next.
+    queries.removeQueries({ predicate: ({ queryKey }) => queryKey[1] !== sessionQuery.queryKey[1] });
+    show(person);
+  }
   useEffect(() => {
     if (person) void keepAnswer(sessionQuery.queryKey);
   }, [person]);
@@ -42,7 +48,12 @@ export function Gate() {
     );
   }
   const { first_visit: firstVisit, needs_code: needsCode, ended, yard } = session.data;
-  if (person) return <Outlet />;
+  if (person)
+    return (
+      <Fragment key={person}>
+        <Outlet />
+      </Fragment>
+    );
   if (!firstVisit && !invited) return <SignIn yard={yard} ended={ended} />;
   return (
     <Suspense fallback={<Reading />}>

@@ -7,11 +7,12 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { takeGiven } from './api/given';
 import { keepAnswer, queries } from './api/kept';
 import { YARD_LOCALE } from './kit/locale';
-import { chooseScheme, chosenScheme, GlobalStyle } from './kit/theme';
+import { GlobalStyle, showScheme } from './kit/theme';
 import { UndoProvider } from './kit/Undo';
 import { routes } from './routes';
+import { chosenScheme } from './shell/scheme';
 
-chooseScheme(chosenScheme());
+showScheme(chosenScheme());
 
 takeGiven(queries, keepAnswer);
 

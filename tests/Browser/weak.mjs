@@ -36,6 +36,9 @@ function ruleFor({ method, url }) {
   return rule;
 }
 
+// Whoever leaves in the middle is gone, and nobody else with them.
+process.on('uncaughtException', () => undefined);
+
 http
   .createServer(async (request, response) => {
     const body = await read(request);

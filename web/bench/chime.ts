@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
+import { fromPocket, intoPocket } from '../offline/pocket';
 
-const KEPT = 'jardinier-chime';
+const KEPT = 'chime';
 
 /** Two short notes, and a buzz where the device can. */
 function ring(): void {
@@ -23,7 +24,7 @@ function ring(): void {
 
 /** Whether timers are heard on this device, and that each is heard once when its time is over. */
 export function useChime(over: string[]): { heard: boolean; hear: (heard: boolean) => void } {
-  const [heard, setHeard] = useState(() => localStorage.getItem(KEPT) === 'yes');
+  const [heard, setHeard] = useState(() => fromPocket(KEPT) === 'yes');
   const known = useRef<Set<string> | null>(null);
   const names = over.join(' ');
   useEffect(() => {
@@ -35,7 +36,7 @@ export function useChime(over: string[]): { heard: boolean; hear: (heard: boolea
   return {
     heard,
     hear: (next) => {
-      localStorage.setItem(KEPT, next ? 'yes' : 'no');
+      intoPocket(KEPT, next ? 'yes' : 'no');
       setHeard(next);
     },
   };

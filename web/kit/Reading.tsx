@@ -89,10 +89,10 @@ function TryAgain() {
 /** The name of the machine that the address names, where the yard's sheet has told it already. */
 export function useKnownName(): string | undefined {
   const id = Number(useParams().machine);
-  const lists = useQueryClient().getQueriesData<{ pages: { data: Schemas['YardLine'][] }[] }>({
+  const lists = useQueryClient().getQueriesData<{ pages?: { data: Schemas['YardLine'][] }[] }>({
     queryKey: ['get', '/machines'],
   });
-  return lists.flatMap(([, list]) => list?.pages.flatMap((page) => page.data) ?? []).find((line) => line.id === id)
+  return lists.flatMap(([, list]) => list?.pages?.flatMap((page) => page.data) ?? []).find((line) => line.id === id)
     ?.name;
 }
 

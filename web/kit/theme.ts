@@ -4,15 +4,9 @@ import { createGlobalStyle } from 'styled-components';
 export const SCHEMES = ['auto', 'paper', 'shed', 'sun'] as const;
 export type Scheme = (typeof SCHEMES)[number];
 
-const KEY = 'jardinier.scheme';
+export const isScheme = (name: string | null): name is Scheme => SCHEMES.includes(name as Scheme);
 
-export function chosenScheme(): Scheme {
-  const kept = localStorage.getItem(KEY) as Scheme | null;
-  return kept && SCHEMES.includes(kept) ? kept : 'auto';
-}
-
-export function chooseScheme(scheme: Scheme): void {
-  localStorage.setItem(KEY, scheme);
+export function showScheme(scheme: Scheme): void {
   document.documentElement.dataset.scheme = scheme;
 }
 

@@ -3,7 +3,8 @@ import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
-import { chooseScheme, chosenScheme, type Scheme } from '../kit/theme';
+import type { Scheme } from '../kit/theme';
+import { chooseScheme, chosenScheme } from './scheme';
 
 const WORDS: Record<Scheme, string> = {
   auto: 'As this device is set',

@@ -3,6 +3,7 @@ import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Caution, Soft } from '../../kit/Sheet';
+import { fromPocket, intoPocket } from '../../offline/pocket';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 
@@ -14,18 +15,18 @@ const Wrenches = styled(RadioGroup)`
   label[data-disabled] { color: var(--soft); border-style: dashed; cursor: default; }
   label[data-focus-visible] { outline: 3px solid var(--slate); outline-offset: 2px; }
 `;
-const KEPT = 'jardinier-wrench';
+const KEPT = 'wrench';
 
 /** Something is tightened: what the chosen wrench is set to, in its own units; or by feel. */
 export function TightenedStep({ step, ready, onDone, onCannot }: Asking) {
   const settings = step.torque?.settings ?? [];
   const usual =
-    settings.find(({ name, verdict }) => verdict === 'fit' && name === localStorage.getItem(KEPT)) ??
+    settings.find(({ name, verdict }) => verdict === 'fit' && name === fromPocket(KEPT)) ??
     settings.find(({ verdict }) => verdict === 'fit');
   const [name, setName] = useState(usual?.name ?? null);
   const chosen = settings.find((one) => one.name === name);
   const choose = (wrench: string) => {
-    localStorage.setItem(KEPT, wrench);
+    intoPocket(KEPT, wrench);
     setName(wrench);
   };
   const byWrench = () => onDone({ wrench: name });
