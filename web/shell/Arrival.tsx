@@ -13,8 +13,9 @@ export function Arrival() {
   const before = useRef(pathname);
   const [told, setTold] = useState('');
   useEffect(() => {
-    if (before.current === pathname) return;
+    const isMove = before.current !== pathname && before.current !== '/';
     before.current = pathname;
+    if (!isMove) return;
     const arrive = () => {
       const heading = document.querySelector<HTMLElement>(HEADING);
       if (!heading || heading.closest('[aria-busy=true]')) return false;
