@@ -284,16 +284,6 @@ final class BenchTest extends BrowserTestCase
         }
     }
 
-    private function keptOnTheDevice(): void
-    {
-        $this->browser->until(
-            fn (): bool => (bool) $this->browser->asyncScript(
-                'const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.keys()).then(keys => done(keys.length > 0))',
-            ),
-            'the application to be kept on the device',
-        );
-    }
-
     private function done(string ...$steps): void
     {
         foreach ($steps as $step) {

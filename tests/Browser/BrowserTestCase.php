@@ -126,4 +126,15 @@ abstract class BrowserTestCase extends TestCase
     {
         self::assertSame([], $this->browser->complaints());
     }
+
+    /** The application lies on this device, and opens without signal. */
+    protected function keptOnTheDevice(): void
+    {
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->asyncScript(
+                'const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.keys()).then(keys => done(keys.length > 0))',
+            ),
+            'the application to be kept on the device',
+        );
+    }
 }

@@ -258,14 +258,4 @@ final class WeakSignalTest extends BrowserTestCase
             usleep(100_000);
         }
     }
-
-    private function keptOnTheDevice(): void
-    {
-        $this->browser->until(
-            fn (): bool => (bool) $this->browser->asyncScript(
-                'const done = arguments[0]; navigator.serviceWorker.ready.then(() => caches.keys()).then(keys => done(keys.length > 0))',
-            ),
-            'the application to be kept on the device',
-        );
-    }
 }

@@ -75,7 +75,7 @@ export const LISTS: Change = { machine: null, topics: ['list'] };
 export const YARD: Change = { machine: null, topics: ALL };
 
 /** Whether an answer may be another now. */
-export function isTouched([method, path, init]: QueryKey, { machine, topics }: Change): boolean {
+function isTouched([method, path, init]: QueryKey, { machine, topics }: Change): boolean {
   if (method !== 'get') return false;
   const asked = (init as { params?: { path?: { machine?: number } } } | undefined)?.params?.path?.machine;
   if (asked !== undefined) return machine === null ? topics.some((topic) => topic !== 'list') : asked === machine;

@@ -10,7 +10,7 @@ export type NoteResult = { id: string; status: 'written' | 'already' | 'refused'
  * Where a note stands. It waits, is sent, and is then written or comes back refused. While it waits it can be cancelled; once anything of it left the
  * device, it can only be struck after the yard has answered.
  */
-export type NoteState = 'waiting' | 'sending' | 'written' | 'refused' | 'cancelled';
+type NoteState = 'waiting' | 'sending' | 'written' | 'refused' | 'cancelled';
 
 /** A note on this device, with its pictures. */
 export type KeptNote<N extends Note = Note> = {
