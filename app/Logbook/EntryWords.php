@@ -133,7 +133,7 @@ final class EntryWords
         return Plain::count($points, 'point').$greased.($strokes === 0 ? '' : ', '.Plain::count($strokes, 'stroke'));
     }
 
-    /** `Morning round: 14 looked at, all fit` */
+    /** `Morning round: 14 looked at, nothing wrong` */
     private static function round(Entry $entry): string
     {
         $kind = $entry->round->kind ?? RoundKind::Daily;
@@ -147,7 +147,7 @@ final class EntryWords
             foreach ([Verdict::StandDown, Verdict::Act, Verdict::Watch] as $verdict) {
                 $parts[] = self::named($verdict->label(), $told->where('verdict', $verdict));
             }
-            $parts[] = $told->every('verdict', Verdict::Fit) ? 'all fit' : '';
+            $parts[] = $told->every('verdict', Verdict::Fit) ? 'nothing wrong' : '';
         }
         $parts[] = self::named('not looked at', $looks->where('outcome', Outcome::NotDone));
         $parts[] = $greased->isEmpty()

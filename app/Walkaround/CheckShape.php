@@ -30,10 +30,7 @@ final class CheckShape
             'fine' => $check->manner->fine,
             'caution' => $check->caution(),
             'rounds' => array_column($check->turn->rounds, 'value'),
-            'degrees' => array_map(
-                fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value],
-                $check->degrees(),
-            ),
+            'degrees' => array_map(self::degree(...), $check->degrees()),
             'measurement' => $check->measuring->by?->value,
             'asks' => array_map(fn (Ask $ask): array => self::ask($ask, $check->measuring->limits), $check->asks()),
             'limit_asks' => array_map(
@@ -49,6 +46,12 @@ final class CheckShape
             'can_stand_down' => $check->canStandDown(),
             'quick' => self::quick($check),
         ];
+    }
+
+    /** @return array{words: string, verdict: string} as the contract's `Degree` */
+    public static function degree(Degree $degree): array
+    {
+        return ['words' => $degree->words, 'verdict' => $degree->verdict->value];
     }
 
     /** @return array<string, mixed>|null a limit for where there is no signal, as the contract's `QuickLimit` */

@@ -95,7 +95,9 @@ final readonly class WalkController
                 ),
             )
             ->sortBy([fn (array $one, array $other): int => self::gravity($other) <=> self::gravity($one)])->values();
-        $down = StandDowns::standingOf()->take(self::TOLD);
+        $standing = StandDowns::standingOf();
+        $open = Findings::open(array_values($walked->pluck('machine_id')->unique()->all()));
+        $down = $standing->take(self::TOLD);
         $names = Machine::query()->whereKey($down->keys())->pluck('name', 'id');
         $unlooked = $this->machines()->where(
             fn ($query) => $query->whereNull('looked_at')->orWhere(
@@ -114,7 +116,13 @@ final readonly class WalkController
                 fn (Round $round): array => [
                     'machine_id' => $round->machine_id,
                     'machine' => $round->machine->name,
-                    ...WalkLine::ofRound($round, $this->yard, $this->checkLists),
+                    ...WalkLine::ofRound(
+                        $round,
+                        $this->yard,
+                        $this->checkLists,
+                        $open[$round->machine_id] ?? [],
+                        $standing[$round->machine_id] ?? null,
+                    ),
                 ],
             )->all(),
             'findings' => $findings->take(self::TOLD)->all(),
@@ -269,11 +277,7 @@ final readonly class WalkController
                     $symptom->among($spots),
                 ),
             ], Symptom::cases()), fn (array $symptom): bool => $symptom['spots'] !== [])),
-            'usual_degrees' => array_map(
-                fn (Degree $degree): array => ['words' => $degree->words, 'verdict' => $degree->verdict->value],
-                Degree::usual(),
-            ),
-            'verdicts' => array_column(Verdict::cases(), 'value'),
+            'usual_degrees' => array_map(CheckShape::degree(...), Degree::usual()),
         ];
     }
 

@@ -7,6 +7,7 @@ namespace App\Walkaround;
 use App\Contract\Record;
 use App\Logbook\Acts\Act;
 use App\Logbook\Round;
+use App\Logbook\StandDowns;
 use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Yard;
@@ -79,13 +80,14 @@ final class WalkLine extends Record
     {
         $findings = Findings::open($machineIds);
         $rounds = self::lastRounds($machineIds);
+        $down = StandDowns::standingOf($machineIds);
         $rows = array_map(fn (int $id): array => [
             'machine_id' => $id,
             'holds' => true,
             'looked_at' => ($rounds[$id] ?? null)?->started_at,
             'open_findings' => count($findings[$id] ?? []),
             'line' => json_encode([
-                'last' => isset($rounds[$id]) ? self::ofRound($rounds[$id], $yard, $checkLists) : null,
+                'last' => isset($rounds[$id]) ? self::ofRound($rounds[$id], $yard, $checkLists, $findings[$id] ?? [], $down[$id] ?? null) : null,
                 'findings' => array_map(
                     fn (FindingThread $thread): array => $thread->toRecord($yard),
                     $findings[$id] ?? [],
@@ -116,8 +118,12 @@ final class WalkLine extends Record
             ->keyBy('machine_id');
     }
 
-    /** @return array<string, mixed> as the contract's `WalkedRound` */
-    public static function ofRound(Round $round, Yard $yard, CheckLists $checkLists): array
+    /**
+     * @param  list<FindingThread>  $open  what is open on the machine
+     * @param  StandDowns|null  $down  what keeps people off it
+     * @return array<string, mixed> as the contract's `WalkedRound`
+     */
+    public static function ofRound(Round $round, Yard $yard, CheckLists $checkLists, array $open, ?StandDowns $down): array
     {
         $looks = Act::query()->standing()
             ->whereIn('acts.kind', [ActKind::Looked, ActKind::Measured])
@@ -128,10 +134,7 @@ final class WalkLine extends Record
             ->toBase()
             ->get(['check_key', 'verdict', 'outcome', 'people.name as by']);
         $told = $looks->whereNotNull('verdict');
-        $asked = $round->kind === RoundKind::Grease ? [] : $checkLists->of($round->machine)->ofRound($round->kind, $round->day);
-        $outcome = RoundOutcome::of($asked, $told->groupBy('check_key')->map(
-            fn (Collection $ofCheck): Verdict => Verdict::hardest(...$ofCheck->pluck('verdict')->map(Verdict::from(...))->all()),
-        )->all());
+        $outcome = self::outcomeOf($round, $looks, $checkLists, $open, $down);
 
         return [
             'kind' => $round->kind->value,
@@ -149,5 +152,31 @@ final class WalkLine extends Record
             'verdict' => $outcome->verdict?->value,
             'not_judged' => $outcome->notJudged,
         ];
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $looks
+     * @param  list<FindingThread>  $open
+     */
+    private static function outcomeOf(Round $round, Collection $looks, CheckLists $checkLists, array $open, ?StandDowns $down): RoundOutcome
+    {
+        $told = $looks->where('outcome', '!=', Outcome::NotDone->value)->groupBy('check_key')->map(
+            function (Collection $ofCheck): ?Verdict {
+                $verdicts = $ofCheck->pluck('verdict')->filter()->map(Verdict::from(...));
+
+                return $verdicts->isEmpty() ? null : Verdict::hardest(...$verdicts->all());
+            },
+        )->all();
+        if ($round->kind === RoundKind::Grease) {
+            return RoundOutcome::of([], $told);
+        }
+        $before = array_filter($open, fn (FindingThread $thread): bool => $thread->looks[0]->happened_at < $round->started_at);
+
+        return RoundOutcome::of(
+            $checkLists->of($round->machine)->ofRound($round->kind, $round->day),
+            $told,
+            array_column(array_map(fn (FindingThread $thread): Act => $thread->latest(), $before), 'title', 'check_key'),
+            ($down?->standing()->first()->happened_at ?? $round->started_at) < $round->started_at,
+        );
     }
 }

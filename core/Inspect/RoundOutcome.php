@@ -19,27 +19,39 @@ final readonly class RoundOutcome
     private function __construct(public ?Verdict $verdict, public array $notJudged) {}
 
     /**
-     * @param  list<Check>  $asked  what the round asks for
-     * @param  array<string, Verdict>  $told  by check; what was not looked at, or could not be judged, is left out
+     * @param  list<Check>  $checks  that the round asks for
+     * @param  array<string, Verdict|null>  $told  by check; null where it was looked at and could not be judged; what
+     *     was not looked at is left out
+     * @param  array<string, string>  $found  what was open before the round began: titles by check
+     * @param  bool  $isStoodDown  whether the machine was, before the round began
      */
-    public static function of(array $asked, array $told): self
+    public static function of(array $checks, array $told, array $found = [], bool $isStoodDown = false): self
     {
-        $open = array_filter($asked, fn (Check $check): bool => ! isset($told[$check->key]) && self::isReached($check, $told));
-        $decisive = array_filter($open, fn (Check $check): bool => $check->canStandDown());
-        $notJudged = array_column($decisive === [] && $told === [] ? $open : $decisive, 'title');
-        $hardest = Verdict::hardest(...array_values($told));
-        $isJudged = $hardest !== Verdict::Fit || ($told !== [] && $notJudged === []);
+        $judged = array_filter($told);
+        $open = array_diff_key(self::asked($checks, $told, $found), $judged);
+        $canStandDown = array_filter($checks, fn (Check $check): bool => $check->canStandDown());
+        $decisive = array_intersect_key($open, $found + array_column($canStandDown, 'title', 'key'));
+        $notJudged = array_values($decisive === [] && $judged === [] ? $open : $decisive);
+        $hardest = Verdict::hardest(...array_values($judged), ...($isStoodDown ? [Verdict::StandDown] : []));
+        $isJudged = $hardest !== Verdict::Fit || ($judged !== [] && $notJudged === []);
 
         return new self($isJudged ? $hardest : null, $notJudged);
     }
 
     /**
-     * A check that comes after another is asked only where that one was not fine.
+     * What a round asks by what was told so far: what is open first, then its checks. A check that comes after another
+     * is asked only where that one was not fine.
      *
-     * @param  array<string, Verdict>  $told
+     * @param  list<Check>  $checks
+     * @param  array<string, Verdict|null>  $told
+     * @param  array<string, string>  $found
+     * @return array<string, string> titles by check
      */
-    private static function isReached(Check $check, array $told): bool
+    public static function asked(array $checks, array $told, array $found = []): array
     {
-        return $check->turn->after === null || ($told[$check->turn->after] ?? Verdict::Fit) !== Verdict::Fit;
+        $reached = array_filter($checks, fn (Check $check): bool => $check->turn->after === null
+            || (array_key_exists($check->turn->after, $told) && $told[$check->turn->after] !== Verdict::Fit));
+
+        return $found + array_column($reached, 'title', 'key');
     }
 }

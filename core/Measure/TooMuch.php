@@ -6,6 +6,7 @@ namespace Core\Measure;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 
 /**
  * More than can well be: each answers with what there is to ask, or null where there is nothing. What is asked about is
@@ -43,6 +44,12 @@ final class TooMuch
             && ($holds === null || self::isOver($amount, $holds, self::TRIFLE))
             ? "{$amount->display()} is more than twice the {$usual->display()} that usually goes into the {$place}."
             : null;
+    }
+
+    /** In whole millilitres: more than so much is asked about, where a place holds so much at most. */
+    public static function pouredAskedOver(Quantity $holds): int
+    {
+        return $holds->times(BigRational::of(self::WELL_OVER))->to(Unit::Millilitre)->value->toScale(0, RoundingMode::FLOOR)->toInt();
     }
 
     /** @param  Quantity|null  $holds  the most that the place holds, null where nobody has written it down */

@@ -452,7 +452,19 @@ final class Browser
     {
         foreach ($keys as $key) {
             $this->until(fn (): bool => ! $this->isUnseen(), 'what is shown to be seen');
+            $this->until(fn (): bool => $this->reachesFocus($key), 'something that has the focus');
+        }
+    }
+
+    /** Whether the key reached what has the focus: a page that opens may take away what had it. */
+    private function reachesFocus(string $key): bool
+    {
+        try {
             $this->driver->switchTo()->activeElement()->sendKeys($key);
+
+            return true;
+        } catch (StaleElementReferenceException) {
+            return false;
         }
     }
 

@@ -50,7 +50,7 @@ final class WalkTest extends BrowserTestCase
         self::assertLessThanOrEqual(25, $presses);
         $this->browser->see('Written in the book.');
         self::assertSame(
-            'Morning round: 20 looked at, all fit',
+            'Morning round: 20 looked at, nothing wrong',
             $this->entries($machine['id'], 'round')[0]['in_words'],
         );
         $this->assertNoComplaints();

@@ -13,35 +13,11 @@ use PhpParser\NodeFinder;
 use PhpParser\NodeTraverser;
 use PhpParser\NodeVisitor\NameResolver;
 use PhpParser\ParserFactory;
-use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class ArchitectureTest extends TestCase
 {
-    /**
-     * Where the web may reckon with what it was told: where things stand on a screen, how a number is written, what a
-     * key adds to what is typed, what lies below a ready-made limit where nobody can ask, and sums of the whole
-     * millilitres that were poured.
-     */
-    private const LAYOUT = [
-        'bench/amounts.ts',
-        'kit/Rail.tsx',
-        'kit/railLayout.ts',
-        'kit/format.ts',
-        'offline/stepping.ts',
-        'offline/numbers.ts',
-        'kit/clock.ts',
-        'machine/ruleDraft.ts',
-        'machine/UseStrip.tsx',
-        'walkaround/WearChart.tsx',
-        'walkaround/useDigits.ts',
-        'walkaround/quickLimit.ts',
-    ];
-
-    /** Fields of the contract that hold amounts of the trade. */
-    private const AMOUNTS = 'most|least|limit|late|early|strokes|value|hours|km|months|at|every|run|volts|remaining|set|shown|rings_at|last|share_used|runs_for';
-
     public function test_the_core_reaches_for_nothing_but_itself_and_the_arithmetic_library(): void
     {
         $outside = [];
@@ -189,39 +165,6 @@ final class ArchitectureTest extends TestCase
         self::assertSame([], array_filter($counts, fn (int $count): bool => $count > self::MOST_FILES));
     }
 
-    public function test_the_web_has_no_rule_of_the_trade(): void
-    {
-        $rules = [];
-        foreach ([...self::files('web', 'ts'), ...self::files('web', 'tsx')] as $file) {
-            $name = preg_replace('~^.*/web/~', '', $file);
-            foreach (in_array($name, self::LAYOUT, true) ? [] : self::rulesIn((string) file_get_contents($file)) as $rule) {
-                $rules[] = "{$name}: {$rule}";
-            }
-        }
-
-        self::assertSame([], $rules);
-    }
-
-    /** That such a rule would be found, whichever way it is written. */
-    #[DataProvider('rulesInTheWeb')]
-    public function test_a_rule_of_the_trade_in_the_web_would_be_found(string $code): void
-    {
-        self::assertNotSame([], self::rulesIn($code), $code);
-    }
-
-    /** @return iterable<array{string}> */
-    public static function rulesInTheWeb(): iterable
-    {
-        yield ['const litres = quarts * 0.946;'];
-        yield ['const due = Number(rule.last) + Number(rule.every.hours);'];
-        yield ['if (count > point.most) warn();'];
-        yield ['const late = parseFloat(meter.value) >= 100;'];
-        yield ['const verdict = drop > limit.volts ? "act" : "fit";'];
-        yield ['const left = 250 - Number(line.run);'];
-        yield ['const over = reading.value > 14;'];
-        yield ['const share = stake.at / rule.every;'];
-    }
-
     public function test_the_web_fetches_nothing_from_elsewhere(): void
     {
         foreach ([...self::files('web', 'ts'), ...self::files('web', 'tsx')] as $file) {
@@ -293,36 +236,6 @@ final class ArchitectureTest extends TestCase
                 self::assertStringContainsString('declare(strict_types=1);', (string) file_get_contents($file), $file);
             }
         }
-    }
-
-    /**
-     * Arithmetic or a comparison with amounts of the trade, and factors between units, outside of styles and drawings.
-     *
-     * @return list<string>
-     */
-    private static function rulesIn(string $code): array
-    {
-        $code = preg_replace(
-            [
-                '~styled(\.\w+|\([^`]*?\))(<[^`]*?>)?`[^`]*`~s',
-                '~css`[^`]*`~s',
-                '~//.*|/\*.*?\*/~s',
-                '~\bclassName="[^"]*"~',
-            ],
-            '',
-            $code,
-        )
-            ?? '';
-        $read = '(?:Number|parseFloat)\([^()]*(?:\([^()]*\))?[^()]*\)';
-        $amount = '\b\w+(?:\??\.\w+)*\??\.(?:'.self::AMOUNTS.')\b(?![\w(.])';
-        $sign = '(?:[*/%]|[<>]=?|(?<=[\s)])[-+](?=\s))';
-        preg_match_all(
-            "~{$read}\s*{$sign}\s*[\w(]|[\w)]\s*{$sign}\s*{$read}|{$amount}\s*{$sign}\s*[\w(]|(?<!=)[\w)]\s+{$sign}\s+{$amount}|\b(?:25\.4|0\.0254|1\.609\d*|0\.946\d*|3\.785\d*|4\.546\d*|4\.448\d*|6\.894\d*|1\.3558\d*|0\.4536?)\b~",
-            $code,
-            $found,
-        );
-
-        return $found[0];
     }
 
     /** @return array<string, array<string, string>> by folder, each that it knows with a file in which it does */

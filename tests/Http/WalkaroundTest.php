@@ -320,6 +320,31 @@ final class WalkaroundTest extends WalkTestCase
         self::assertSame([], $open());
     }
 
+    public function test_what_was_open_before_a_round_and_was_left_out_of_it_leaves_the_machine_not_judged(): void
+    {
+        $machine = $this->machine();
+        $of = fn (string $day): array => ['at' => "{$day}T07:30:00Z", 'round' => ['kind' => 'daily', 'started_at' => "{$day}T07:00:00Z"]];
+        $this->send([$this->look($machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'watch', ...$of('2026-05-13')])]);
+        $walk = $this->getJson("/api/machines/{$machine}/walk")->json();
+        $daily = array_column($walk['rounds'], 'keys', 'kind')['daily'];
+        $fine = array_map(fn (string $check): array => $this->look($machine, $check, $of('2026-05-14')), array_values(array_diff($daily, ['leaks'])));
+        $this->send([...$fine, $this->note($machine, 'end', $of('2026-05-14'))]);
+        $last = fn (): array => $this->getJson('/api/walkaround')->json('data.0.last');
+        self::assertSame([null, ['Leaks']], [$last()['verdict'], $last()['not_judged']]);
+        self::assertSame([null, ['Leaks']], [$this->getJson('/api/walkaround/morning')->json('walked.0.verdict'), $this->getJson('/api/walkaround/morning')->json('walked.0.not_judged')]);
+
+        $this->send([$this->look($machine, 'leaks', $of('2026-05-14'))]);
+        self::assertSame(['fit', []], [$last()['verdict'], $last()['not_judged']]);
+    }
+
+    public function test_a_round_of_a_machine_that_was_stood_down_before_it_says_so(): void
+    {
+        $machine = $this->machine();
+        $this->send([$this->note($machine, 'stand_down', ['at' => '2026-05-14T06:00:00Z', 'note' => 'The brakes drag.'])]);
+        $this->send([$this->look($machine, 'engine_oil', ['at' => '2026-05-14T07:30:00Z', 'round' => ['kind' => 'daily', 'started_at' => '2026-05-14T07:00:00Z']])]);
+        self::assertSame('stand_down', $this->getJson('/api/walkaround')->json('data.0.last.verdict'));
+    }
+
     public function test_a_finding_lives_seen_again_worse_and_fixed_by_a_job(): void
     {
         $machine = $this->machine();

@@ -23,7 +23,7 @@ return [
     new Mutant('Inspect/SpotState.php', '', "case Watch = 'watch'; case Nearing = 'nearing';", "case Nearing = 'nearing'; case Watch = 'watch';"),
     new Mutant('Inspect/SpotState.php', '', "case Fresh = 'fresh'; case Unknown = 'unknown';", "case Unknown = 'unknown'; case Fresh = 'fresh';"),
     new Mutant('Inspect/SpotState.php', '', "case Act = 'act'; case Due = 'due';", "case Due = 'due'; case Act = 'act';"),
-    new Mutant('Inspect/RoundOutcome.php', 'of', '($told !== [] && $notJudged === [])', '$notJudged === []'),
+    new Mutant('Inspect/RoundOutcome.php', 'of', '($judged !== [] && $notJudged === [])', '$notJudged === []'),
     new Mutant('Inspect/Finding.php', 'ofOneThing', '($isFit && ! $stoodDown)', '$isFit'),
     new Mutant('Inspect/Finding.php', 'lastOver', '$mended <= $stoodDown', '$mended < $stoodDown'),
     new Mutant('Meter/Judgement.php', 'LEAST_DIGITS', '4', '3'),

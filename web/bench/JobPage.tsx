@@ -13,7 +13,8 @@ import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { isSettled, nextOf, type Progress } from '../offline/job';
+import { isRunning, isSettled, isWaiting, nextOf, type Progress, type StepState, stateOf } from '../offline/job';
+import { type NameOf, of } from '../offline/states';
 import { STATE_OF_STEP } from './JobMarks';
 import { JobRail } from './JobRail';
 import { jobQuery } from './queries';
@@ -38,9 +39,9 @@ const Line = styled(Link)`
   display: grid; grid-template-columns: 34px minmax(0, 1fr); gap: 10px; padding: 8px 20px; text-decoration: none; break-inside: avoid;
   &:hover strong { text-decoration: underline; }
   > span:first-child { color: var(--soft); text-align: right; }
-  &[data-state='done'] strong, &[data-state='spared'] strong { color: var(--soft); font-weight: 500; }
-  &[data-state='failed'] strong, &[data-state='barred'] strong { color: var(--clay); }
-  &[data-state='ready'] { box-shadow: inset 5px 0 var(--straw); }
+  &[data-look='over'] strong { color: var(--soft); font-weight: 500; }
+  &[data-look='stuck'] strong { color: var(--clay); }
+  &[data-look='next'] { box-shadow: inset 5px 0 var(--straw); }
   ${PHONE} { padding: 9px 14px; }
 `;
 
@@ -57,8 +58,8 @@ export default function JobPage() {
   const [puttingOff, putOff] = useState(false);
   if (!job || !progress) return <Reading title="Job" error={asked.error} />;
   const next = nextOf(job.steps, progress, at);
-  const running = job.steps.filter(({ key }) => progress.states.get(key) === 'ready' && progress.began.has(key));
-  const isOver = job.steps.every(({ key }) => isSettled(progress.states.get(key)));
+  const running = job.steps.filter(({ key }) => isRunning(progress, key));
+  const isOver = job.steps.every(({ key }) => isSettled(progress, key));
   const may = role === 'keeper' || role === 'mechanic';
   return (
     <Page>
@@ -134,24 +135,33 @@ export default function JobPage() {
   );
 }
 
+const LOOKS: Record<NameOf<StepState>, 'over' | 'stuck' | 'next' | undefined> = {
+  done: 'over',
+  spared: 'over',
+  failed: 'stuck',
+  barred: 'stuck',
+  ready: 'next',
+  waiting: undefined,
+};
+
 type LineProps = { id: string; step: Step; number: number; progress: Progress; told: Told[]; steps: Step[] };
 
 function StepLine({ id, step, number, progress, told, steps }: LineProps) {
-  const state = progress.states.get(step.key) ?? 'waiting';
+  const state = stateOf(progress, step.key);
   const by = told.findLast((one) => one.step === step.key && (one.did === 'done' || one.did === 'cannot'));
   const [first] = progress.waitsFor.get(step.key) ?? [];
   const waits = steps.find(({ key }) => key === first);
   return (
-    <Line to={`/bench/${id}/step?at=${encodeURIComponent(step.key)}`} data-state={state}>
+    <Line to={`/bench/${id}/step?at=${encodeURIComponent(step.key)}`} data-look={of(state, LOOKS)}>
       <span>{number}</span>
       <span>
         <strong>{step.title}</strong>{' '}
         <Soft>
           {by
             ? `${by.did === 'cannot' ? `could not: ${by.said.because}` : 'done'}, ${clockTime(by.at)}${by.by ? `, ${by.by}` : ''}`
-            : state === 'waiting' && waits
+            : isWaiting(progress, step.key) && waits
               ? `after: ${waits.title}`
-              : STATE_OF_STEP[state]}
+              : of(state, STATE_OF_STEP)}
         </Soft>
       </span>
     </Line>

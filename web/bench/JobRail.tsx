@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { clockTime } from '../kit/format';
 import { useWidth } from '../kit/useWidth';
-import type { Progress } from '../offline/job';
+import { isDone, isLeftOut, isReady, type Progress } from '../offline/job';
 import type { Step, Told } from './told';
 
 const Frame = styled.div`padding: 12px 20px 6px; svg { display: block; width: 100%; height: 132px; overflow: visible; }`;
@@ -43,22 +43,21 @@ export function JobRail({ job, told, progress, at }: Props) {
           </g>
         ))}
         {job.steps.map((step) => {
-          const state = progress.states.get(step.key) ?? 'waiting';
           const by = told.find((one) => one.step === step.key && one.did === 'done');
           const end = by ? Math.max(0, (Date.parse(by.at) - start) / MINUTE) : null;
           const begins = end !== null ? Math.max(0, end - step.minutes) : Math.max(nowAt, step.begins + shifted);
           const ends = end ?? begins + step.minutes;
-          const isDone = state === 'done';
-          return state === 'spared' || state === 'barred' ? null : (
+          const did = isDone(progress, step.key);
+          return isLeftOut(progress, step.key) ? null : (
             <rect
               key={step.key}
               x={x(begins)}
               width={Math.max(1.5, x(ends) - x(begins) - 1)}
               y={step.attended ? 38 : 76}
               height={30}
-              fill={step.attended ? (isDone ? 'var(--ink)' : 'var(--rule)') : 'url(#waits)'}
-              stroke={isDone ? 'none' : 'var(--line)'}
-              strokeDasharray={isDone ? undefined : '3 3'}
+              fill={step.attended ? (did ? 'var(--ink)' : 'var(--rule)') : 'url(#waits)'}
+              stroke={did ? 'none' : 'var(--line)'}
+              strokeDasharray={did ? undefined : '3 3'}
             >
               <title>{step.title}</title>
             </rect>
@@ -82,6 +81,6 @@ export function JobRail({ job, told, progress, at }: Props) {
 /** By how many minutes what is still to come begins later than planned. */
 function shiftOf(steps: Step[], told: Told[], progress: Progress, at: number): number {
   const start = Date.parse(told[0]?.at ?? '');
-  const next = steps.find(({ key }) => progress.states.get(key) === 'ready');
+  const next = steps.find(({ key }) => isReady(progress, key));
   return next ? (at - start) / MINUTE - next.begins : 0;
 }

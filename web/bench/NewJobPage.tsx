@@ -11,12 +11,13 @@ import { dayThisYear, manyOf } from '../kit/format';
 import { Reading } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { KIND_WORDS, STATE_WORDS } from '../kit/words';
+import { KIND_WORDS, stateWords } from '../kit/words';
 import { newId } from '../offline/note';
-import { choicesQuery, jobQuery } from './queries';
+import { harderFirst, isComing, isPressing, isUnknown } from '../offline/states';
+import { choicesQuery, jobQuery, jobsQuery } from './queries';
 
 const Lines = styled.div`
   padding: 6px 20px 12px; columns: 2; column-gap: 40px; > * { break-inside: avoid; }
@@ -29,7 +30,6 @@ const Foot = styled.div`
 const ActionLink = styled(Link)`${quietLink}`;
 
 type Work = Schemas['ReadyWork'];
-const DUE_FIRST: Record<string, number> = { past: 0, due: 1, nearing: 2, unknown: 3, fresh: 4 };
 
 /** What a job is made of: what is due stands ticked, what is near and what was found beside it. */
 export default function NewJobPage() {
@@ -47,13 +47,9 @@ type Props = { machine: Schemas['MachinePage']; choices: Schemas['JobChoices']; 
 function Choosing({ machine, choices, asked }: Props) {
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const works = [...choices.works].sort(
-    (one, other) => (DUE_FIRST[one.state ?? ''] ?? 5) - (DUE_FIRST[other.state ?? ''] ?? 5),
-  );
+  const works = [...choices.works].sort((one, other) => harderFirst(one.state, other.state));
   const [rules, setRules] = useState<number[]>(() =>
-    asked.length > 0
-      ? asked
-      : works.filter(({ state }) => state === 'due' || state === 'past').flatMap(({ rule_id: id }) => id ?? []),
+    asked.length > 0 ? asked : works.filter(({ state }) => isPressing(state)).flatMap(({ rule_id: id }) => id ?? []),
   );
   const [findings, setFindings] = useState<string[]>([]);
   const [raised, setRaised] = useState(false);
@@ -69,7 +65,7 @@ function Choosing({ machine, choices, asked }: Props) {
       ),
     async (job) => {
       queries.setQueryData(jobQuery(job.id).queryKey, job);
-      await queries.invalidateQueries({ queryKey: ['jobs'], exact: true });
+      await queries.invalidateQueries({ queryKey: jobsQuery.queryKey });
       navigate(`/bench/${job.id}`);
     },
   );
@@ -112,7 +108,7 @@ function Choosing({ machine, choices, asked }: Props) {
                 onChange={(on) => setFindings(toggle(findings, finding.check, on))}
               >
                 <span>
-                  {finding.title} <VerdictStamp verdict={finding.verdict} /> <Soft>{finding.why}</Soft>
+                  {finding.title} <Stamp state={finding.verdict} /> <Soft>{finding.why}</Soft>
                 </span>
               </Tick>
             ))}
@@ -168,7 +164,7 @@ function Choosing({ machine, choices, asked }: Props) {
 }
 
 function when({ day, state }: Work): string {
-  if (state === 'unknown') return 'never recorded';
-  if (state === 'past' || state === 'due' || state === 'nearing') return STATE_WORDS[state];
+  if (isUnknown(state)) return 'never recorded';
+  if (state && isComing(state)) return stateWords(state);
   return day === null ? 'nobody can tell when' : dayThisYear(day);
 }

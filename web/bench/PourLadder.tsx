@@ -1,4 +1,4 @@
-import { shownMl } from './amounts';
+import { shownMl } from '../offline/amounts';
 
 type Props = {
   /** In all, by the book. */

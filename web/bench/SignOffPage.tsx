@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -13,8 +13,9 @@ import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { ReminderNote } from '../machine/ReminderNote';
 import { useNote } from '../notes/useNote';
+import { shownMl } from '../offline/amounts';
 import { isSettled } from '../offline/job';
-import { poured, shownMl } from './amounts';
+import { pouredAt } from '../offline/pour';
 import type { Told } from './told';
 import { useJob } from './useJob';
 
@@ -30,7 +31,7 @@ export default function SignOffPage() {
   const { asked, job, told, progress } = useJob(id);
   const machine = useQuery({ ...machineQuery(job?.machine_id ?? 0), enabled: job !== undefined });
   if (!job || !progress) return <ReadingInHands error={asked.error} />;
-  const left = job.steps.find(({ key }) => !isSettled(progress.states.get(key)));
+  const left = job.steps.find(({ key }) => !isSettled(progress, key));
   return (
     <HandsPage>
       <title>{`${job.machine}: signing off`}</title>
@@ -54,17 +55,12 @@ export default function SignOffPage() {
 type Props = { job: Schemas['Job']; told: Told[]; machine?: Schemas['MachinePage'] };
 
 function SigningOff({ job, told, machine }: Props) {
-  const queries = useQueryClient();
   const [values, setValues] = useState<Record<string, string>>({});
   const [note, setNote] = useState('');
   const [off, setOff] = useState(false);
   const { tell, busy, refused, fields } = useNote(
     () => `${job.machine}: signed off.`,
-    async () => {
-      setOff(true);
-      await queries.invalidateQueries({ queryKey: ['jobs'] });
-      await queries.invalidateQueries({ queryKey: ['machine', job.machine_id] });
-    },
+    () => setOff(true),
   );
   if (off || job.signed_off) return <SignedOff job={job} machine={machine} hours={values.hours} />;
   return (
@@ -110,7 +106,7 @@ function SigningOff({ job, told, machine }: Props) {
 
 /** What will stand in the book. */
 function Summary({ told, job }: { told: Told[]; job: Schemas['Job'] }) {
-  const inAll = poured(told);
+  const inAll = pouredAt(told, ...job.steps.map(({ key }) => key));
   const failed = told.filter(
     ({ did, step }) => did === 'cannot' && told.findLast((one) => one.step === step)?.did === 'cannot',
   );

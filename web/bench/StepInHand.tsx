@@ -5,7 +5,8 @@ import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
-import { endOf, isSettled, type Progress } from '../offline/job';
+import { endOf, isReady, type Progress, type StepState, stateOf } from '../offline/job';
+import { type NameOf, of } from '../offline/states';
 import { ComparedStep } from './asks/ComparedStep';
 import { FittedStep } from './asks/FittedStep';
 import { GreasedStep } from './asks/GreasedStep';
@@ -56,7 +57,7 @@ type Props = Omit<Asking, 'asks' | 'ready'> & {
 /** One step: what, where, with what, what can hurt, and what is asked. */
 export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }: Props) {
   const { step, told, job } = given;
-  const state = progress.states.get(step.key) ?? 'waiting';
+  const isAtHand = isReady(progress, step.key);
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
     heading.current?.focus();
@@ -76,7 +77,7 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
   const withRead = (said: Said = {}) => given.onDone({ ...said, ...acknowledged });
   return (
     <>
-      <Question style={{ flex: step.asks && state === 'ready' ? 'none' : 1 }}>
+      <Question style={{ flex: step.asks && isAtHand ? 'none' : 1 }}>
         <h2 ref={heading} tabIndex={-1}>
           {step.title}
         </h2>
@@ -101,7 +102,7 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
             ))}
           </Pieces>
         )}
-        {state === 'ready' &&
+        {isAtHand &&
           cautions.map(({ id, says, fresh }) =>
             fresh ? (
               <Caution as="div" key={id}>
@@ -117,8 +118,8 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
             ),
           )}
       </Question>
-      {isSettled(state) || state === 'waiting' ? (
-        <NotNow state={state} waitsFor={waitsFor} onTakeBack={onTakeBack} />
+      {!isAtHand ? (
+        <NotNow state={stateOf(progress, step.key)} waitsFor={waitsFor} onTakeBack={onTakeBack} />
       ) : (
         <Asked {...given} ready={ready} onDone={withRead} progress={progress} onStart={() => onStart(acknowledged)} />
       )}
@@ -166,23 +167,24 @@ function renewed(of: Step['renewed']): [string, string][] {
   return [of.what === 'seal' ? ['Seal', `${of.number}, ${which}${before}`] : ['Plug', `${which}${before}`]];
 }
 
-function NotNow({ state, waitsFor, onTakeBack }: { state: string; waitsFor?: Step; onTakeBack: () => void }) {
+/** What is said of a step that hands cannot be at, and how it comes back into hand. */
+const NOT_NOW: Record<NameOf<StepState>, { says: string; back?: string }> = {
+  done: { says: 'Done.', back: 'Not done after all' },
+  failed: { says: 'It could not be done.', back: 'It can be done now' },
+  barred: { says: 'It cannot be done: something that it needs could not be.' },
+  spared: { says: 'It is not called for.' },
+  waiting: { says: 'Not yet.' },
+  ready: { says: '' },
+};
+
+function NotNow({ state, waitsFor, onTakeBack }: { state: StepState; waitsFor?: Step; onTakeBack: () => void }) {
+  const { says, back } = of(state, NOT_NOW);
   return (
     <Presses>
-      <p role="status">
-        {waitsFor
-          ? `Not yet. First: ${within(waitsFor.title)}.`
-          : state === 'done'
-            ? 'Done.'
-            : state === 'failed'
-              ? 'It could not be done.'
-              : state === 'barred'
-                ? 'It cannot be done: something that it needs could not be.'
-                : 'It is not called for.'}
-      </p>
-      {(state === 'done' || state === 'failed') && (
+      <p role="status">{waitsFor ? `Not yet. First: ${within(waitsFor.title)}.` : says}</p>
+      {back && (
         <PressRow>
-          <Press onPress={onTakeBack}>{state === 'done' ? 'Not done after all' : 'It can be done now'}</Press>
+          <Press onPress={onTakeBack}>{back}</Press>
         </PressRow>
       )}
     </Presses>

@@ -6,7 +6,7 @@ import { within } from '../kit/format';
 import { HandsHead, HandsPage, OnwardLink, Presses, PressRow, Question } from '../kit/Hands';
 import { useShown } from '../kit/presses';
 import { ReadingInHands } from '../kit/Reading';
-import { endOf, firstBefore, isSettled, nextOf, type Progress } from '../offline/job';
+import { endOf, firstBefore, isReady, isRunning, isSettled, nextOf, type Progress } from '../offline/job';
 import { CannotStep } from './CannotStep';
 import { useChime } from './chime';
 import { JobMarks } from './JobMarks';
@@ -30,7 +30,7 @@ export default function StepPage() {
   const [stuckAt, setStuckAt] = useState('');
   const [inHand, setInHand] = useState<string>();
   useAwake();
-  const running = job && progress ? runningOf(job.steps, progress) : [];
+  const running = job && progress ? job.steps.filter(({ key }) => isRunning(progress, key)) : [];
   const chime = useChime(
     running.filter((step) => (endOf(step, progress as Progress) ?? at) <= at).map(({ key }) => key),
   );
@@ -41,7 +41,7 @@ export default function StepPage() {
   useEffect(() => setInHand(step?.key), [step?.key]);
   useShown(step?.key);
   if (!job || !progress) return <ReadingInHands error={asked.error} />;
-  const settled = job.steps.filter(({ key }) => isSettled(progress.states.get(key))).length;
+  const settled = job.steps.filter(({ key }) => isSettled(progress, key)).length;
   const last = job.steps.find(({ key }) => key === lastTold(told));
   const onward = () => navigate(`/bench/${id}/step`, { replace: true });
   const done = async (said: Said = {}) => {
@@ -109,15 +109,11 @@ export default function StepPage() {
 }
 
 /** What hands are at stays before them, whatever is over meanwhile. */
-const held = (inHand: string | undefined, steps: Step[], { states, began }: Progress): Step | undefined =>
+const held = (inHand: string | undefined, steps: Step[], progress: Progress): Step | undefined =>
   steps.find(
     ({ key, attended, takes_its_time: byItself }) =>
-      key === inHand && attended && !byItself && states.get(key) === 'ready' && !began.has(key),
+      key === inHand && attended && !byItself && isReady(progress, key) && !isRunning(progress, key),
   );
-
-/** What goes on by itself, or was started and is not told over. */
-const runningOf = (steps: Step[], progress: Progress): Step[] =>
-  steps.filter(({ key }) => progress.states.get(key) === 'ready' && progress.began.has(key));
 
 /** The step that was told last, where nothing has taken that back. */
 function lastTold(told: Told[]): string | undefined {

@@ -9,10 +9,11 @@ import { Actions, MainButton, PlainButton, QuietActions, quietLink } from '../ki
 import { count, instant, within } from '../kit/format';
 import { ReadingInSheet } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
-import { ToldStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { ROLE_OF_OPENING } from '../kit/words';
 import { useSheet } from '../machine/useSheet';
+import { isFine } from '../offline/states';
 import { DueRules, FoundRow, Row, Rows, TakesRow, UsesRows } from '../plate/storyRows';
 import { mayUse } from '../yard/MachineLine';
 import { Capacities } from './Capacities';
@@ -55,7 +56,7 @@ export default function CompartmentLeaf() {
       <title>{`${sheet.name}, ${within(of.name)}`}</title>
       <div>
         <h2>{of.name}</h2>
-        {story && story.told !== 'fresh' && <ToldStamp told={story.told} />}{' '}
+        {story && !isFine(story.told) && <Stamp state={story.told} />}{' '}
         <Soft>{[of.place, of.reach].filter(Boolean).join('. ')}</Soft>
       </div>
       {of.shares_with && (

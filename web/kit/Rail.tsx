@@ -2,9 +2,9 @@ import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { Button, DialogTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { hardest, isFine } from '../offline/states';
 import { count, metered } from './format';
 import {
-  mostUrgent,
   type PlacedStake,
   placeStakes,
   type RailMark,
@@ -15,7 +15,7 @@ import {
   ticks,
 } from './railLayout';
 import { StakeLeaf } from './StakeLeaf';
-import { stateColour } from './Stamp';
+import { inkOf } from './Stamp';
 import { spokenMark, spokenRail, stakeWords } from './stakeWords';
 import { useWidth } from './useWidth';
 
@@ -134,7 +134,8 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord, onLead }: Ra
         </Plate>
       )}
       {marks.map((mark, index) => {
-        const state = mostUrgent(mark.stakes.map(({ stake }) => stake));
+        const isFresh = mark.stakes.every(({ stake }) => isFine(stake.state));
+        const state = hardest(mark.stakes.map(({ stake }) => stake.state));
         return (
           <DialogTrigger key={markKey(mark)}>
             <StakeButton
@@ -148,8 +149,8 @@ export function Rail({ name, rail, stoodDown, onLogHours, onRecord, onLead }: Ra
                 top: topOf(mark, measure),
                 width: mark.width,
                 height: mark.row === null ? ground - measure.bareRow : measure.target,
-                ['--stake' as string]: stateColour(state),
-                fontWeight: state === 'fresh' ? 450 : 650,
+                ['--stake' as string]: state && inkOf(state),
+                fontWeight: isFresh ? 450 : 650,
               }}
             >
               {mark.text && <span>{mark.text}</span>}
@@ -179,7 +180,7 @@ type StakeDrawingProps = {
 };
 
 function StakeDrawing({ place: { stake, x, before }, top, ground, nowX, earlyX, pattern }: StakeDrawingProps) {
-  const colour = stateColour(stake.state);
+  const colour = inkOf(stake.state);
   const thickness = stake.again ? 1.4 : stake.weight > 3 ? 4.5 : stake.weight > 1 ? 3.4 : 2.4;
   return (
     <g>
@@ -192,7 +193,7 @@ function StakeDrawing({ place: { stake, x, before }, top, ground, nowX, earlyX, 
           fill={`url(#${pattern})`}
         />
       )}
-      {x < nowX && stake.state !== 'fresh' && <rect x={x} y={ground - 6} width={nowX - x} height="6" fill={colour} />}
+      {x < nowX && !isFine(stake.state) && <rect x={x} y={ground - 6} width={nowX - x} height="6" fill={colour} />}
       <line
         x1={x}
         x2={x}

@@ -1,14 +1,18 @@
 import styled from 'styled-components';
-import type { Schemas } from '../api/client';
-import { STATE_WORDS, VERDICT_WORDS } from './words';
+import { isFine, type NameOf, of } from '../offline/states';
+import { type Shown, stateWords } from './words';
 
-const COLOURS: Record<Schemas['MachineState'], string> = {
+const COLOURS: Record<NameOf<Shown>, string> = {
   past: 'var(--clay)',
   due: 'var(--clay)',
+  act: 'var(--clay)',
   stood_down: 'var(--ink)',
+  stand_down: 'var(--ink)',
   nearing: 'var(--straw)',
+  watch: 'var(--straw)',
   unknown: 'var(--slate)',
   fresh: 'var(--hedge)',
+  fit: 'var(--hedge)',
 };
 
 const Outline = styled.span<{ $colour: string }>`
@@ -19,30 +23,12 @@ const Outline = styled.span<{ $colour: string }>`
   text-transform: uppercase; white-space: nowrap;
 `;
 
-/** A state, stamped. */
-export function Stamp({ state }: { state: Schemas['MachineState'] }) {
-  return (
-    <Outline data-stamp $colour={COLOURS[state]}>
-      {STATE_WORDS[state]}
-    </Outline>
-  );
-}
-
-const VERDICT_COLOURS: Record<Schemas['Verdict'], string> = {
-  fit: 'var(--hedge)',
-  watch: 'var(--straw)',
-  act: 'var(--clay)',
-  stand_down: 'var(--ink)',
-};
-
-/** A verdict, stamped. */
-export function VerdictStamp({ verdict }: { verdict: Schemas['Verdict'] }) {
-  return (
-    <Outline data-stamp $colour={VERDICT_COLOURS[verdict]}>
-      {VERDICT_WORDS[verdict]}
-    </Outline>
-  );
-}
+/** A state or a verdict, stamped. */
+export const Stamp = ({ state }: { state: Shown }) => (
+  <Outline data-stamp $colour={colourOf(state)}>
+    {stateWords(state)}
+  </Outline>
+);
 
 /** Nobody looked at what must be looked at. */
 export const NotJudgedStamp = () => (
@@ -51,16 +37,14 @@ export const NotJudgedStamp = () => (
   </Outline>
 );
 
-/** What a rule says or what was found at its spots, whichever is the harder. */
-export function ToldStamp({ told }: { told: Schemas['Told'] }) {
-  return told === 'watch' || told === 'act' || told === 'stand_down' ? (
-    <VerdictStamp verdict={told} />
-  ) : (
-    <Stamp state={told} />
-  );
-}
+/** Nobody may use it until somebody lifts that. */
+export const StoodDownStamp = () => (
+  <Outline data-stamp $colour="var(--ink)">
+    stood down
+  </Outline>
+);
 
-export const verdictColour = (verdict: Schemas['Verdict']): string => VERDICT_COLOURS[verdict];
+export const colourOf = (state: Shown): string => of(state, COLOURS);
 
-export const stateColour = (state: Schemas['MachineState']): string =>
-  state === 'fresh' ? 'var(--ink)' : COLOURS[state];
+/** A state's colour where it is drawn: what is fresh is drawn in ink. */
+export const inkOf = (state: Shown): string => (isFine(state) ? 'var(--ink)' : colourOf(state));

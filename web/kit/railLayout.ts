@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { harderFirst } from '../offline/states';
 
 type Stake = Schemas['Stake'];
 
@@ -52,11 +53,6 @@ export function railScale(rail: Schemas['Rail'], width: number): RailScale {
   const to = Number(rail.to);
   return { from, to, now: Number(rail.now), width, toX: (at) => ((at - from) / (to - from)) * width };
 }
-
-const URGENCY: Schemas['RuleState'][] = ['past', 'due', 'nearing', 'unknown', 'fresh'];
-
-export const mostUrgent = (stakes: Stake[]): Schemas['RuleState'] =>
-  URGENCY.find((state) => stakes.some((stake) => stake.state === state)) ?? 'fresh';
 
 /**
  * Every stake of a rail on a mark of its own or on one shared with those that would crowd it; in the order in which they stand. Labels go first to what presses
@@ -156,9 +152,7 @@ const byUrgency = (placed: PlacedStake[]): PlacedStake[] =>
     .filter(({ stake }) => !stake.again)
     .sort(
       (one, other) =>
-        URGENCY.indexOf(one.stake.state) - URGENCY.indexOf(other.stake.state) ||
-        other.stake.weight - one.stake.weight ||
-        one.x - other.x,
+        harderFirst(one.stake.state, other.stake.state) || other.stake.weight - one.stake.weight || one.x - other.x,
     );
 
 const middle = (stakes: PlacedStake[]): number => stakes.reduce((sum, { x }) => sum + x, 0) / stakes.length;

@@ -1,7 +1,8 @@
 import type { Schemas } from '../api/client';
+import { type NameOf, of } from '../offline/states';
 
-/** The words for states, as they stand on stamps and in sentences. */
-export const STATE_WORDS: Record<Schemas['MachineState'], string> = {
+/** What a machine's points make of it, hardest first. */
+export const MACHINE_STATES: Record<NameOf<Schemas['MachineState']>, string> = {
   past: 'past',
   due: 'due',
   stood_down: 'stood down',
@@ -9,6 +10,20 @@ export const STATE_WORDS: Record<Schemas['MachineState'], string> = {
   unknown: 'unknown',
   fresh: 'fresh',
 };
+
+const STATES: Record<NameOf<Shown>, string> = {
+  ...MACHINE_STATES,
+  fit: 'fit',
+  watch: 'watch',
+  act: 'act',
+  stand_down: 'stand down',
+};
+
+/** A state that is shown to people. */
+export type Shown = Schemas['MachineState'] | Schemas['Verdict'];
+
+/** A state as it stands on stamps and in sentences. */
+export const stateWords = (state: Shown): string => of(state, STATES);
 
 export const KIND_WORDS: Record<Schemas['TaskKind'], string> = {
   replace: 'replace',
@@ -45,13 +60,6 @@ export const ENTRY_WORDS: Record<Schemas['EntryKind'], string> = {
   collected: 'Collected',
   gathered: 'Gathered',
   remark: 'Remark',
-};
-
-export const VERDICT_WORDS: Record<Schemas['Verdict'], string> = {
-  fit: 'fit',
-  watch: 'watch',
-  act: 'act',
-  stand_down: 'stand down',
 };
 
 export const ROUND_WORDS: Record<Schemas['RoundKind'], string> = {

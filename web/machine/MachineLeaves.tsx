@@ -10,6 +10,7 @@ import { Reading, ReadingInSheet, useKnownName } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import { isFine } from '../offline/states';
 import { LEAF_KEYS } from '../shell/keys';
 import { useKeys } from '../shell/useKeys';
 import { mayUse } from '../yard/MachineLine';
@@ -48,7 +49,7 @@ export default function MachineLeaves() {
       <Head>
         <Who>
           <Title>{sheet.name}</Title>
-          {line.state !== 'fresh' && <Stamp state={line.state} />}
+          {!isFine(line.state) && <Stamp state={line.state} />}
           <Soft>
             {sheet.class_label}, {within(sheet.place)}
             {meter && ` · ${metered(meter.value, meter.unit)}, `}

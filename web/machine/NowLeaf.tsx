@@ -9,7 +9,8 @@ import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay } from '../kit/format';
 import { Rail } from '../kit/Rail';
 import { Line, Margin, Ruled, SheetHeading, Soft } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
+import { isFine, isUnknown } from '../offline/states';
 import { mayUse } from '../yard/MachineLine';
 import { FirstThings } from './FirstThings';
 import { MeterTruth } from './MeterTruth';
@@ -43,7 +44,7 @@ export default function NowLeaf() {
   const logHours = useLogHours();
   // Where nobody knows the past, what to do first is told as one list below.
   const known = sheet.first_things.length === 0;
-  const pressing = sheet.rules.filter(({ told }) => told !== 'fresh' && (known || told !== 'unknown'));
+  const pressing = sheet.rules.filter(({ told }) => !isFine(told) && (known || !isUnknown(told)));
   return (
     <>
       <title>{`${sheet.name}, now`}</title>
@@ -118,7 +119,7 @@ function Found({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const followed = [
     ...(trends.data?.wear ?? []).map((wear) => ({ ...wear, name: wear.title })),
     ...(trends.data?.consumption ?? []).map((used) => ({ ...used, name: `${used.title} used` })),
-  ].filter(({ verdict }) => verdict !== 'fit');
+  ].filter(({ verdict }) => !isFine(verdict));
   const points = walk.data?.grease.points ?? [];
   const missed = points.filter((point) => point.due).length;
   return (
@@ -127,7 +128,7 @@ function Found({ sheet }: { sheet: Schemas['MachinePage'] }) {
       {findings.map((finding) => (
         <Ruled key={finding.check}>
           <Told>
-            <VerdictStamp verdict={finding.verdict} />
+            <Stamp state={finding.verdict} />
             <Link to={`/machines/${sheet.id}/findings/${finding.check}`}>{finding.title}</Link>
             {finding.spot_name !== finding.title && (
               <Soft>
@@ -149,7 +150,7 @@ function Found({ sheet }: { sheet: Schemas['MachinePage'] }) {
       {followed.map((one) => (
         <Ruled key={one.name}>
           <Told>
-            <VerdictStamp verdict={one.verdict} />
+            <Stamp state={one.verdict} />
             <Link to={`/machines/${sheet.id}/plate/${one.spot}`}>{one.name}</Link>
           </Told>
           <Margin>{one.why}</Margin>

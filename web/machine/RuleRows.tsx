@@ -7,8 +7,9 @@ import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { within } from '../kit/format';
 import { Mark } from '../kit/Marks';
 import { Line, Margin, Ruled, Soft } from '../kit/Sheet';
-import { ToldStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { KIND_WORDS } from '../kit/words';
+import { isFine } from '../offline/states';
 import { mayUse } from '../yard/MachineLine';
 import { RuleNoteDialog } from './RuleNoteDialog';
 
@@ -43,12 +44,12 @@ export function RuleRows({ sheet, rules }: Props) {
               </Name>
               <Can>
                 <QuietActions>
-                  {mayService && rule.standing.state !== 'fresh' && (
+                  {mayService && !isFine(rule.standing.state) && (
                     <RuleLink to={`${to}/service?rules=${rule.id}`} aria-label={`Record it done: ${rule.task}`}>
                       Record it done
                     </RuleLink>
                   )}
-                  {mayService && rule.standing.limiting && rule.standing.state !== 'fresh' && (
+                  {mayService && rule.standing.limiting && !isFine(rule.standing.state) && (
                     <QuietButton
                       aria-label={`Skip this time: ${rule.task}`}
                       onPress={() => setNoting({ what: 'skip', rule })}
@@ -56,7 +57,7 @@ export function RuleRows({ sheet, rules }: Props) {
                       Skip this time
                     </QuietButton>
                   )}
-                  {mayLog && rule.condition && rule.standing.state === 'fresh' && (
+                  {mayLog && rule.condition && isFine(rule.standing.state) && (
                     <QuietButton
                       aria-label={`A check calls for it: ${rule.task}`}
                       onPress={() => setNoting({ what: 'call', rule })}
@@ -70,7 +71,7 @@ export function RuleRows({ sheet, rules }: Props) {
                     </RuleLink>
                   )}
                 </QuietActions>
-                {rule.told !== 'fresh' && <ToldStamp told={rule.told} />}
+                {!isFine(rule.told) && <Stamp state={rule.told} />}
               </Can>
             </Row>
             <Soft>

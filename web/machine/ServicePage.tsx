@@ -12,12 +12,13 @@ import { Mark } from '../kit/Marks';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { Stamp, VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { Tick, Ticks } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { KIND_WORDS } from '../kit/words';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
+import { isComing, isFine, isUnknown } from '../offline/states';
 import { AskAgain, asksAgain } from '../yard/AskAgain';
 import { type Anchor, Consequences } from './Consequences';
 import { type Other, OtherDone, toldOthers } from './OtherDone';
@@ -75,9 +76,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
   const [comparing, setComparing] = useState<number | null>(null);
   const change = (part: Partial<typeof NOTHING>) => setDraft((before) => ({ ...before, ...part }));
   const asked = search.get('rules')?.split(',').map(Number);
-  const pressing = sheet.rules.filter(
-    ({ standing }) => standing.state === 'past' || standing.state === 'due' || standing.state === 'nearing',
-  );
+  const pressing = sheet.rules.filter(({ standing }) => isComing(standing.state));
   // Nothing is ticked by itself but the one task that somebody came from.
   const chosen = draft.chosen ?? (asked?.length === 1 ? asked : []);
   const shown = sheet.rules.filter(
@@ -86,7 +85,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
       pressing.includes(rule) ||
       chosen.includes(rule.id) ||
       asked?.includes(rule.id) ||
-      rule.standing.state === 'unknown',
+      isUnknown(rule.standing.state),
   );
   const cautions = [...new Set(sheet.rules.filter(({ id }) => chosen.includes(id)).flatMap((rule) => rule.cautions))];
   const hourMeter = sheet.line.meters.find(({ unit }) => unit === 'h');
@@ -163,7 +162,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
                     </>
                   )}
                 </span>
-                {rule.standing.state !== 'fresh' && <Stamp state={rule.standing.state} />}
+                {!isFine(rule.standing.state) && <Stamp state={rule.standing.state} />}
               </Task>
               {chosen.includes(rule.id) && rule.kind === 'lubricate' && (
                 <Points points={pointsOf(rule)} missed={draft.missed} onChange={(missed) => change({ missed })} />
@@ -208,7 +207,7 @@ function ServiceForm({ sheet }: { sheet: Schemas['MachinePage'] }) {
                   <br />
                   <Soft>{finding.why || finding.note}</Soft>
                 </span>
-                <VerdictStamp verdict={finding.verdict} />
+                <Stamp state={finding.verdict} />
               </Task>
             </Item>
           ))}

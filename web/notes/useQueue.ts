@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import type { Schemas } from '../api/client';
 import { changeAnswers } from '../offline/progress';
 import type { Queued } from '../offline/queue';
-import type { Answered } from './answered';
+import type { Answered } from '../offline/round';
 import { type Kept, queue, type Written } from './queue';
 import { changeOf, refetchTouched } from './touched';
 

@@ -22,7 +22,7 @@ const Pressed = styled(ListBoxItem)`
   &[data-selected] { z-index: 2; filter: drop-shadow(0 0 0 var(--hedge)); }
   b { position: absolute; font-size: 14px; font-weight: 700; color: var(--ink); }
   &[data-look='done'] b { color: var(--paper); }
-  &[data-look='act'] b, &[data-look='due'] b, &[data-look='past'] b, &[data-look='stand_down'] b { color: var(--sheet); }
+  &[data-look='full'] b, &[data-look='down'] b { color: var(--sheet); }
 `;
 const Name = styled.span`
   position: absolute; white-space: nowrap; font-size: 13.5px; line-height: 18px; font-weight: 600; padding: 0 2px;

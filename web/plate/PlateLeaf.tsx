@@ -16,8 +16,9 @@ import { usePhone } from '../kit/usePhone';
 import { useSheet } from '../machine/useSheet';
 import { sheetOf } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
+import { isPressing } from '../offline/states';
 import { mayUse } from '../yard/MachineLine';
-import { isPressing, KIND_NAMES, KINDS, markOf, type PlateSpot } from './looks';
+import { KIND_NAMES, KINDS, markOf, type PlateSpot } from './looks';
 import { Plate } from './Plate';
 import { SpotDialog } from './SpotDialog';
 import { SpotList } from './SpotList';
@@ -216,5 +217,8 @@ function kindShown(
   const known = KINDS.find((kind) => kind === asked && spots.some((spot) => spot.kind === kind));
   if (known) return known;
   if (!phone) return 'all';
-  return (spots.find(({ key }) => key === chosen) ?? spots.find(isPressing) ?? spots[0])?.kind ?? 'compartment';
+  return (
+    (spots.find(({ key }) => key === chosen) ?? spots.find(({ told }) => isPressing(told)) ?? spots[0])?.kind ??
+    'compartment'
+  );
 }

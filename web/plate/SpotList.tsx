@@ -2,9 +2,10 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { within } from '../kit/format';
 import { Soft } from '../kit/Sheet';
-import { ToldStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { KIND_NAMES, KINDS, type PlateSpot } from './looks';
+import { isFine } from '../offline/states';
+import { KIND_NAMES, KINDS, lookOf, type PlateSpot } from './looks';
 import { SpotShape } from './SpotShape';
 
 const Heading = styled.h3`font: 650 15px/1.3 var(--body); color: var(--soft); padding: 12px 20px 4px; ${PHONE} { padding: 12px 14px 4px; }`;
@@ -29,12 +30,12 @@ export function SpotList({ spots, to }: Props) {
         </Heading>
         {ofKind.map((spot) => (
           <Row key={spot.key} to={to(spot)}>
-            <SpotShape kind={spot.kind} look={spot.told} size={22} />
+            <SpotShape kind={spot.kind} look={lookOf(spot.told)} size={22} />
             <span>
               {spot.name}
               {spot.place && <Soft> {within(spot.place)}</Soft>}
             </span>
-            {spot.told !== 'fresh' && <ToldStamp told={spot.told} />}
+            {!isFine(spot.told) && <Stamp state={spot.told} />}
           </Row>
         ))}
       </section>

@@ -9,19 +9,15 @@ const OUTLINES: Record<Schemas['SpotKind'], string> = {
   plain: 'M1 12C6 4 18 4 23 12 18 20 6 20 1 12z',
 };
 
-export type SpotLook = Schemas['Told'] | 'done';
+export type SpotLook = 'empty' | 'half' | 'full' | 'down' | 'hatched' | 'done';
 
-/** Told without colour too: empty is fresh, half full comes nearer or is watched, full presses, hatched was never told. */
 const FILLS: Record<SpotLook, string> = {
-  fresh: 'var(--sheet)',
+  empty: 'var(--sheet)',
+  half: 'url(#plate-half)',
+  full: 'var(--clay)',
+  down: 'var(--plate)',
+  hatched: 'url(#plate-hatched)',
   done: 'var(--ink)',
-  unknown: 'url(#plate-never)',
-  watch: 'url(#plate-half)',
-  nearing: 'url(#plate-half)',
-  act: 'var(--clay)',
-  due: 'var(--clay)',
-  past: 'var(--clay)',
-  stand_down: 'var(--plate)',
 };
 
 type Props = { kind: Schemas['SpotKind']; look: SpotLook; size?: number; heavy?: boolean; dashed?: boolean };
@@ -50,7 +46,7 @@ export function SpotFills() {
           <stop offset="50%" stopColor="var(--sheet)" />
           <stop offset="50%" stopColor="var(--hatch)" />
         </linearGradient>
-        <pattern id="plate-never" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern id="plate-hatched" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="5" height="5" fill="var(--sheet)" />
           <rect width="2" height="5" fill="var(--line)" />
         </pattern>

@@ -8,15 +8,15 @@ import { FluidDialog } from '../fluids/FluidDialog';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { count, instant, within } from '../kit/format';
 import { Soft } from '../kit/Sheet';
-import { ToldStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { ROLE_OF_OPENING, ROUND_WORDS } from '../kit/words';
+import { ROLE_OF_OPENING, ROUND_WORDS, stateWords } from '../kit/words';
+import { isFine } from '../offline/states';
 import { limitsInWords } from '../walkaround/limitsInWords';
 import { Photos } from '../walkaround/PhotoPick';
 import { WearChart } from '../walkaround/WearChart';
 import { mayUse } from '../yard/MachineLine';
 import { GreaseDialog } from './GreaseDialog';
-import { toldWords } from './looks';
 import { DueRules, FoundRow, Row, Rows, TakesRow, UsesRows } from './storyRows';
 
 type Story = Schemas['SpotStory'];
@@ -40,14 +40,14 @@ export function SpotStory({ story, onChange }: Props) {
   const walk = `/walkaround/${story.machine_id}`;
   const mayLog = mayUse(person, story.machine_id);
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
-  const pressing = story.rules.filter(({ standing }) => standing.state !== 'fresh');
+  const pressing = story.rules.filter(({ standing }) => !isFine(standing.state));
   return (
     <Told aria-label={story.name}>
       <div>
         <h2 id="spot" tabIndex={-1}>
           {story.name}
         </h2>
-        {story.told !== 'fresh' && <ToldStamp told={story.told} />}
+        {!isFine(story.told) && <Stamp state={story.told} />}
       </div>
       <Soft>{[story.place, story.reach].filter(Boolean).join('. ')}</Soft>
       <Actions>
@@ -265,7 +265,7 @@ function Kin({ machine, kin }: { machine: number; kin: Schemas['SpotKin'][] }) {
     <span key={one.key}>
       <Link to={`/machines/${machine}/plate/${one.key}`}>{one.name}</Link>
       {one.place && <Soft>, {within(one.place)}</Soft>}
-      {one.told !== 'fresh' && `, ${toldWords(one.told)}`}
+      {!isFine(one.told) && `, ${stateWords(one.told)}`}
     </span>
   ));
 }

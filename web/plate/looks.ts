@@ -1,6 +1,8 @@
 import type { Schemas } from '../api/client';
-import { STATE_WORDS, VERDICT_WORDS } from '../kit/words';
+import { stateWords } from '../kit/words';
+import { isPressing, type NameOf, of } from '../offline/states';
 import type { PlateMark } from './Plate';
+import type { SpotLook } from './SpotShape';
 
 export type PlateSpot = Schemas['Plate']['spots'][number];
 
@@ -14,12 +16,19 @@ export const KIND_NAMES: Record<Schemas['SpotKind'], string> = {
 
 export const KINDS = Object.keys(KIND_NAMES) as Schemas['SpotKind'][];
 
-export const toldWords = (told: Schemas['Told']): string =>
-  told === 'watch' || told === 'act' || told === 'stand_down' ? VERDICT_WORDS[told] : STATE_WORDS[told];
+/** Told without colour too: empty is fresh, half full comes nearer or is watched, full presses, hatched was never told. */
+const LOOKS: Record<NameOf<Schemas['Told']>, SpotLook> = {
+  fresh: 'empty',
+  unknown: 'hatched',
+  watch: 'half',
+  nearing: 'half',
+  act: 'full',
+  due: 'full',
+  past: 'full',
+  stand_down: 'down',
+};
 
-const PRESSING: Schemas['Told'][] = ['act', 'due', 'past', 'stand_down'];
-
-export const isPressing = (spot: { told: Schemas['Told'] }): boolean => PRESSING.includes(spot.told);
+export const lookOf = (told: Schemas['Told']): SpotLook => of(told, LOOKS);
 
 /** A spot as the plate marks it. */
 export const markOf = (spot: PlateSpot): PlateMark => ({
@@ -28,7 +37,7 @@ export const markOf = (spot: PlateSpot): PlateMark => ({
   kind: spot.kind,
   x: spot.x,
   y: spot.y,
-  look: spot.told,
-  words: `${spot.kind_label}, ${toldWords(spot.told)}`,
-  named: spot.kind === 'compartment' || isPressing(spot),
+  look: lookOf(spot.told),
+  words: `${spot.kind_label}, ${stateWords(spot.told)}`,
+  named: spot.kind === 'compartment' || isPressing(spot.told),
 });

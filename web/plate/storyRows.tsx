@@ -5,9 +5,10 @@ import type { Schemas } from '../api/client';
 import { Takes } from '../fluids/Takes';
 import { Mark } from '../kit/Marks';
 import { Soft } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { toldWords } from './looks';
+import { stateWords } from '../kit/words';
+import { isFine } from '../offline/states';
 
 type Story = Schemas['SpotStory'];
 
@@ -32,7 +33,7 @@ export function DueRules({ rules }: { rules: Story['rules'] }) {
   return rules.map((rule) => (
     <span key={rule.id}>
       <Mark kind={rule.kind} /> <strong>{rule.task}</strong>
-      {rule.standing.state !== 'fresh' && `, ${toldWords(rule.standing.state)}`}: {rule.standing.why}{' '}
+      {!isFine(rule.standing.state) && `, ${stateWords(rule.standing.state)}`}: {rule.standing.why}{' '}
       {rule.standing.when_in_words && <Soft>{rule.standing.when_in_words}</Soft>}
     </span>
   ));
@@ -43,7 +44,7 @@ export function FoundRow({ findings, machine }: { findings: Story['findings']; m
     <Row name="Found">
       {findings.map((finding) => (
         <span key={finding.check}>
-          <VerdictStamp verdict={finding.verdict} />{' '}
+          <Stamp state={finding.verdict} />{' '}
           <Link to={`/machines/${machine}/findings/${finding.check}`}>{finding.title}</Link>:{' '}
           {finding.why || finding.note} {finding.do}
         </span>

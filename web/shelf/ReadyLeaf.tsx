@@ -16,9 +16,10 @@ import { Refusal } from '../kit/Refusal';
 import { SheetHeading, Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { STATE_WORDS } from '../kit/words';
+import { stateWords } from '../kit/words';
 import { LISTS } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
+import { isPressing, isUnknown } from '../offline/states';
 import { money } from './money';
 import { NeedsColumns } from './NeedsColumns';
 import { listsQuery, needsQuery, worksQuery } from './queries';
@@ -191,12 +192,11 @@ function PlanOf({ today }: { today: string }) {
   );
 }
 
-const isDueBy = ({ day, state }: Work, until: string): boolean =>
-  (day !== null && day <= until) || state === 'due' || state === 'past';
+const isDueBy = ({ day, state }: Work, until: string): boolean => (day !== null && day <= until) || isPressing(state);
 
 function whenDue({ day, state }: Work): string {
-  if (state === 'unknown') return 'never recorded';
-  if (state === 'past' || state === 'due') return STATE_WORDS[state];
+  if (isUnknown(state)) return 'never recorded';
+  if (state && isPressing(state)) return stateWords(state);
   return day === null ? 'nobody can tell when' : dayAndMonth(day);
 }
 

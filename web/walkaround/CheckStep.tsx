@@ -5,10 +5,10 @@ import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import type { Answered } from '../notes/answered';
 import type { KeptNote } from '../offline/note';
+import type { Answered } from '../offline/round';
 import { AskFields, type Entered, given } from './AskFields';
 import { limitsInWords } from './limitsInWords';
 import { NotFine, type OnSay } from './NotFine';
@@ -67,8 +67,8 @@ export function CheckStep({ heading, machine, check, answered, onSay, then = '' 
 }
 
 function Look({ onSay, onNotFine, level }: { onSay: OnSay; onNotFine: () => void; level: boolean }) {
-  const fine = () => onSay({ said: 'fine' }, 'fit', 'fine');
-  const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
+  const fine = () => onSay({ said: 'fine' }, 'fine');
+  const notLooked = () => onSay({ said: 'not_looked' }, 'not looked at');
   useDigits(fine, onNotFine, notLooked);
   return (
     <Presses>
@@ -116,11 +116,11 @@ function Measure({
   const write = () =>
     onSay(
       { said: 'measured', values: given(values), confirmed_because: asks.length > 0 ? because : null },
-      judged?.verdict ?? null,
       judged ? judged.why : 'the verdict comes with the signal',
+      judged?.verdict ?? null,
       photos,
     );
-  const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
+  const notLooked = () => onSay({ said: 'not_looked' }, 'not looked at');
   useDigits(mayWrite && settled ? write : undefined, undefined, notLooked);
   return (
     <form
@@ -204,7 +204,7 @@ const Verdict = styled.div`
 function VerdictTold({ judged }: { judged: Judged }) {
   return (
     <Verdict>
-      {judged.verdict ? <VerdictStamp verdict={judged.verdict} /> : <span />}
+      {judged.verdict ? <Stamp state={judged.verdict} /> : <span />}
       <div>
         <p>
           {judged.why} {judged.do}

@@ -14,8 +14,9 @@ import { instant, longDay } from '../kit/format';
 import { Reading, useKnownName } from '../kit/Reading';
 import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { useNote } from '../notes/useNote';
+import { isFine, standsDown } from '../offline/states';
 import { Photos } from './PhotoPick';
 import { WearChart } from './WearChart';
 
@@ -51,7 +52,7 @@ export default function FindingPage() {
           {mayService && (open || wear) && (
             <QuietButton onPress={() => setMending(true)}>{open ? 'It is put right' : 'The part is new'}</QuietButton>
           )}
-          {person.role === 'keeper' && open && open.verdict !== 'stand_down' && (
+          {person.role === 'keeper' && open && !standsDown(open.verdict) && (
             <QuietButton onPress={() => setAccepting(true)}>It may stay as it is</QuietButton>
           )}
           {mayService && open && <BackLink to={`/machines/${machine}/service`}>Record service</BackLink>}
@@ -81,8 +82,8 @@ export default function FindingPage() {
               <span>
                 {look.outcome === 'accepted' ? (
                   'Accepted as it is'
-                ) : look.verdict && look.verdict !== 'fit' ? (
-                  <VerdictStamp verdict={look.verdict} />
+                ) : look.verdict && !isFine(look.verdict) ? (
+                  <Stamp state={look.verdict} />
                 ) : look.outcome === 'put_right' ? (
                   'Put right'
                 ) : (
@@ -116,7 +117,7 @@ function FindingLine({ finding }: { finding: Schemas['Finding'] }) {
     <Ruled>
       <Line style={{ gap: 6 }}>
         <span>
-          <VerdictStamp verdict={finding.verdict} /> {finding.open ? '' : ENDED[finding.course]}
+          <Stamp state={finding.verdict} /> {finding.open ? '' : ENDED[finding.course]}
         </span>
         <span>
           {finding.why} {finding.do}

@@ -3,8 +3,8 @@ import type { Schemas } from '../api/client';
 import { longDay, sinceDay } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
-import type { Answered } from '../notes/answered';
+import { Stamp } from '../kit/Stamp';
+import type { Answered } from '../offline/round';
 import { NotFine, type OnSay } from './NotFine';
 import { Photos } from './PhotoPick';
 import type { Step } from './roundSteps';
@@ -31,11 +31,10 @@ export function FindingStep({ heading, step, today, usualDegrees, answered, onSa
         verdict: finding.verdict,
         words: finding.why.slice(0, 200) || null,
       },
-      finding.verdict,
       `as before: ${finding.why || finding.note || finding.title}`,
     );
-  const gone = () => onSay({ said: 'fine' }, 'fit', 'gone');
-  const notLooked = () => onSay({ said: 'not_looked' }, null, 'not looked at');
+  const gone = () => onSay({ said: 'fine' }, 'gone');
+  const notLooked = () => onSay({ said: 'not_looked' }, 'not looked at');
   useDigits(...(otherwise ? [] : [same, () => setOtherwise(true), notLooked, gone]));
   return (
     <>
@@ -44,7 +43,7 @@ export function FindingStep({ heading, step, today, usualDegrees, answered, onSa
           {finding.title}, found before
         </h2>
         <div>
-          <VerdictStamp verdict={finding.verdict} />
+          <Stamp state={finding.verdict} />
         </div>
         <p>{finding.why || finding.note}</p>
         {finding.why && finding.note && <p>“{finding.note}”</p>}

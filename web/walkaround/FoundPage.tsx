@@ -35,7 +35,7 @@ function Found({ walk }: { walk: Schemas['Walk'] }) {
   const shown = walk.symptoms.find((one) => one.symptom === symptom);
   const pointedAt = new Set(shown?.spots.map(({ key }) => key));
   const rest = walk.spots.filter(({ key }) => !pointedAt.has(key));
-  const found: OnSay = async (saying, _verdict, words, photos) => {
+  const found: OnSay = async (saying, words, _judged, photos) => {
     const about = title.trim() || shown?.label || '';
     const wrong = {
       ...(!spot && { spot: 'Say where on the machine.' }),

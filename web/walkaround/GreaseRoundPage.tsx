@@ -18,6 +18,8 @@ import {
 } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
+import { isUnknown } from '../offline/states';
+import { lookOf } from '../plate/looks';
 import { Plate, type PlateMark } from '../plate/Plate';
 import { useDigits } from './useDigits';
 import { useRound } from './useRound';
@@ -194,7 +196,7 @@ function markOf(point: Point, index: number, told: { said: string; words: string
     kind: point.kind,
     x: point.x,
     y: point.y,
-    look: Number(told?.words) ? 'done' : point.over_greased ? 'past' : point.state,
+    look: Number(told?.words) ? 'done' : point.over_greased ? 'full' : lookOf(point.state),
     words: [stateOf(point, told), point.with && `with ${within(point.with)}`].filter(Boolean).join(', '),
     number: index + 1,
     dashed: point.with !== null,
@@ -203,7 +205,7 @@ function markOf(point: Point, index: number, told: { said: string; words: string
 
 function stateOf(point: Point, told: { said: string; words: string } | undefined): string {
   if (told) return told.said !== 'greased' ? 'not reached' : Number(told.words) ? `${told.words} given` : told.words;
-  if (point.state === 'unknown') return 'never recorded';
+  if (isUnknown(point.state)) return 'never recorded';
   if (point.over_greased) return 'too much';
   return point.due ? 'due' : 'fresh';
 }

@@ -42,7 +42,7 @@ function Look({ walk, check }: { walk: Schemas['Walk']; check: Schemas['Check'] 
   const tell = useTell();
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
-  const say: OnSay = async (saying, _verdict, words, photos) => {
+  const say: OnSay = async (saying, words, _judged, photos) => {
     await queue.keep(
       noteOf({ kind: 'look', machine_id: walk.id, check: check.key, ...saying }),
       `${walk.name}: ${check.title}, ${words}`,

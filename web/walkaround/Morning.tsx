@@ -7,9 +7,10 @@ import { morningQuery } from '../api/queries';
 import { QuietButton } from '../kit/Button';
 import { listed, sinceDay, within } from '../kit/format';
 import { Sheet, Soft } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp, StoodDownStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { AnswerDialog, type Asked } from '../logbook/AnswerDialog';
+import { type NameOf, of } from '../offline/states';
 
 const Columns = styled.div`
   display: grid; grid-template-columns: repeat(3, minmax(0, 1fr));
@@ -65,7 +66,7 @@ export function Morning() {
             {data.stood_down.slice(0, SHOWN).map((machine) => (
               <li key={machine.machine_id}>
                 <Small>
-                  <VerdictStamp verdict="stand_down" />
+                  <StoodDownStamp />
                 </Small>
                 <Link to={`/machines/${machine.machine_id}`}>{machine.machine}</Link> <Soft>{machine.because}</Soft>
               </li>
@@ -73,7 +74,7 @@ export function Morning() {
             {data.findings.slice(0, SHOWN).map((finding) => (
               <li key={`${finding.machine_id} ${finding.check}`}>
                 <Small>
-                  <VerdictStamp verdict={finding.verdict} />
+                  <Stamp state={finding.verdict} />
                 </Small>
                 <Link to={`/machines/${finding.machine_id}/findings/${finding.check}`}>
                   {finding.machine}: {within(finding.title)}
@@ -147,8 +148,8 @@ function walkedHeading(data: Schemas['Morning']): string {
 /** Checks that are named, the others counted. */
 const NAMED = 2;
 
-const TOLD: Record<Schemas['Verdict'], string> = {
-  fit: 'all fit',
+const TOLD: Record<NameOf<Schemas['Verdict']>, string> = {
+  fit: 'nothing wrong',
   watch: 'to watch',
   act: 'to act on',
   stand_down: 'stood down',
@@ -159,5 +160,5 @@ function walkedWords(round: Schemas['WalkedRound']): string {
   if (!round.ended) return `${round.looked_at} looked at, still walking`;
   if (round.verdict === null)
     return `${round.looked_at} looked at, not judged: ${listed(round.not_judged.map(within), NAMED)}`;
-  return `${round.looked_at} looked at, ${TOLD[round.verdict]}`;
+  return `${round.looked_at} looked at, ${of(round.verdict, TOLD)}`;
 }

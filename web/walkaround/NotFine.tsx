@@ -2,20 +2,16 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Field } from '../kit/Field';
 import { ChoicePress, Press, Presses, PressRow, Question } from '../kit/Hands';
-import { VerdictStamp, verdictColour } from '../kit/Stamp';
+import { colourOf, Stamp } from '../kit/Stamp';
 import type { KeptNote } from '../offline/note';
+import type { Verdict } from '../offline/states';
 import { PhotoPick, PhotosTaken } from './PhotoPick';
 import { useDigits } from './useDigits';
 
 /** What is said of one look. */
 export type Saying = Pick<Schemas['LookNote'], 'said' | 'verdict' | 'words' | 'values' | 'note' | 'confirmed_because'>;
 
-export type OnSay = (
-  saying: Saying,
-  verdict: Schemas['Verdict'] | null,
-  words: string,
-  photos?: KeptNote['photos'],
-) => void;
+export type OnSay = (saying: Saying, words: string, judged?: Verdict | null, photos?: KeptNote['photos']) => void;
 
 type Props = { degrees: Schemas['Degree'][]; onSay: OnSay; onBack: () => void; back?: string };
 
@@ -24,17 +20,17 @@ export function NotFine({ degrees, onSay, onBack, back = 'Fine after all' }: Pro
   const [note, setNote] = useState('');
   const [photos, setPhotos] = useState<KeptNote['photos']>([]);
   const tell = ({ words, verdict }: Schemas['Degree']) =>
-    onSay({ said: 'not_fine', verdict, words, note: note || null }, verdict, words, photos);
+    onSay({ said: 'not_fine', verdict, words, note: note || null }, words, null, photos);
   useDigits(...degrees.map((degree) => () => tell(degree)));
   return (
     <>
       <Question style={{ paddingTop: 0 }}>
         <p>What is it? One press writes it down.</p>
         {degrees.map((degree, index) => (
-          <ChoicePress key={degree.words} $colour={verdictColour(degree.verdict)} onPress={() => tell(degree)}>
+          <ChoicePress key={degree.words} $colour={colourOf(degree.verdict)} onPress={() => tell(degree)}>
             {degree.words}
             <span>
-              <sup aria-hidden="true">{index + 1}</sup> <VerdictStamp verdict={degree.verdict} />
+              <sup aria-hidden="true">{index + 1}</sup> <Stamp state={degree.verdict} />
             </span>
           </ChoicePress>
         ))}

@@ -6,9 +6,10 @@ import { quietLink } from '../kit/Button';
 import { listed, within } from '../kit/format';
 import { OnwardLink, Presses, Question } from '../kit/Hands';
 import { Soft } from '../kit/Sheet';
-import { NotJudgedStamp, VerdictStamp } from '../kit/Stamp';
-import type { Answered } from '../notes/answered';
+import { NotJudgedStamp, Stamp } from '../kit/Stamp';
 import { useQueue } from '../notes/useQueue';
+import type { Answered } from '../offline/round';
+import { isFine, type NameOf, of, standsDown } from '../offline/states';
 import { roundOutcome, type Step } from './roundSteps';
 
 const Told = styled.ul`
@@ -22,41 +23,44 @@ const Again = styled.button`${quietLink}`;
 type Props = {
   heading: RefObject<HTMLHeadingElement | null>;
   walk: Schemas['Walk'];
+  kind: Schemas['RoundKind'];
   steps: Step[];
   answers: Record<string, Answered>;
   onOpen: (key: string) => void;
 };
 
+const CAME_TO: Record<NameOf<Schemas['Verdict']>, string> = {
+  fit: ' is fit for use',
+  watch: ', walked round',
+  act: ', walked round',
+  stand_down: ' stands down',
+};
+
 /** What the round came to. */
-export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
+export function RoundEnd({ heading, walk, kind, steps, answers, onOpen }: Props) {
   const { waiting } = useQueue();
-  const { verdict, notJudged } = roundOutcome(walk, steps, answers);
-  const telling = steps.flatMap(({ key, kind, title }) => {
+  const { verdict, notJudged } = roundOutcome(walk, kind, answers);
+  const telling = steps.flatMap(({ key, kind: step, title }) => {
     const answer = answers[key];
-    return kind === 'meter' || !answer || answer.verdict === 'fit' ? [] : [{ key, title, answer }];
+    return step === 'meter' || !answer || isFine(answer.verdict) ? [] : [{ key, title, answer }];
   });
-  const fine = steps.filter(({ key }) => answers[key]?.verdict === 'fit').length;
+  const fine = steps.filter(({ key }) => isFine(answers[key]?.verdict)).length;
   return (
     <>
       <Question>
         <h2 ref={heading} tabIndex={-1}>
-          {verdict === 'fit'
-            ? `${walk.name} is fit for use`
-            : verdict === 'stand_down'
-              ? `${walk.name} stands down`
-              : verdict === null
-                ? `${walk.name} is not judged`
-                : `${walk.name}, walked round`}
+          {walk.name}
+          {verdict ? of(verdict, CAME_TO) : ' is not judged'}
         </h2>
-        <div>{verdict ? <VerdictStamp verdict={verdict} /> : <NotJudgedStamp />}</div>
+        <div>{verdict ? <Stamp state={verdict} /> : <NotJudgedStamp />}</div>
         {verdict === null && (
           <p>Nobody can say from this round whether it may be used. Still to judge: {listed(notJudged.map(within))}.</p>
         )}
         <p>
           {fine} fine
-          {telling.length > 0 ? `, ${telling.length} to tell of.` : verdict === 'fit' ? ', nothing wrong.' : '.'}
+          {telling.length > 0 ? `, ${telling.length} to tell of.` : isFine(verdict) ? ', nothing wrong.' : '.'}
         </p>
-        {verdict === 'stand_down' && (
+        {standsDown(verdict) && (
           <p>Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.</p>
         )}
         {telling.length > 0 && (
@@ -65,7 +69,7 @@ export function RoundEnd({ heading, walk, steps, answers, onOpen }: Props) {
               <li key={key}>
                 <strong>{title}</strong>
                 {answer.verdict ? (
-                  <VerdictStamp verdict={answer.verdict} />
+                  <Stamp state={answer.verdict} />
                 ) : (
                   <Soft>{answer.said === 'measured' ? 'no verdict yet' : 'not looked at'}</Soft>
                 )}

@@ -104,7 +104,7 @@ export default function RoundPage() {
           today={walk.today}
           usualDegrees={walk.usual_degrees}
           answered={answers[step.key]}
-          onSay={(...said) => round.say(step.key, step.title, ...said).then(() => next(said[2] || 'told'))}
+          onSay={(...said) => round.say(step.key, step.title, ...said).then(() => next(said[1] || 'told'))}
         />
       )}
       {step?.kind === 'check' && (
@@ -114,11 +114,11 @@ export default function RoundPage() {
           machine={machine}
           check={step.check}
           answered={answers[step.key]}
-          onSay={(...said) => round.say(step.key, step.title, ...said).then(() => next(said[2] || 'told'))}
+          onSay={(...said) => round.say(step.key, step.title, ...said).then(() => next(said[1] || 'told'))}
           then="next check"
         />
       )}
-      {!step && <RoundEnd heading={heading} walk={walk} steps={steps} answers={answers} onOpen={go} />}
+      {!step && <RoundEnd heading={heading} walk={walk} kind={kind} steps={steps} answers={answers} onOpen={go} />}
       {before && step && (
         <BackLink to={`?at=${encodeURIComponent(before.key)}`} style={{ fontSize: 16 }}>
           Back to {within(before.title)}

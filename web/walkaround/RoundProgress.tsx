@@ -1,7 +1,8 @@
 import styled from 'styled-components';
-import { verdictColour } from '../kit/Stamp';
-import { VERDICT_WORDS } from '../kit/words';
-import type { Answered } from '../notes/answered';
+import { inkOf } from '../kit/Stamp';
+import { stateWords } from '../kit/words';
+import type { Answered } from '../offline/round';
+import { isFine } from '../offline/states';
 
 const Row = styled.ol`display: flex; gap: 3px; padding: 12px 0 0;`;
 const Mark = styled.li<{ $fill: string; $hatched: boolean; $here: boolean }>`
@@ -23,11 +24,11 @@ export function RoundProgress({ steps, answers, here }: Props) {
         return (
           <Mark
             key={key}
-            aria-label={`${title}: ${answer ? (verdict ? VERDICT_WORDS[verdict] : 'told') : 'to come'}`}
+            aria-label={`${title}: ${answer ? (verdict ? stateWords(verdict) : 'told') : 'to come'}`}
             aria-current={key === here ? 'step' : undefined}
             $here={key === here}
-            $hatched={answer !== undefined && verdict !== 'fit' && answer.said !== 'read'}
-            $fill={answer ? (verdict && verdict !== 'fit' ? verdictColour(verdict) : 'var(--ink)') : 'var(--rule)'}
+            $hatched={answer !== undefined && !isFine(verdict) && answer.said !== 'read'}
+            $fill={answer ? (verdict ? inkOf(verdict) : 'var(--ink)') : 'var(--rule)'}
           />
         );
       })}

@@ -8,7 +8,7 @@ import { sinceDay } from '../kit/format';
 import { HandsHead, HandsPage, Question, StoodDownPlate } from '../kit/Hands';
 import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 
 const Kinds = styled.nav`display: flex; flex-direction: column; gap: 10px;`;
@@ -88,7 +88,7 @@ export default function StartPage() {
             <Open aria-label="Open findings">
               {findings.map((finding) => (
                 <li key={finding.check}>
-                  <VerdictStamp verdict={finding.verdict} />
+                  <Stamp state={finding.verdict} />
                   <Link to={`/machines/${machine}/findings/${finding.check}`}>{finding.title}</Link>
                 </li>
               ))}

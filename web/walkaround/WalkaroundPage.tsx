@@ -10,7 +10,7 @@ import { usePerson } from '../api/usePerson';
 import { quietLink } from '../kit/Button';
 import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 
 const Row = styled.article<{ $down: boolean }>`
@@ -103,7 +103,7 @@ function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: s
             {row.findings.slice(0, 3).map((finding) => (
               <li key={finding.check}>
                 <span>
-                  <VerdictStamp verdict={finding.verdict} />
+                  <Stamp state={finding.verdict} />
                 </span>
                 <Link to={`/machines/${row.id}/findings/${finding.check}`}>{finding.title}</Link>
               </li>

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { count, instant } from '../kit/format';
-import { VerdictStamp } from '../kit/Stamp';
+import { Stamp } from '../kit/Stamp';
 import { ticks } from '../kit/ticks';
 
 type Wear = Schemas['Trends']['wear'][number];
@@ -45,7 +45,7 @@ export function WearChart({ wear }: { wear: Wear }) {
   return (
     <Figure>
       <figcaption>
-        <VerdictStamp verdict={wear.verdict} /> {wear.why}
+        <Stamp state={wear.verdict} /> {wear.why}
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

@@ -4,12 +4,13 @@ import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
 import { usePerson } from '../api/usePerson';
 import { today } from '../kit/format';
-import type { Answered } from '../notes/answered';
 import { useOverlay } from '../notes/overlay';
 import { queue } from '../notes/queue';
 import { noteOf } from '../notes/told';
 import type { KeptNote } from '../offline/note';
 import { useProgress } from '../offline/progress';
+import { type Answered, verdictSaid } from '../offline/round';
+import { isFine, type Verdict } from '../offline/states';
 import type { Saying } from './NotFine';
 import { roundSteps } from './roundSteps';
 
@@ -34,13 +35,19 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     check: string,
     title: string,
     saying: Saying,
-    verdict: Answered['verdict'],
     words: string,
+    judged: Verdict | null = null,
     photos: KeptNote['photos'] = [],
   ) => {
     const before = progress?.answers[check];
     const look = noteOf({ kind: 'look', machine_id: machine, round, check, ...saying, replaces: before?.note || null });
-    await answered(check, { note: look.id, said: saying.said, verdict, words, values: saying.values ?? undefined });
+    await answered(check, {
+      note: look.id,
+      said: saying.said,
+      verdict: verdictSaid(saying, judged),
+      words,
+      values: saying.values ?? undefined,
+    });
     await queue.keep(look, `${walk?.name}: ${title}, ${words || saying.said.replace('_', ' ')}`, photos);
   };
   const read = async (value: string | null, meter: Schemas['Meter']) => {
@@ -59,8 +66,7 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
     got: { strokes: number; confirmed_because: string | null } | { did_not_go_in: true },
   ) => {
     const before = progress?.answers[`point-${point.key}`];
-    const wentIn = 'strokes' in got;
-    const words = wentIn ? String(got.strokes) : 'did not go in';
+    const words = 'strokes' in got ? String(got.strokes) : 'did not go in';
     const grease = noteOf({
       kind: 'grease',
       machine_id: machine,
@@ -69,8 +75,8 @@ export function useRound(machine: number, kind: Schemas['RoundKind']) {
       ...got,
       replaces: before?.note || null,
     });
-    await answered(`point-${point.key}`, { note: grease.id, said: 'greased', verdict: wentIn ? 'fit' : null, words });
-    await queue.keep(grease, `${walk?.name}: ${point.name}, ${wentIn ? `${words} strokes` : words}`);
+    await answered(`point-${point.key}`, { note: grease.id, said: 'greased', verdict: null, words });
+    await queue.keep(grease, `${walk?.name}: ${point.name}, ${'strokes' in got ? `${words} strokes` : words}`);
   };
   const grease = (point: Point, strokes: number, because: string | null) =>
     tellOfPoint(point, { strokes, confirmed_because: because });
@@ -90,7 +96,7 @@ function toldByOthers(walk: Schemas['Walk'] | undefined, kind: Schemas['RoundKin
   const looks = walk?.looks.filter((look) => look.round === kind && look.outcome !== 'not_done') ?? [];
   return Object.fromEntries(
     looks.map((look) => {
-      const said = look.kind === 'measured' ? 'measured' : look.verdict === 'fit' ? 'fine' : 'not_fine';
+      const said = look.kind === 'measured' ? 'measured' : isFine(look.verdict) ? 'fine' : 'not_fine';
       return [
         look.check,
         { note: look.id, said, verdict: look.verdict, words: `${look.by}: ${look.why || said.replace('_', ' ')}` },

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { useSettled } from '../kit/useSettled';
+import { judgeQuickly } from '../offline/quickLimit';
 import { Refused } from '../offline/refused';
 import { type Entered, given } from './AskFields';
-import { judgeQuickly } from './quickLimit';
 
 export type Judged = {
   verdict: Schemas['Verdict'] | null;

@@ -7,6 +7,7 @@ import { Rail } from '../kit/Rail';
 import { Margin } from '../kit/Sheet';
 import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import { isFine } from '../offline/states';
 
 const Row = styled.article`
   display: grid; grid-template-columns: 222px minmax(0, 1fr) 396px; border-bottom: 1px solid var(--rule);
@@ -41,7 +42,7 @@ type Props = { line: Schemas['YardLine']; person: Schemas['Person']; onLogHours:
 export function MachineLine({ line, person, onLogHours }: Props) {
   const navigate = useNavigate();
   const meter = line.meters[0];
-  const stamped = line.state !== 'fresh' && line.state !== 'stood_down';
+  const stamped = !isFine(line.state) && !line.stood_down;
   const mayService = person.role === 'keeper' || person.role === 'mechanic';
   const mayLog = mayUse(person, line.id) && meter !== undefined;
   const sheet = `/machines/${line.id}`;
@@ -83,7 +84,7 @@ export function MachineLine({ line, person, onLogHours }: Props) {
         <p>{line.stood_down ? standDownSentence(line) : line.why}</p>
         <QuietActions>
           {line.stood_down && mayService && <BenchLink to={`${sheet}?lift`}>Look and lift</BenchLink>}
-          {!line.stood_down && mayService && line.state !== 'fresh' && (
+          {!line.stood_down && mayService && !isFine(line.state) && (
             <BenchLink to={`${sheet}/service`}>Record service</BenchLink>
           )}
           {mayLog && <QuietButton onPress={onLogHours}>Log hours</QuietButton>}

@@ -11,11 +11,12 @@ import { Choice } from '../kit/Choice';
 import { Opening } from '../kit/Opening';
 import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet } from '../kit/Sheet';
-import { stateColour } from '../kit/Stamp';
+import { colourOf } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { Unseen } from '../kit/Unseen';
-import { STATE_WORDS } from '../kit/words';
+import { MACHINE_STATES } from '../kit/words';
 import { useOverlay } from '../notes/overlay';
+import { isComing, readState, written } from '../offline/states';
 import { ComputerWarnings } from '../upkeep/ComputerWarnings';
 import { Morning } from '../walkaround/Morning';
 import { MachineLine } from './MachineLine';
@@ -64,15 +65,11 @@ export default function YardPage() {
       <Lead>
         <Headline>
           {yard.data.headline.map(({ state, text }, index) => (
-            <span key={state}>
+            <span key={text}>
               <button
                 type="button"
                 aria-pressed={filter.state === state}
-                style={
-                  state === 'past' || state === 'due' || state === 'nearing'
-                    ? { borderBottomColor: stateColour(state) }
-                    : undefined
-                }
+                style={isComing(state) ? { borderBottomColor: colourOf(state) } : undefined}
                 onClick={() => setFilter({ state: filter.state === state ? undefined : state })}
               >
                 {text}
@@ -111,14 +108,11 @@ export default function YardPage() {
           <Choice
             quiet
             label="State"
-            value={filter.state ?? ''}
-            onChange={(chosen) => setFilter({ state: chosen || undefined })}
+            value={written(filter.state)}
+            onChange={(chosen) => setFilter({ state: readState(chosen, MACHINE_STATES) })}
             options={[
-              { value: '' as const, label: 'All states' },
-              ...(Object.keys(STATE_WORDS) as Schemas['MachineState'][]).map((value) => ({
-                value,
-                label: STATE_WORDS[value],
-              })),
+              { value: '', label: 'All states' },
+              ...Object.entries(MACHINE_STATES).map(([value, label]) => ({ value, label })),
             ]}
           />
           {filtered && (
@@ -195,9 +189,17 @@ function EmptyYard({ mayAdd }: { mayAdd: boolean }) {
 function useFilter(): [YardFilter, (change: Partial<YardFilter>) => void] {
   const [search, setSearch] = useSearchParams();
   const read = (name: keyof YardFilter) => search.get(name) || undefined;
-  const filter = { name: read('name'), place: read('place'), class: read('class'), state: read('state') } as YardFilter;
+  const filter: YardFilter = {
+    name: read('name'),
+    place: read('place'),
+    class: read('class') as YardFilter['class'],
+    state: readState(search.get('state'), MACHINE_STATES),
+  };
   const change = (part: Partial<YardFilter>) => {
-    const next = Object.entries({ ...filter, ...part }).filter((pair): pair is [string, string] => Boolean(pair[1]));
+    const { state, ...rest } = { ...filter, ...part };
+    const next = Object.entries({ ...rest, state: written(state) }).filter((pair): pair is [string, string] =>
+      Boolean(pair[1]),
+    );
     setSearch(new URLSearchParams(next), { replace: true });
   };
   return [filter, change];

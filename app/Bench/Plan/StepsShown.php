@@ -21,10 +21,12 @@ use Core\Fluid\Level\LevelProtocol;
 use Core\Fluid\Seen;
 use Core\Fluid\Sheet\CapacityKind;
 use Core\Inspect\Check;
+use Core\Inspect\Degree;
 use Core\Machine\Caution;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Measure\Quantity;
+use Core\Measure\TooMuch;
 use Core\Measure\Unit;
 use Core\Procedure\Compartment;
 use Core\Procedure\Step;
@@ -147,7 +149,7 @@ final readonly class StepsShown
             $step->act === StepAct::Close || $step->act === StepAct::Fit => ['kind' => 'fitted'],
             $step->act === StepAct::Torque => ['kind' => 'tightened'],
             $step->act === StepAct::Lubricate => $this->greased($step),
-            $step->verb === StepVerb::Inspect => ['kind' => 'judged'],
+            $step->verb === StepVerb::Inspect => self::judged(),
             default => null,
         };
     }
@@ -165,6 +167,7 @@ final readonly class StepsShown
     private function pour(Compartment $compartment): array
     {
         $capacity = $compartment->capacity;
+        $holds = Sheets::holds($this->spotOf($compartment), $this->bench->spots);
 
         return [
             'kind' => 'pour',
@@ -172,7 +175,8 @@ final readonly class StepsShown
             'book' => $capacity === null ? null : Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
             'least_ml' => $capacity === null ? null : $capacity->least->wholeMillilitres(),
             'most_ml' => $capacity === null ? null : $capacity->most->wholeMillilitres(),
-            'holds_ml' => ($holds = Sheets::holds($this->spotOf($compartment), $this->bench->spots)) === null ? null : $holds->wholeMillilitres(),
+            'holds_ml' => $holds?->wholeMillilitres(),
+            'asked_over_ml' => $holds === null ? null : TooMuch::pouredAskedOver($holds),
             'stages' => $capacity === null ? [] : array_map(fn (Pour $pour): array => [
                 'total_ml' => $pour->total->wholeMillilitres(),
                 'then' => $pour->then->inWords(),
@@ -269,7 +273,13 @@ final readonly class StepsShown
     {
         $check = $this->checkOf($step);
 
-        return $check === null ? ['kind' => 'judged'] : ['kind' => 'measured', 'check' => CheckShape::of($check)];
+        return $check === null ? self::judged() : ['kind' => 'measured', 'check' => CheckShape::of($check)];
+    }
+
+    /** @return array<string, mixed> */
+    private static function judged(): array
+    {
+        return ['kind' => 'judged', 'degrees' => array_map(CheckShape::degree(...), Degree::usual())];
     }
 
     private function checkOf(Step $step): ?Check

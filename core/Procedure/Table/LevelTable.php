@@ -12,6 +12,7 @@ use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
 use Core\Fluid\Level\StickHeld;
 use Core\Fluid\Level\Warmth;
+use Core\Machine\Verdict;
 use Core\Measure\Quantity;
 use Core\Measure\Unit;
 
@@ -40,7 +41,7 @@ final readonly class LevelTable
         private FillTo $fillTo = FillTo::Full,
     ) {}
 
-    /** @return list<array{level: int, label: string, verdict: string, says: string, missing_ml: int|null, over_ml: int|null}> */
+    /** @return list<array{level: int, label: string, verdict: string, says: string, missing_ml: int|null, over_ml: int|null, stands: string}> */
     public function rows(): array
     {
         if (! $this->method->hasScale()) {
@@ -86,7 +87,7 @@ final readonly class LevelTable
         return $questions;
     }
 
-    /** @return array{level: int, label: string, verdict: string, says: string, missing_ml: int|null, over_ml: int|null} */
+    /** @return array{level: int, label: string, verdict: string, says: string, missing_ml: int|null, over_ml: int|null, stands: string} */
     private function row(int $part, LevelMark $mark): array
     {
         $right = intdiv(self::PARTS * ($this->method->hasScale() ? $this->fillTo->hundredths() : 100), 100);
@@ -110,6 +111,11 @@ final readonly class LevelTable
             },
             'missing_ml' => $missing === 0 ? 0 : $missingMl,
             'over_ml' => $over === 0 ? 0 : $overMl,
+            'stands' => match (true) {
+                $mark->verdict() === Verdict::Fit => $missing === 0 ? 'right' : 'enough',
+                $missing === 0 => 'over',
+                default => 'low',
+            },
         ];
     }
 

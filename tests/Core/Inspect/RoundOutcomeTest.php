@@ -52,6 +52,18 @@ final class RoundOutcomeTest extends TestCase
         self::assertSame(Verdict::Fit, RoundOutcome::of([$paint], ['paint' => Verdict::Fit])->verdict);
     }
 
+    public function test_what_is_open_is_asked_first_and_decides_and_a_machine_that_stands_down_is_not_fit(): void
+    {
+        $paint = new Check('paint', 'Paint', degrees: [new Degree('Scratched', Verdict::Watch)]);
+        $shims = new Check('shims', 'Shims', turn: new Turn(after: 'paint'));
+        $left = RoundOutcome::of([$paint], ['paint' => Verdict::Fit], ['leaks' => 'Leaks']);
+
+        self::assertSame([null, ['Leaks']], [$left->verdict, $left->notJudged]);
+        self::assertSame(['paint' => 'Paint, seen before'], RoundOutcome::asked([$paint], [], ['paint' => 'Paint, seen before']));
+        self::assertSame(['paint' => 'Paint', 'shims' => 'Shims'], RoundOutcome::asked([$paint, $shims], ['paint' => null]), 'measured at the wrong moment');
+        self::assertSame(Verdict::StandDown, RoundOutcome::of([$paint], ['paint' => Verdict::Fit], [], true)->verdict);
+    }
+
     /** Whatever one check is left out of a class's own round, if it can stand the machine down the round says so. */
     public function test_a_round_that_asks_for_nothing_says_nothing(): void
     {

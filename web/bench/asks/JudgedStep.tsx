@@ -1,35 +1,29 @@
 import { useState } from 'react';
-import type { Schemas } from '../../api/client';
 import { Field } from '../../kit/Field';
 import { ChoicePress, MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
-import { VerdictStamp, verdictColour } from '../../kit/Stamp';
+import { colourOf, Stamp } from '../../kit/Stamp';
+import { verdictSaid } from '../../offline/round';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 
-const DEGREES: readonly { verdict: Schemas['Verdict']; words: string }[] = [
-  { verdict: 'watch', words: 'Not as it was' },
-  { verdict: 'act', words: 'To be put right' },
-  { verdict: 'stand_down', words: 'Not to be used' },
-];
-
 /** Something is looked over: fine, or how bad. */
-export function JudgedStep({ ready, onDone, onCannot }: Asking) {
+export function JudgedStep({ asks, ready, onDone, onCannot }: Asking) {
   const [notFine, setNotFine] = useState(false);
   const [words, setWords] = useState('');
-  const fine = () => onDone({ verdict: 'fit' });
+  const fine = () => onDone({ verdict: verdictSaid({ said: 'fine' }) });
   useSpace(ready && !notFine ? fine : undefined);
   return notFine ? (
     <>
       <Question style={{ flex: 1, paddingTop: 0 }}>
         <Field label="What is it? (if you like)" value={words} onChange={setWords} lines />
-        {DEGREES.map(({ verdict, words: label }) => (
+        {asks.degrees?.map(({ verdict, words: label }) => (
           <ChoicePress
-            key={verdict}
-            $colour={verdictColour(verdict)}
+            key={label}
+            $colour={colourOf(verdict)}
             onPress={() => onDone({ verdict, words: words.trim() || label })}
           >
             {label}
-            <VerdictStamp verdict={verdict} />
+            <Stamp state={verdict} />
           </ChoicePress>
         ))}
       </Question>

@@ -3,7 +3,7 @@ import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Soft } from '../../kit/Sheet';
-import { VerdictStamp } from '../../kit/Stamp';
+import { Stamp } from '../../kit/Stamp';
 import type { Asking } from '../StepInHand';
 import type { Step } from '../told';
 import { useSpace } from '../useSpace';
@@ -69,7 +69,7 @@ export function LevelStep({ asks, ready, onDone, onCannot }: Asking) {
         <div aria-live="polite">
           {row && !wrong && (
             <Verdict>
-              <VerdictStamp verdict={row.verdict} />
+              <Stamp state={row.verdict} />
               <p>{row.says}</p>
             </Verdict>
           )}

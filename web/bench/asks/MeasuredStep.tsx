@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Soft } from '../../kit/Sheet';
-import { VerdictStamp } from '../../kit/Stamp';
+import { Stamp } from '../../kit/Stamp';
 import { AskFields, type Entered, given } from '../../walkaround/AskFields';
 import { limitsInWords } from '../../walkaround/limitsInWords';
 import { useVerdict } from '../../walkaround/useVerdict';
@@ -52,7 +52,7 @@ function Measuring({
         <div aria-live="polite">
           {judged && (
             <div style={{ display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', gap: 14 }}>
-              {judged.verdict && <VerdictStamp verdict={judged.verdict} />}
+              {judged.verdict && <Stamp state={judged.verdict} />}
               <p>
                 {judged.why} {judged.do}
               </p>

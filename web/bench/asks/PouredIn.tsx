@@ -2,11 +2,24 @@ import { useState } from 'react';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Soft } from '../../kit/Sheet';
-import { shownMl } from '../amounts';
+import { readVolume, shownMl } from '../../offline/amounts';
+import { Unreadable } from '../../offline/numbers';
 import type { Step, Told } from '../told';
 
 type Container = NonNullable<NonNullable<Step['asks']>['containers']>[number];
 const NONE = '';
+
+/** How much goes in: what is typed, or else what is proposed; and what is wrong with what is typed. */
+export function amountOf(typed: string | null, proposed: number | null): { amount: number | null; wrong?: string } {
+  if (typed === null) return { amount: proposed };
+  if (typed.trim() === '') return { amount: null };
+  try {
+    return { amount: readVolume(typed) };
+  } catch (thrown) {
+    if (thrown instanceof Unreadable) return { amount: null, wrong: thrown.message };
+    throw thrown;
+  }
+}
 
 /** The container that is poured out of: the one used last, else the only one that is open. */
 export function useContainer(containers: Container[], told: Told[]) {
@@ -56,6 +69,7 @@ function ContainerChoice({ of, container, pour }: Props) {
 
 type PouredProps = Omit<Props, 'pour'> & {
   amount: number | null;
+  wrong?: string;
   /** Null while the amount is the one that is proposed. */
   typed: string | null;
   onType: (typed: string) => void;
@@ -64,18 +78,12 @@ type PouredProps = Omit<Props, 'pour'> & {
 };
 
 /** What is poured, and out of which container. */
-export function PouredIn({ of, container, amount, typed, onType, isAsked }: PouredProps) {
+export function PouredIn({ of, container, amount, wrong, typed, onType, isAsked }: PouredProps) {
   return (
     <>
       <ContainerChoice of={of} container={container} pour={amount ?? 0} />
       {(typed !== null || isAsked) && (
-        <Field
-          label="Goes in, in mL or L"
-          value={typed ?? ''}
-          onChange={onType}
-          inputMode="decimal"
-          error={typed && amount === null ? 'Write it like 250 or 1.2 L.' : undefined}
-        />
+        <Field label="Goes in" value={typed ?? ''} onChange={onType} placeholder="250 mL, 1/2 qt" error={wrong} />
       )}
     </>
   );

@@ -2,28 +2,28 @@ import { useState } from 'react';
 import { Field } from '../../kit/Field';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Caution } from '../../kit/Sheet';
-import { VerdictStamp } from '../../kit/Stamp';
+import { Stamp } from '../../kit/Stamp';
 import { Ticks } from '../../kit/Tick';
-import { VERDICT_WORDS } from '../../kit/words';
-import { readMl, shownMl } from '../amounts';
+import { stateWords } from '../../kit/words';
+import { shownMl } from '../../offline/amounts';
+import { rowOf } from '../../offline/pour';
+import { harderFirst, isPressing, standsDown } from '../../offline/states';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
-
-const HARDEST = ['stand_down', 'act', 'watch', 'fit'] as const;
+import { amountOf } from './PouredIn';
 
 /** What ran out is looked at: what it means stands there at once. */
 export function RanOutStep({ asks, ready, onDone, onCannot }: Asking) {
   const [seen, setSeen] = useState<string[]>([]);
   const [amount, setAmount] = useState('');
-  const ml = amount.trim() === '' ? null : readMl(amount);
+  const { amount: ml, wrong } = amountOf(amount, null);
   const told = (asks.seen ?? [])
     .filter(({ id }) => seen.includes(id))
-    .sort((one, other) => HARDEST.indexOf(one.verdict) - HARDEST.indexOf(other.verdict));
-  const drained = ml === null ? undefined : asks.amounts?.findLast(({ from_ml: from }) => ml >= from);
+    .sort((one, other) => harderFirst(one.verdict, other.verdict));
+  const drained = ml === null ? undefined : rowOf(asks.amounts, ml);
   const [worst] = told;
-  const isWrong = amount.trim() !== '' && ml === null;
-  const may = ready && seen.length > 0 && !isWrong;
-  const tell = () => onDone({ seen: seen as never, ...(ml === null ? {} : { amount: `${ml} mL` }) });
+  const may = ready && seen.length > 0 && wrong === undefined;
+  const tell = () => onDone({ seen: seen as never, ...(ml === null ? {} : { amount }) });
   useSpace(may ? tell : undefined);
   return (
     <>
@@ -37,25 +37,25 @@ export function RanOutStep({ asks, ready, onDone, onCannot }: Asking) {
         />
         {told.map(({ id, reading, verdict, do: advice }) => (
           <div key={id} style={{ display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', gap: 14 }}>
-            <VerdictStamp verdict={verdict} />
+            <Stamp state={verdict} />
             <p>
               {reading}. {advice}
             </p>
           </div>
         ))}
-        {worst && (worst.verdict === 'stand_down' || worst.verdict === 'act') && (
+        {worst && isPressing(worst.verdict) && (
           <Caution>
-            {worst.verdict === 'stand_down'
+            {standsDown(worst.verdict)
               ? 'Stop here: do not run it before somebody has found out why.'
-              : `Told with the job as “${VERDICT_WORDS[worst.verdict]}”: it stays open until it is put right.`}
+              : `Told with the job as “${stateWords(worst.verdict)}”: it stays open until it is put right.`}
           </Caution>
         )}
         <Field
-          label="How much ran out, in mL or L (if measured)"
+          label="How much ran out (if measured)"
           value={amount}
           onChange={setAmount}
-          inputMode="decimal"
-          error={isWrong ? 'Write it like 1700 or 1.7 L.' : undefined}
+          placeholder="1.7 L, 2 qt"
+          error={wrong}
           help={drained && ml !== null ? `${shownMl(ml)}. ${drained.says}` : undefined}
         />
       </Question>

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Caution, Soft } from '../../kit/Sheet';
 import { fromPocket, intoPocket } from '../../offline/pocket';
+import { isFine } from '../../offline/states';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 
@@ -21,8 +22,8 @@ const KEPT = 'wrench';
 export function TightenedStep({ step, ready, onDone, onCannot }: Asking) {
   const settings = step.torque?.settings ?? [];
   const usual =
-    settings.find(({ name, verdict }) => verdict === 'fit' && name === fromPocket(KEPT)) ??
-    settings.find(({ verdict }) => verdict === 'fit');
+    settings.find(({ name, verdict }) => isFine(verdict) && name === fromPocket(KEPT)) ??
+    settings.find(({ verdict }) => isFine(verdict));
   const [name, setName] = useState(usual?.name ?? null);
   const chosen = settings.find((one) => one.name === name);
   const choose = (wrench: string) => {
@@ -32,7 +33,7 @@ export function TightenedStep({ step, ready, onDone, onCannot }: Asking) {
   const byWrench = () => onDone({ wrench: name });
   const byFeel = () => onDone({ by_feel: true });
   const main = step.torque ? byWrench : byFeel;
-  const may = ready && (step.torque === null || chosen?.verdict === 'fit');
+  const may = ready && (step.torque === null || isFine(chosen?.verdict));
   useSpace(may ? main : undefined);
   return (
     <>
@@ -41,9 +42,9 @@ export function TightenedStep({ step, ready, onDone, onCannot }: Asking) {
           <>
             <Wrenches aria-label="Which wrench" value={name} onChange={choose}>
               {settings.map((one) => (
-                <Radio key={one.name} value={one.name} isDisabled={one.verdict !== 'fit'}>
-                  <span>{one.verdict === 'fit' ? one.name : `${one.name}: ${one.warnings[0]}`}</span>
-                  {one.verdict === 'fit' && <b>{one.setting}</b>}
+                <Radio key={one.name} value={one.name} isDisabled={!isFine(one.verdict)}>
+                  <span>{isFine(one.verdict) ? one.name : `${one.name}: ${one.warnings[0]}`}</span>
+                  {isFine(one.verdict) && <b>{one.setting}</b>}
                 </Radio>
               ))}
             </Wrenches>

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Caution } from '../../kit/Sheet';
-import { VerdictStamp } from '../../kit/Stamp';
-import { pouredAt, readMl, shownMl } from '../amounts';
+import { Stamp } from '../../kit/Stamp';
+import { shownMl } from '../../offline/amounts';
+import { pouredAt, toppingUp } from '../../offline/pour';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 import { rowAt } from './LevelStep';
-import { PouredIn, useContainer } from './PouredIn';
+import { amountOf, PouredIn, useContainer } from './PouredIn';
 import { StickPicker } from './StickPicker';
 
 /** The level is brought right: what the band takes goes in, and it is read again until it is right. */
@@ -20,10 +21,8 @@ export function TopUpStep({ step, asks, told, job, ready, onPoured, onDone, onCa
   const container = useContainer(asks.containers ?? [], told);
   const now = level ?? (poured === 0 && typeof read === 'number' ? read : null);
   const row = table ? rowAt(table, now) : undefined;
-  const isRight = row !== undefined && row.verdict === 'fit' && (row.missing_ml === 0 || poured > 0);
-  const isOver = row !== undefined && (row.over_ml !== 0 || row.verdict === 'act') && row.missing_ml === 0;
-  const proposed = row?.missing_ml ? row.missing_ml : null;
-  const amount = typed === null ? proposed : readMl(typed);
+  const { isRight, isOver, asksPour, proposed } = toppingUp(row, poured);
+  const { amount, wrong } = amountOf(typed, proposed);
   const pour = async () => {
     if (amount === null || amount <= 0) return;
     await onPoured({ ml: amount, ...(container.chosen === null ? {} : { container: container.chosen }) });
@@ -31,7 +30,6 @@ export function TopUpStep({ step, asks, told, job, ready, onPoured, onDone, onCa
     setLevel(null);
   };
   const right = () => onDone(now === null ? {} : { level: now });
-  const asksPour = row !== undefined && !isRight && !isOver;
   useSpace(ready && isRight ? right : undefined);
   return (
     <>
@@ -41,7 +39,7 @@ export function TopUpStep({ step, asks, told, job, ready, onPoured, onDone, onCa
         <div aria-live="polite">
           {row && (
             <div style={{ display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', gap: 14 }}>
-              <VerdictStamp verdict={row.verdict} />
+              <Stamp state={row.verdict} />
               <p>{row.says}</p>
             </div>
           )}
@@ -52,6 +50,7 @@ export function TopUpStep({ step, asks, told, job, ready, onPoured, onDone, onCa
             of={asks}
             container={container}
             amount={amount}
+            wrong={wrong}
             typed={typed}
             onType={setTyped}
             isAsked={proposed === null}

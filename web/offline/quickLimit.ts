@@ -1,15 +1,23 @@
-import type { Schemas } from '../api/client';
-import { readOrNull, times } from '../offline/numbers';
-import type { Entered } from './AskFields';
+import { readOrNull, times } from './numbers';
+import type { Verdict } from './states';
+
+/** A limit made ready for where nobody can ask, by the names of the contract. */
+type QuickLimit = {
+  fields: { name: string; sign: number }[];
+  unit: string;
+  per_unit: number;
+  bands: { below: number | null; verdict: Verdict; words: string }[];
+  unless: string[];
+};
 
 /**
- * Where nobody can ask: what was entered, added up in whole numbers of the small unit, falls into the first band that it lies below. Null where it asks
- * for more than the ready-made limit knows.
+ * What was entered, added up in whole numbers of the small unit, falls into the first band that it lies below. Null where it asks for more than the
+ * ready-made limit knows.
  */
 export function judgeQuickly(
-  quick: Schemas['QuickLimit'] | null,
-  entered: Entered,
-): { verdict: Schemas['Verdict']; words: string } | null {
+  quick: QuickLimit | null,
+  entered: Readonly<Record<string, unknown>>,
+): { verdict: Verdict; words: string } | null {
   if (!quick || quick.unless.some((name) => entered[name] !== undefined)) return null;
   const parts = quick.fields.map(({ name, sign }) => {
     const small = wholeUnits(String(entered[name] ?? ''), quick);
@@ -22,7 +30,7 @@ export function judgeQuickly(
 }
 
 /** How many small units were typed, by the grammar of the yard; null where it is not a whole number of them, or typed in another unit. */
-function wholeUnits(typed: string, { unit, per_unit }: Schemas['QuickLimit']): number | null {
+function wholeUnits(typed: string, { unit, per_unit }: QuickLimit): number | null {
   const bare = typed.trim();
   const number = readOrNull(bare.endsWith(unit) ? bare.slice(0, -unit.length) : bare);
   const small = number && times(number, { over: BigInt(per_unit), under: 1n });
