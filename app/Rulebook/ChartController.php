@@ -13,6 +13,7 @@ use App\Machines\SpotRequest;
 use App\Notes\Circumstances;
 use Core\Chart\ChartCsv;
 use Core\Chart\ChartGrid;
+use Core\Chart\ChartHeadings;
 use Core\Chart\ChartRow;
 use Core\Machine\TaskKind;
 use Core\Meter\MeterUnit;
@@ -195,6 +196,7 @@ final readonly class ChartController
         return [
             'unit' => $unit->value,
             'headings' => $grid->headings,
+            'points' => ChartHeadings::points($grid->headings, $unit),
             'rows' => $rules->values()->map(fn (Rule $rule, int $row): array => [
                 'rule_id' => $rule->id,
                 'task' => $rule->task->name,

@@ -47,7 +47,7 @@ final readonly class WalkController
 
     public function __construct(private Yard $yard, private CheckLists $checkLists, private WriteTold $writeTold) {}
 
-    /** The machines this person walks round, by name. */
+    /** The machines this person walks round: those first that nobody has looked at, then by how long ago somebody did. */
     public function index(Request $request): JsonResponse
     {
         $cursor = Cursor::of($request);
@@ -57,7 +57,8 @@ final readonly class WalkController
             ! $person->may_use_all_machines,
             fn ($query) => $query->whereIn('machines.id', $person->machineIds()),
         )
-            ->orderBy('machines.name')->orderBy('machines.id');
+            ->selectRaw("coalesce(looked_at, '1970-01-01') as seen")
+            ->orderBy('seen')->orderBy('machines.name')->orderBy('machines.id');
 
         $page = $cursor->page($list);
         $down = StandDowns::standingOf();
@@ -316,6 +317,7 @@ final readonly class WalkController
             'last' => $walk['last'],
             'findings' => $walk['findings'],
             'days_since' => $this->daysSince($row->looked_at),
+            'walked_today' => $walk['last'] !== null && $walk['last']['ended'] && $walk['last']['day'] === $this->yard->today()->format('Y-m-d'),
         ];
     }
 

@@ -55,6 +55,43 @@ final readonly class ChartHeadings
         return new self($headings, $remarks);
     }
 
+    /**
+     * Those that are points on the way: `100 h`.
+     *
+     * @param  list<string>  $texts
+     * @param  MeterUnit  $unit  of bare numbers
+     * @return list<string>
+     */
+    public static function points(array $texts, MeterUnit $unit): array
+    {
+        return array_values(array_filter($texts, fn (string $text): bool => Heading::read($text, $unit)->kind === HeadingKind::At));
+    }
+
+    /**
+     * As a book has them: first services in front, then points by their size, the rest behind as it came.
+     *
+     * @param  list<string>  $texts
+     * @param  MeterUnit  $unit  of bare numbers
+     * @return list<string>
+     */
+    public static function inOrder(array $texts, MeterUnit $unit): array
+    {
+        $place = function (string $text) use ($unit): array {
+            $heading = Heading::read($text, $unit);
+            $group = match ($heading->kind) {
+                HeadingKind::First => 0,
+                HeadingKind::At => 1,
+                default => 2,
+            };
+            $length = $heading->interval->hours ?? $heading->interval->km ?? null;
+
+            return [$group, $group === 2 || $length === null ? 0.0 : $length->toFloat()];
+        };
+        usort($texts, fn (string $one, string $other): int => $place($one) <=> $place($other));
+
+        return $texts;
+    }
+
     /** @param  list<int>  $columns */
     public function under(array $columns): MarkedColumns
     {

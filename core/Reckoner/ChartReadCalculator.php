@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Reckoner;
 
+use Core\Chart\ChartHeadings;
 use Core\Chart\ChartQuestion;
 use Core\Chart\ChartReader;
 use Core\Chart\ChartReading;
@@ -33,7 +34,8 @@ final class ChartReadCalculator implements Calculator
         }
         $given->complete();
         try {
-            $reading = ChartReader::read($grid ?? WrittenTable::parse((string) $text), $answers, $unit);
+            $table = $grid ?? WrittenTable::parse((string) $text);
+            $reading = ChartReader::read($table, $answers, $unit);
         } catch (NotATable $refused) {
             $given->fault('text', $refused->getMessage());
             $given->complete();
@@ -55,6 +57,8 @@ final class ChartReadCalculator implements Calculator
                 'suggested' => $question->suggested,
             ], $reading->questions),
             'remarks' => $reading->remarks,
+            'headings' => ChartHeadings::inOrder($table->headings, $unit),
+            'points' => ChartHeadings::points($table->headings, $unit),
         ], sprintf(
             '%s understood, %s open.',
             Plain::count(count($reading->rows), 'rule'),

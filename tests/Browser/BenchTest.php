@@ -74,7 +74,7 @@ final class BenchTest extends BrowserTestCase
         $this->press('level');
         $this->press('1/2');
         $this->at('Read the level: Engine oil', 'It stands between the marks');
-        $this->browser->type('Goes in, in mL or L', '150');
+        $this->browser->type('Goes in', '150 mL');
         $this->at('Top up: Engine oil', 'Poured 150 mL');
         $this->press('full');
         $this->press('It is right, and shut');

@@ -89,10 +89,7 @@ describe('an amount', () => {
 
 describe('a filling', () => {
   const asks = {
-    stages: [
-      { total_ml: 1200, then: 'wait' },
-      { total_ml: 1600, then: 'read' },
-    ],
+    stages: [{ total_ml: 1200 }, { total_ml: 1600 }],
     asked_over_ml: 1980,
   };
   it.each([

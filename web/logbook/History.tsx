@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { useEntries } from '../api/queries';
 import { PlainButton, QuietButton } from '../kit/Button';
-import { instant } from '../kit/format';
+import { instant, longDay } from '../kit/format';
 import { ReadingInSheet } from '../kit/Reading';
 import { Empty, Line, Margin, Ruled, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
@@ -178,7 +178,7 @@ function WeekRow({ week, readings, onCorrect, onAnswer }: WeekProps) {
       <Ruled>
         <Line>
           <Entry>
-            <Soft>Week of {instant(week, true)}</Soft>
+            <Soft>Week of {longDay(week)}</Soft>
             <Kind>{ENTRY_WORDS.reading}</Kind>
             <p>{weekInWords(readings)}</p>
           </Entry>
@@ -188,7 +188,7 @@ function WeekRow({ week, readings, onCorrect, onAnswer }: WeekProps) {
             <Soft>{people.join(', ')}</Soft>
             <QuietButton
               aria-expanded={open}
-              aria-label={`${open ? 'Fold' : 'Show each'}: week of ${instant(week, true)}`}
+              aria-label={`${open ? 'Fold' : 'Show each'}: week of ${longDay(week)}`}
               onPress={() => setOpen(!open)}
             >
               {open ? 'Fold' : 'Show each'}

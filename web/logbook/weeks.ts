@@ -1,5 +1,6 @@
+import { parseDate, startOfWeek } from '@internationalized/date';
 import type { Schemas } from '../api/client';
-import { metered } from '../kit/format';
+import { dayOf, metered } from '../kit/format';
 
 type Entry = Schemas['Entry'];
 
@@ -40,9 +41,5 @@ function grouped<T>(all: T[], by: (one: T) => string | number): Map<string | num
   return groups;
 }
 
-function mondayOf({ happened_at }: Entry): string {
-  const day = new Date(happened_at);
-  day.setHours(12, 0, 0, 0);
-  day.setDate(day.getDate() - ((day.getDay() + 6) % 7));
-  return day.toISOString();
-}
+/** The Monday of its week in the yard. */
+const mondayOf = ({ happened_at }: Entry): string => startOfWeek(parseDate(dayOf(happened_at)), 'en-GB').toString();

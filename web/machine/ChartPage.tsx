@@ -20,11 +20,11 @@ import { sheetOf, YARD } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
 import { ChartGrid } from './ChartGrid';
-import { chartBody, chartDraft, type EditedRow, withHeading } from './chartDraft';
+import { chartBody, chartDraft, type EditedRow, inOrder } from './chartDraft';
 import { PasteChart, type TakenRow } from './PasteChart';
 import { SharedRulebooks } from './SharedRulebooks';
 import { AS_SUGGESTED, likeliest, spotOptions, useSpotSuggestions } from './spotChoice';
-import { useChartReading } from './useChartReading';
+import { readChart, useChartReading } from './useChartReading';
 import { useMachine } from './useMachine';
 
 const OnePage = createGlobalStyle`
@@ -87,11 +87,18 @@ function Chart({
     }));
   const mark = (row: EditedRow, under: string) => {
     const marks = row.marks.includes(under) ? row.marks.filter((one) => one !== under) : [...row.marks, under];
-    const points = marks.filter((one) => /^\d/.test(one));
+    const points = marks.filter((one) => draft.points.includes(one));
     changeRow(row, {
       marks,
-      recurs: points.length === 1 && points[0] === under && !row.marks.some((one) => /^\d/.test(one)),
+      recurs: points.length === 1 && points[0] === under && !row.marks.some((one) => draft.points.includes(one)),
     });
+  };
+  const addColumn = async (column: string) => {
+    setDraft((before) => ({ ...before, headings: [...before.headings, column] }));
+    const all = [...draft.headings, column];
+    const rows = [{ task: '', cells: all.map(() => '') }];
+    const told = await readChart({ unit: chart.unit, headings: all, rows }).catch(() => null);
+    if (told) setDraft((before) => inOrder(before, told));
   };
   const addRow = () =>
     setDraft((before) => ({
@@ -251,8 +258,7 @@ function Chart({
                 onSubmit={(event) => {
                   event.preventDefault();
                   const column = heading.trim();
-                  if (column && !draft.headings.includes(column))
-                    setDraft((before) => ({ ...before, headings: withHeading(before.headings, column) }));
+                  if (column && !draft.headings.includes(column)) void addColumn(column);
                   setHeading('');
                 }}
               >

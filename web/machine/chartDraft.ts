@@ -17,7 +17,13 @@ export type Understood = {
 
 export type Question = { id: string; ask: string; options: { id: string; label: string }[]; suggested: string | null };
 
-export type ChartReading = { rows: Understood[]; questions: Question[]; remarks: string[] };
+export type ChartReading = {
+  rows: Understood[];
+  questions: Question[];
+  remarks: string[];
+  headings: string[];
+  points: string[];
+};
 
 /** A row of the chart while it is being edited. */
 export type EditedRow = {
@@ -34,11 +40,18 @@ export type EditedRow = {
   spot: SpotChoice;
 };
 
-export type ChartDraft = { headings: string[]; rows: EditedRow[]; removed: number[]; answers: Record<string, string> };
+export type ChartDraft = {
+  headings: string[];
+  points: string[];
+  rows: EditedRow[];
+  removed: number[];
+  answers: Record<string, string>;
+};
 
 export function chartDraft(chart: Schemas['Chart']): ChartDraft {
   return {
     headings: chart.headings,
+    points: chart.points,
     rows: chart.rows.map((row) => ({
       key: `rule-${row.rule_id}`,
       ruleId: row.rule_id,
@@ -98,15 +111,12 @@ export function chartBody(draft: ChartDraft, understood: Map<string, Understood>
   };
 }
 
-/** Where a new heading belongs: first services in front, points by their size, the rest behind. */
-export function withHeading(headings: string[], added: string): string[] {
-  const place = (heading: string): [number, number] => {
-    const size = Number(/[\d.,]+/.exec(heading)?.[0].replace(',', '') ?? 0);
-    if (/^first/i.test(heading)) return [0, size];
-    return /^[\d.,]+( h| km| mi)?$/.test(heading) ? [1, size] : [2, size];
+/** The headings in the order of a book, as far as it was told; what was added since stands last. */
+export function inOrder(draft: ChartDraft, { headings, points }: ChartReading): ChartDraft {
+  const added = draft.headings.filter((heading) => !headings.includes(heading));
+  return {
+    ...draft,
+    headings: [...headings.filter((heading) => draft.headings.includes(heading)), ...added],
+    points: [...new Set([...draft.points, ...points])],
   };
-  const before = ([group, size]: [number, number], [others, than]: [number, number]) =>
-    group < others || (group === others && size < than);
-  const at = headings.findIndex((heading) => before(place(added), place(heading)));
-  return at < 0 ? [...headings, added] : [...headings.slice(0, at), added, ...headings.slice(at)];
 }

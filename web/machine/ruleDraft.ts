@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { asDecimal, ofDecimal, times, typedDecimal } from '../offline/numbers';
 
 /** A rule as it stands in a form: every amount as it was typed. */
 export type RuleDraft = {
@@ -70,7 +71,7 @@ type Known = Pick<Schemas['RuleRecord'], 'task' | 'kind' | 'first' | 'every' | '
   Partial<Omit<Schemas['RuleRecord'], 'spots'>> & { spots: (string | { key: string })[] };
 
 const distanceIn = (interval?: Schemas['Interval'] | null): string => interval?.km ?? interval?.mi ?? '';
-const percent = (share: string): string => String(Math.round(Number(share) * 1000) / 10);
+const percent = (share: string): string => asDecimal(times(ofDecimal(share), { over: 100n, under: 1n }), 6);
 
 export function draftOf(rule: Known): RuleDraft {
   const first = rule.first[0];
@@ -109,7 +110,7 @@ const interval = (hours: string, distance: string, months: string, unit: 'km' | 
   months: months.trim() ? Number(months) : null,
 });
 
-const share = (typed: string): number => Number(typed.replace(',', '.')) / 100;
+const share = (typed: string): string => typedDecimal(typed, { over: 1n, under: 100n });
 
 /** The rule as the contract takes it. */
 export function ruleBody(draft: RuleDraft, unit: 'km' | 'mi') {

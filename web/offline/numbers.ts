@@ -129,6 +129,12 @@ export const times = (one: Exact, other: Exact): Exact => ({
   under: one.under * other.under,
 });
 
+/** What was typed as a decimal that a program reads; what cannot be read stays as it is, for the yard to say what is wrong with it. */
+export function typedDecimal(typed: string, of: Exact = { over: 1n, under: 1n }): string {
+  const number = readOrNull(typed);
+  return number === null ? typed : asDecimal(times(number, of), 8);
+}
+
 /** Rounded half away from nothing, with so many decimals and no zeros behind them. */
 export function asDecimal({ over, under }: Exact, places = 2): string {
   const scale = 10n ** BigInt(places);

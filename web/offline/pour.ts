@@ -2,7 +2,7 @@
 type Told = { step: string; did: string; said: Record<string, unknown> };
 
 /** What is asked where fluid goes in, by the names of the contract. */
-type Asks = { stages?: { total_ml: number; then: string }[]; asked_over_ml?: number | null };
+type Asks<S extends { total_ml: number }> = { stages?: S[] };
 
 /** A row of what a level says, by the names of the contract. */
 type Row = { stands: 'right' | 'enough' | 'low' | 'over'; missing_ml: number | null };
@@ -15,7 +15,7 @@ export const pouredAt = (told: readonly Told[], ...steps: string[]): number =>
   poursAt(told, ...steps).reduce((sum, ml) => sum + ml, 0);
 
 /** Where a filling stands with so much in: the stage that comes, what is proposed for it, and whether the first one is in. */
-export function fillingAt({ stages = [] }: Asks, inside: number) {
+export function fillingAt<S extends { total_ml: number }>({ stages = [] }: Asks<S>, inside: number) {
   const stage = stages.find(({ total_ml: total }) => total > inside);
   return {
     stage,
@@ -25,8 +25,11 @@ export function fillingAt({ stages = [] }: Asks, inside: number) {
 }
 
 /** Whether it would be more than can well be. */
-export const isTooMuch = ({ asked_over_ml: most }: Asks, inside: number, amount: number | null): boolean =>
-  amount !== null && most != null && inside + amount > most;
+export const isTooMuch = (
+  { asked_over_ml: most }: { asked_over_ml?: number | null },
+  inside: number,
+  amount: number | null,
+): boolean => amount !== null && most != null && inside + amount > most;
 
 /** What a level that was read asks for, by what was poured since. */
 export function toppingUp(row: Row | undefined, poured: number) {

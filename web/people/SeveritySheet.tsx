@@ -11,6 +11,7 @@ import { Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { YARD } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
+import { typedDecimal } from '../offline/numbers';
 
 const Wide = styled.div`overflow-x: auto; padding: 4px 20px 8px;`;
 const Table = styled.table`
@@ -77,7 +78,7 @@ function SharesForm({ yard, onClose }: { yard: Schemas['Yard']; onClose: () => v
   const after: Shares = Object.fromEntries(
     yard.severities.map(({ severity, shares }) => [
       severity,
-      own(shares, (one) => draft[severity]?.[one.subject]?.replace(',', '.') || one.share),
+      own(shares, (one) => typedDecimal(draft[severity]?.[one.subject] || one.share)),
     ]),
   );
   const patch = (version: number, severity: Shares) =>

@@ -35,7 +35,7 @@ export function CountDialog({ of, onClose }: { of: Schemas['ShelfSupply']; onClo
       : {
           containers: of.containers.map(({ id, left }) => ({
             container: id,
-            left: draft.left[id] ?? left.display.replace(/ \(.*/, ''),
+            left: draft.left[id] ?? `${left.value} ${left.unit}`,
           })),
         };
   return (
@@ -51,11 +51,11 @@ export function CountDialog({ of, onClose }: { of: Schemas['ShelfSupply']; onClo
           autoFocus
         />
       ) : (
-        of.containers.map(({ id, size, left, opened_on: opened }, index) => (
+        of.containers.map(({ id, size, left_in_words: written, opened_on: opened }, index) => (
           <Field
             key={id}
             label={`Left in ${opened ? 'the open' : 'the'} ${size}`}
-            value={draft.left[id] ?? left.display.replace(/ \(.*/, '')}
+            value={draft.left[id] ?? written}
             onChange={(typed) => change({ left: { ...draft.left, [id]: typed } })}
             error={write.fields[`containers.${index}.left`]}
             help={index === 0 ? 'With its unit; 0 L where it is empty or gone' : undefined}

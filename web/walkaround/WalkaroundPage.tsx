@@ -51,16 +51,14 @@ export default function WalkaroundPage() {
   const today = machines.data?.pages[0]?.today;
   useEveryPage(machines);
   if (!today) return <Reading title="Walkaround" error={machines.error} />;
-  const shown = rows
-    .filter((row) => row.name.toLowerCase().includes(name.trim().toLowerCase()))
-    .sort((one, other) => unlooked(other, today) - unlooked(one, today));
+  const shown = rows.filter((row) => row.name.toLowerCase().includes(name.trim().toLowerCase()));
   return (
     <Page>
       <title>Walkaround</title>
       <Lead>
         <div>
           <Title>Walkaround</Title>
-          <Soft>{toldOf(rows, today)}</Soft>
+          <Soft>{toldOf(rows)}</Soft>
         </div>
         <Find aria-label="Find a machine by name" value={name} onChange={setName}>
           <Input placeholder="Find by name" />
@@ -84,7 +82,7 @@ export default function WalkaroundPage() {
 }
 
 function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: string; mayWalk: boolean }) {
-  const walked = walkedToday(row, today);
+  const walked = row.walked_today;
   return (
     <Row $down={row.stood_down !== null} aria-label={row.name}>
       <div>
@@ -125,12 +123,6 @@ function MachineRow({ row, today, mayWalk }: { row: Schemas['WalkRow']; today: s
   );
 }
 
-/** The longer nobody has looked at it, the further up; what is walked stands last. */
-const unlooked = (row: Schemas['WalkRow'], today: string): number =>
-  walkedToday(row, today) ? -1 : (row.days_since ?? Number.MAX_SAFE_INTEGER);
-
-const walkedToday = (row: Schemas['WalkRow'], today: string): boolean => row.last?.day === today && row.last.ended;
-
 function walkedSentence(row: Schemas['WalkRow'], today: string): string {
   if (!row.last) return 'Nobody has walked round it yet.';
   const by = row.last.by.join(' and ');
@@ -142,8 +134,8 @@ function walkedSentence(row: Schemas['WalkRow'], today: string): string {
     : `Not looked at for ${row.days_since} days; last by ${by}.`;
 }
 
-function toldOf(rows: Schemas['WalkRow'][], today: string): string {
-  const walked = rows.filter((row) => walkedToday(row, today)).length;
+function toldOf(rows: Schemas['WalkRow'][]): string {
+  const walked = rows.filter((row) => row.walked_today).length;
   const open = rows.reduce((sum, row) => sum + row.findings.length, 0);
   return `${walked} of ${rows.length} walked today, ${open} ${open === 1 ? 'finding' : 'findings'} open`;
 }

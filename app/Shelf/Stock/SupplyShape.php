@@ -79,16 +79,13 @@ final readonly class SupplyShape
         $life = $this->shelf->life($container, $supply, $levels);
         $size = Quantity::parse($container->size);
         $share = $left->usable()->toBigRational()->dividedBy($container->full()->toBigRational());
+        $inIt = Quantity::of($share->multipliedBy($size->value), $size->unit);
 
         return [
             'id' => $container->id,
             'size' => $container->size,
-            'left' => Notation::quantity(
-                Quantity::of(
-                    $left->usable()->toBigRational()->dividedBy($container->full())->multipliedBy($size->value),
-                    $size->unit,
-                ),
-            ),
+            'left' => Notation::quantity($inIt),
+            'left_in_words' => $inIt->inWords(),
             'litres' => $container->full()->toFloat(),
             'share_left' => min(1.0, $share->toScale(3, RoundingMode::HALF_UP)->toFloat()),
             'below_nothing' => $left->isBelowNothing(),

@@ -6,6 +6,7 @@ namespace Tests\Core\Chart;
 
 use Brick\Math\BigDecimal;
 use Core\Chart\ChartCsv;
+use Core\Chart\ChartHeadings;
 use Core\Chart\ChartQuestion;
 use Core\Chart\ChartReader;
 use Core\Chart\ChartReading;
@@ -600,5 +601,16 @@ final class ChartTest extends TestCase
         ];
 
         return "{$row->task}: {$row->kind->value} ".implode(', ', array_filter($parts));
+    }
+
+    public function test_headings_stand_as_in_a_book_and_points_are_told_from_the_rest(): void
+    {
+        $written = ['yearly', '1.500 h', '250', 'first 50', 'spring', '50', 'first 20 h', '250,5', 'every 100 h'];
+
+        self::assertSame(
+            ['first 20 h', 'first 50', '50', '250', '250,5', 'yearly', '1.500 h', 'spring', 'every 100 h'],
+            ChartHeadings::inOrder($written, MeterUnit::Hours),
+        );
+        self::assertSame(['250', '50', '250,5'], ChartHeadings::points($written, MeterUnit::Hours));
     }
 }
