@@ -4,10 +4,10 @@ import { Outlet, useMatch } from 'react-router';
 import { keepAnswer, queries } from './api/kept';
 import { sessionQuery } from './api/queries';
 import { setZone } from './kit/clock';
-import { Reading } from './kit/Reading';
 import { becomes } from './offline/whose';
 import { SignIn } from './people/SignIn';
 import { Signboard } from './shell/Signboard';
+import { Reading } from './trade/Reading';
 
 const WelcomePage = lazy(() => import('./people/WelcomePage'));
 const FirstKeeper = lazy(() => import('./people/FirstKeeper'));

@@ -1,10 +1,10 @@
 import type { ComponentType } from 'react';
 import { Navigate, type RouteObject } from 'react-router';
 import { Coming, Gate } from './Gate';
-import { Reading } from './kit/Reading';
 import { NoSuchPage } from './shell/NoSuchPage';
 import { PageFault } from './shell/PageFault';
 import { Shell } from './shell/Shell';
+import { Reading } from './trade/Reading';
 
 const machinePages = () => import('./machine/pages');
 const platePages = () => import('./plate/pages');

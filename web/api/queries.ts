@@ -111,3 +111,6 @@ export const plateQuery = (machine: number) => $api.queryOptions('get', '/machin
 /** All that is known of one spot. */
 export const spotQuery = (machine: number, spot: string) =>
   $api.queryOptions('get', '/machines/{machine}/spots/{spot}', { params: { path: { machine, spot } } });
+
+/** What is kept, how much of it there is, and what waits for collection. */
+export const shelfQuery = $api.queryOptions('get', '/shelf');

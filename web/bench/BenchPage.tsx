@@ -7,9 +7,9 @@ import { allMachinesQuery } from '../api/queries';
 import { usePerson } from '../api/usePerson';
 import { Choice } from '../kit/Choice';
 import { instant, manyOf } from '../kit/format';
-import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
+import { Reading } from '../trade/Reading';
 import { jobsQuery } from './queries';
 
 const Row = styled(Link)`

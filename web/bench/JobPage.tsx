@@ -9,12 +9,12 @@ import { MainButton, QuietActions, QuietButton, quietLink } from '../kit/Button'
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { clockTime, instant, manyOf } from '../kit/format';
-import { Reading } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { isRunning, isSettled, isWaiting, nextOf, type Progress, type StepState, stateOf } from '../offline/job';
 import { type NameOf, of } from '../offline/states';
+import { Reading } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
 import { STATE_OF_STEP } from './JobMarks';
 import { JobRail } from './JobRail';
 import { jobQuery } from './queries';

@@ -8,15 +8,15 @@ import { useWrite } from '../api/useWrite';
 import { MainButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { dayThisYear, manyOf } from '../kit/format';
-import { Reading } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { KIND_WORDS, stateWords } from '../kit/words';
 import { newId } from '../offline/note';
 import { harderFirst, isComing, isPressing, isUnknown } from '../offline/states';
+import { Reading } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { Stamp } from '../trade/Stamp';
+import { KIND_WORDS, stateWords } from '../trade/words';
 import { choicesQuery, jobQuery, jobsQuery } from './queries';
 
 const Lines = styled.div`

@@ -1,6 +1,6 @@
 import { usePressGuard } from '../kit/presses';
-import { STEP_KEYS } from '../shell/keys';
-import { useKeys } from '../shell/useKeys';
+import { STEP_KEYS } from '../trade/keys';
+import { useKeys } from '../trade/useKeys';
 
 /** The space bar does what the large press does, wherever nothing else is pressed by it. */
 export function useSpace(press: (() => void) | undefined): void {

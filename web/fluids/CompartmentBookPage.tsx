@@ -9,12 +9,12 @@ import { Field, Fields } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { FormSheet } from '../kit/FormSheet';
 import { within } from '../kit/format';
-import { Reading } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { sheetOf } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
+import { Reading } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
 import { compartmentQuery, compartmentsQuery } from './queries';
 import { type ServiceDraft, ServiceFields, serviceDraft, serviceOf } from './ServiceFields';
 import {

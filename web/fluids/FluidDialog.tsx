@@ -7,11 +7,11 @@ import { Dialog } from '../kit/Dialog';
 import { Field, Fields } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { within } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Ticks } from '../kit/Tick';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
-import { usePours } from '../shelf/usePours';
+import { Refusal } from '../trade/Refusal';
+import { usePours } from '../trade/usePours';
 import { SEEN } from './words';
 
 export type FluidAct = 'topped_up' | 'drained' | 'filled' | 'changed' | 'sampled';

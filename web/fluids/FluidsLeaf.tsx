@@ -6,13 +6,13 @@ import type { Schemas } from '../api/client';
 import { usePerson } from '../api/usePerson';
 import { QuietActions, quietLink } from '../kit/Button';
 import { within } from '../kit/format';
-import { ReadingInSheet } from '../kit/Reading';
 import { Empty, SheetHeading, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { useSheet } from '../machine/useSheet';
+import { ReadingInSheet } from '../trade/Reading';
+import { Takes } from '../trade/Takes';
+import { useSheet } from '../trade/useSheet';
 import { Capacities } from './Capacities';
 import { compartmentsQuery } from './queries';
-import { Takes } from './Takes';
 
 const ActionLink = styled(Link)`${quietLink}`;
 const Head = styled.div`

@@ -8,14 +8,14 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field, Fields, WrongText } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
-import { useMachine } from '../machine/useMachine';
 import { sheetOf } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { useMachine } from '../trade/useMachine';
 import { compartmentsQuery } from './queries';
 import { CAPACITY_KINDS } from './words';
 

@@ -7,13 +7,13 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { FormSheet } from '../kit/FormSheet';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
-import { useMachine } from '../machine/useMachine';
 import { sheetOf } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { useMachine } from '../trade/useMachine';
 
 /** Takes over what is written down of a sister machine; what may be for that one alone is asked about. */
 export default function SisterPage() {

@@ -2,15 +2,15 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { answer, api, type Schemas } from '../api/client';
+import { shelfQuery } from '../api/queries';
 import { usePerson } from '../api/usePerson';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { useSettled } from '../kit/useSettled';
-import { shelfQuery } from '../shelf/queries';
+import { Refusal } from '../trade/Refusal';
 import { BottleFields, EMPTY_LABEL, type LabelDraft, labelOf } from './BottleFields';
 
 type Props = { machine: number; spot: string; name: string; onClose: () => void };

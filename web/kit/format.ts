@@ -1,5 +1,4 @@
 import { fromDate, toCalendarDate } from '@internationalized/date';
-import type { Schemas } from '../api/client';
 import { now, yardZone } from './clock';
 import { YARD_LOCALE } from './locale';
 
@@ -7,7 +6,7 @@ const hours = new Intl.NumberFormat(YARD_LOCALE, { minimumFractionDigits: 1, max
 const whole = new Intl.NumberFormat(YARD_LOCALE, { maximumFractionDigits: 2 });
 
 /** A meter value as it reads on the meter, with its unit: `1,204.3 h`. */
-export function metered(value: string | number, unit: Schemas['MeterUnit'] | Schemas['Rail']['unit'] | null): string {
+export function metered(value: string | number, unit: 'h' | 'km' | 'mi' | 'day' | null): string {
   const number = (unit === 'h' ? hours : whole).format(Number(value));
   return unit && unit !== 'day' ? `${number} ${unit}` : number;
 }

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
+import { Refusal } from '../trade/Refusal';
 
 /** What there is to ask of an entry, and whom it is about. */
 export type Asked = {

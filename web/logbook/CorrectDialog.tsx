@@ -4,13 +4,14 @@ import { problemOf, type Schemas } from '../api/client';
 import { machineQuery } from '../api/queries';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
-import { Amount, Field } from '../kit/Field';
+import { Field } from '../kit/Field';
 import { instant } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Ticks } from '../kit/Tick';
 import { useNote } from '../notes/useNote';
-import { AskAgain, asksAgain } from '../yard/AskAgain';
+import { Amount } from '../trade/Amount';
+import { AskAgain, asksAgain } from '../trade/AskAgain';
+import { Refusal } from '../trade/Refusal';
 
 /** Strikes an entry, which stays readable, and writes what is right beside it. */
 export function CorrectDialog({ entry, onClose }: { entry: Schemas['Entry']; onClose: () => void }) {

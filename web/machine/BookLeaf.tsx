@@ -1,6 +1,6 @@
 import { History } from '../logbook/History';
+import { useSheet } from '../trade/useSheet';
 import { UseStrip } from './UseStrip';
-import { useSheet } from './useSheet';
 
 /** What was written down of the machine, newest first, under how it was used. */
 export default function BookLeaf() {

@@ -4,10 +4,10 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
-import { Mark } from '../kit/Marks';
 import { PHONE } from '../kit/theme';
-import { KIND_WORDS } from '../kit/words';
-import { CHART_KEYS } from '../shell/keys';
+import { CHART_KEYS } from '../trade/keys';
+import { Mark } from '../trade/Marks';
+import { KIND_WORDS } from '../trade/words';
 import type { EditedRow, Understood } from './chartDraft';
 
 const Wide = styled.div`overflow-x: auto; @media print { overflow: visible; }`;

@@ -12,20 +12,20 @@ import { Choice } from '../kit/Choice';
 import { now } from '../kit/clock';
 import { Field, Fields, WrongText } from '../kit/Field';
 import { within } from '../kit/format';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
-import { KIND_WORDS } from '../kit/words';
 import { sheetOf, YARD } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { useMachine } from '../trade/useMachine';
+import { KIND_WORDS } from '../trade/words';
 import { ChartGrid } from './ChartGrid';
 import { chartBody, chartDraft, type EditedRow, inOrder } from './chartDraft';
 import { PasteChart, type TakenRow } from './PasteChart';
 import { SharedRulebooks } from './SharedRulebooks';
 import { AS_SUGGESTED, likeliest, spotOptions, useSpotSuggestions } from './spotChoice';
 import { readChart, useChartReading } from './useChartReading';
-import { useMachine } from './useMachine';
 
 const OnePage = createGlobalStyle`
   @media print { @page { size: A4 landscape; margin: 9mm; } header, nav, footer { display: none !important; } }

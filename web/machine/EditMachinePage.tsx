@@ -8,16 +8,16 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import DayPick from '../kit/DayPick';
 import { Field, Fields } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { sheetOf } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { useMachine } from '../trade/useMachine';
 import { type RecordDraft, RecordFields, recordBody, recordDraft } from './recordDraft';
 import { SchoolFields } from './SchoolFields';
 import { SeverityFields } from './SeverityFields';
-import { useMachine } from './useMachine';
 
 /** Changes a machine's record, or takes the machine out of the yard. */
 export default function EditMachinePage() {

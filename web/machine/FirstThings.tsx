@@ -2,9 +2,9 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietActions, quietLink } from '../kit/Button';
-import { Mark } from '../kit/Marks';
 import { Line, Margin, Ruled, SheetHeading, Soft } from '../kit/Sheet';
-import { KIND_WORDS } from '../kit/words';
+import { Mark } from '../trade/Marks';
+import { KIND_WORDS } from '../trade/words';
 
 const Steps = styled.ol`
   display: flex; flex-direction: column; gap: 5px;

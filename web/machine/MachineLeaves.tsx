@@ -6,16 +6,16 @@ import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay, within } from '../kit/format';
 import { Leaf, Leaves } from '../kit/Leaves';
 import { Opening } from '../kit/Opening';
-import { Reading, ReadingInSheet, useKnownName } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { isFine } from '../offline/states';
-import { LEAF_KEYS } from '../shell/keys';
-import { useKeys } from '../shell/useKeys';
-import { mayUse } from '../yard/MachineLine';
-import { useMachine } from './useMachine';
-import type { OnLeaf } from './useSheet';
+import { LEAF_KEYS } from '../trade/keys';
+import { mayUse } from '../trade/mayUse';
+import { Reading, ReadingInSheet, useKnownName } from '../trade/Reading';
+import { Stamp } from '../trade/Stamp';
+import { useKeys } from '../trade/useKeys';
+import { useMachine } from '../trade/useMachine';
+import type { OnLeaf } from '../trade/useSheet';
 
 const LogHours = lazy(() => import('../yard/LogHours'));
 

@@ -2,16 +2,17 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { problemOf, type Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { DayField } from '../kit/DayField';
-import { Amount, Field } from '../kit/Field';
+import { Field } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
 import { metered } from '../kit/format';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Page } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
-import { AskAgain, asksAgain } from '../yard/AskAgain';
-import { useMachine } from './useMachine';
+import { Amount } from '../trade/Amount';
+import { AskAgain, asksAgain } from '../trade/AskAgain';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { useMachine } from '../trade/useMachine';
 
 const NOTHING = { old_value: '', new_value: '', run: '', at: '', note: '', reason: '' };
 

@@ -5,9 +5,9 @@ import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { sinceDay } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
+import { Refusal } from '../trade/Refusal';
 
 const Asked = styled.div`display: flex; flex-direction: column; gap: 4px; max-width: 560px;`;
 

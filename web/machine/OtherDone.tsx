@@ -5,7 +5,7 @@ import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { pouredFrom, usePours } from '../shelf/usePours';
+import { pouredFrom, usePours } from '../trade/usePours';
 
 export type Other = {
   spot: string;

@@ -4,11 +4,11 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
-import { Amount } from '../kit/Field';
 import { longDay, metered, sinceDay } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
+import { Amount } from '../trade/Amount';
+import { Refusal } from '../trade/Refusal';
 
 const Marked = styled.p`color: var(--clay); font-weight: 600;`;
 

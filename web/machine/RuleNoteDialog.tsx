@@ -2,10 +2,10 @@ import type { Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { Caution, Soft } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
+import { Refusal } from '../trade/Refusal';
 
 const NOTHING = '';
 

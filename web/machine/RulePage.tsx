@@ -10,19 +10,19 @@ import DayPick from '../kit/DayPick';
 import { Field, Fields, WrongText } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { FormSheet } from '../kit/FormSheet';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
-import { KIND_WORDS } from '../kit/words';
 import { sheetOf, YARD } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { useMachine } from '../trade/useMachine';
+import { KIND_WORDS } from '../trade/words';
 import { Consequences } from './Consequences';
 import { SeasonFields, TogetherFields } from './RuleShapeFields';
 import { RuleSpots } from './RuleSpots';
 import { beginningOf, draftOf, EMPTY_RULE, type RuleDraft, ruleBody } from './ruleDraft';
-import { useMachine } from './useMachine';
 
 const kinds = Object.entries(KIND_WORDS).map(([value, label]) => ({ value: value as Schemas['TaskKind'], label }));
 

@@ -5,12 +5,12 @@ import type { Schemas } from '../api/client';
 import { usePerson } from '../api/usePerson';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { within } from '../kit/format';
-import { Mark } from '../kit/Marks';
 import { Line, Margin, Ruled, Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
-import { KIND_WORDS } from '../kit/words';
 import { isFine } from '../offline/states';
-import { mayUse } from '../yard/MachineLine';
+import { Mark } from '../trade/Marks';
+import { mayUse } from '../trade/mayUse';
+import { Stamp } from '../trade/Stamp';
+import { KIND_WORDS } from '../trade/words';
 import { RuleNoteDialog } from './RuleNoteDialog';
 
 const Name = styled.h3`font: 650 17px/1.3 var(--body); display: inline; margin-right: 10px; svg { margin-right: 8px; }`;

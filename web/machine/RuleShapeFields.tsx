@@ -5,7 +5,7 @@ import { Choice } from '../kit/Choice';
 import { DayOfYearField } from '../kit/DayOfYearField';
 import { Field, Fields } from '../kit/Field';
 import { PHONE } from '../kit/theme';
-import { KIND_WORDS } from '../kit/words';
+import { KIND_WORDS } from '../trade/words';
 import type { RuleDraft } from './ruleDraft';
 
 const Window = styled.div`

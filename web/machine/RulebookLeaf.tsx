@@ -3,8 +3,8 @@ import styled from 'styled-components';
 import { usePerson } from '../api/usePerson';
 import { QuietActions, quietLink } from '../kit/Button';
 import { Empty, Soft } from '../kit/Sheet';
+import { useSheet } from '../trade/useSheet';
 import { RuleRows } from './RuleRows';
-import { useSheet } from './useSheet';
 
 const ActionLink = styled(Link)`${quietLink}`;
 const Head = styled.div`

@@ -5,7 +5,7 @@ import { DayOfYearField } from '../kit/DayOfYearField';
 import { Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { SEVERITY_WORDS } from '../kit/words';
+import { SEVERITY_WORDS } from '../trade/words';
 
 const Group = styled.fieldset`
   border: 0; padding: 0; margin: 0; display: flex; flex-direction: column; gap: 2px;

@@ -8,11 +8,11 @@ import { MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { within } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { YARD } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
+import { Refusal } from '../trade/Refusal';
 
 const Row = styled.div`
   display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 14px; align-items: end; max-width: 560px;

@@ -4,11 +4,11 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { sinceDay } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Caution } from '../kit/Sheet';
 import { Ticks } from '../kit/Tick';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
+import { Refusal } from '../trade/Refusal';
 
 const NOTHING = '';
 

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import { dayAndMonth } from '../kit/format';
-import { SEVERITY_WORDS } from '../kit/words';
+import { SEVERITY_WORDS } from '../trade/words';
 
 /** `dust`, or `dust from 1 May to 30 Sep`. */
 export function severityWords({ severity, from, to }: Schemas['SeverityMark']): string {

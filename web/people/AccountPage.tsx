@@ -9,11 +9,11 @@ import { Actions, MainButton, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { instant } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { Ticks } from '../kit/Tick';
 import { useTell } from '../kit/Undo';
-import { ROLE_WORDS } from '../kit/words';
+import { Refusal } from '../trade/Refusal';
+import { ROLE_WORDS } from '../trade/words';
 import { CalendarSheet } from './CalendarSheet';
 import { SignInsSheet } from './SignInsSheet';
 

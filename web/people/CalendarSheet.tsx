@@ -8,9 +8,9 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, QuietActions, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field, Fields } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
+import { Refusal } from '../trade/Refusal';
 
 const Body = styled.div`padding: 18px 20px; max-width: 620px; display: flex; flex-direction: column; gap: 16px;`;
 const Address = styled.code`font-size: 14px; overflow-wrap: anywhere;`;

@@ -6,9 +6,9 @@ import { useWrite } from '../api/useWrite';
 import { MainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { useDraft } from '../offline/drafts';
+import { Refusal } from '../trade/Refusal';
 import { Gate, GateForm } from './SignIn';
 
 const NOTHING = {

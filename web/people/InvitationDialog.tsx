@@ -6,9 +6,9 @@ import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { instant } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
+import { Refusal } from '../trade/Refusal';
 
 const Code = styled.div`
   display: flex; gap: 20px; align-items: center; flex-wrap: wrap; img { width: 150px; height: 150px; background: #FFFFFF; }

@@ -8,13 +8,13 @@ import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../
 import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
-import { Reading } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
 import { Tick, Ticks } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
 import { useTell } from '../kit/Undo';
-import { ROLE_WORDS } from '../kit/words';
+import { Reading } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { ROLE_WORDS } from '../trade/words';
 import { InvitationDialog } from './InvitationDialog';
 import { SeveritySheet } from './SeveritySheet';
 import { YardSheet } from './YardSheet';

@@ -6,12 +6,12 @@ import { answer, api, type Schemas } from '../api/client';
 import { yardQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
-import { Refusal } from '../kit/Refusal';
 import { Sheet, SheetHeading, Soft } from '../kit/Sheet';
 import { YARD } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
 import { typedDecimal } from '../offline/numbers';
+import { Refusal } from '../trade/Refusal';
 
 const Wide = styled.div`overflow-x: auto; padding: 4px 20px 8px;`;
 const Table = styled.table`

@@ -7,8 +7,8 @@ import { sessionQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { MainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { Refusal } from '../trade/Refusal';
 import { Ended } from './Ended';
 
 export const Gate = styled.main`min-height: 100dvh; display: grid; place-items: center; padding: 24px 16px;`;

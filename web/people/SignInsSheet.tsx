@@ -4,8 +4,8 @@ import { signInsQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { QuietButton } from '../kit/Button';
 import { instant } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, SheetHeading, Soft } from '../kit/Sheet';
+import { Refusal } from '../trade/Refusal';
 
 const DEVICES: Record<string, string> = { phone: 'A phone', desk: 'A computer' };
 

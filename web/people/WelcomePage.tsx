@@ -6,8 +6,8 @@ import { sessionQuery } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { MainButton } from '../kit/Button';
 import { Field } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
+import { Refusal } from '../trade/Refusal';
 import { Gate, GateForm } from './SignIn';
 
 /** Whoever was invited chooses a password. The code stands behind the number sign, or is typed. */

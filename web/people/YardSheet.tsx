@@ -9,9 +9,9 @@ import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { Field, Fields } from '../kit/Field';
 import { instant } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Line, Margin, Ruled, Sheet, Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
+import { Refusal } from '../trade/Refusal';
 import { WrenchFields } from './WrenchFields';
 
 type Settings = Pick<

@@ -5,9 +5,9 @@ import { Count } from '../kit/Count';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { within } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
+import { Refusal } from '../trade/Refusal';
 
 type Props = { story: Schemas['SpotStory']; grease: Schemas['GreasePoint']; onClose: () => void };
 

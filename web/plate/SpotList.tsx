@@ -2,9 +2,9 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { within } from '../kit/format';
 import { Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { isFine } from '../offline/states';
+import { Stamp } from '../trade/Stamp';
 import { KIND_NAMES, KINDS, lookOf, type PlateSpot } from './looks';
 import { SpotShape } from './SpotShape';
 

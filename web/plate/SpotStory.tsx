@@ -8,16 +8,16 @@ import { FluidDialog } from '../fluids/FluidDialog';
 import { Actions, MainButton, PlainButton, QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { count, instant, within } from '../kit/format';
 import { Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { ROLE_OF_OPENING, ROUND_WORDS, stateWords } from '../kit/words';
 import { isFine } from '../offline/states';
-import { limitsInWords } from '../walkaround/limitsInWords';
-import { Photos } from '../walkaround/PhotoPick';
-import { WearChart } from '../walkaround/WearChart';
-import { mayUse } from '../yard/MachineLine';
+import { limitsInWords } from '../trade/limitsInWords';
+import { mayUse } from '../trade/mayUse';
+import { Photos } from '../trade/PhotoPick';
+import { Stamp } from '../trade/Stamp';
+import { DueRules, FoundRow, Row, Rows, TakesRow, UsesRows } from '../trade/storyRows';
+import { WearChart } from '../trade/WearChart';
+import { ROLE_OF_OPENING, ROUND_WORDS, stateWords } from '../trade/words';
 import { GreaseDialog } from './GreaseDialog';
-import { DueRules, FoundRow, Row, Rows, TakesRow, UsesRows } from './storyRows';
 
 type Story = Schemas['SpotStory'];
 

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
-import { stateWords } from '../kit/words';
 import { isPressing, type NameOf, of } from '../offline/states';
+import { stateWords } from '../trade/words';
 import type { PlateMark } from './Plate';
 import type { SpotLook } from './SpotShape';
 

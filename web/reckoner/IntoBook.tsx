@@ -4,9 +4,9 @@ import type { Schemas } from '../api/client';
 import { allMachinesQuery, walkQuery } from '../api/queries';
 import { Actions, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
-import { Refusal } from '../kit/Refusal';
 import type { Told } from '../notes/told';
 import { useNote } from '../notes/useNote';
+import { Refusal } from '../trade/Refusal';
 import type { Into, Reckoned, Values } from './calculator';
 
 type Props = { into: Into; answer: Reckoned; values: Values };

@@ -5,9 +5,9 @@ import DayPick from '../kit/DayPick';
 import { Dialog } from '../kit/Dialog';
 import { Field, Fields } from '../kit/Field';
 import { Fold } from '../kit/Fold';
-import { Refusal } from '../kit/Refusal';
 import { Tick } from '../kit/Tick';
 import { useNote } from '../notes/useNote';
+import { Refusal } from '../trade/Refusal';
 
 type Props = {
   of: Pick<Schemas['Purchase'], 'supply_id' | 'kind' | 'name' | 'number' | 'size' | 'count'>;

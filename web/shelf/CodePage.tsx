@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
+import { shelfQuery } from '../api/queries';
 import { quietLink } from '../kit/Button';
-import { Reading } from '../kit/Reading';
 import { Empty, Page, Sheet } from '../kit/Sheet';
-import { shelfQuery } from './queries';
+import { Reading } from '../trade/Reading';
 
 const ActionLink = styled(Link)`${quietLink}`;
 

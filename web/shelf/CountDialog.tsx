@@ -3,10 +3,10 @@ import { asksWhy, type Schemas } from '../api/client';
 import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
-import { Refusal } from '../kit/Refusal';
 import { Soft } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
+import { Refusal } from '../trade/Refusal';
 
 const NOTHING: { left: Record<string, string>; pieces: string; because: string; sure: string } = {
   left: {},

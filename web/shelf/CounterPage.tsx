@@ -4,9 +4,9 @@ import styled from 'styled-components';
 import { answer, api } from '../api/client';
 import { PlainButton } from '../kit/Button';
 import { headingDay, instant } from '../kit/format';
-import { Reading } from '../kit/Reading';
 import { Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
+import { Reading } from '../trade/Reading';
 import { whatToBuy } from './words';
 
 const Row = styled.li`

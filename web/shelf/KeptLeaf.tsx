@@ -4,11 +4,11 @@ import { Input, SearchField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { ReadingInSheet } from '../kit/Reading';
+import { shelfQuery } from '../api/queries';
 import { Empty, Soft } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
+import { ReadingInSheet } from '../trade/Reading';
 import { Plank } from './Plank';
-import { shelfQuery } from './queries';
 import { Tally } from './Tally';
 
 const Head = styled.div`

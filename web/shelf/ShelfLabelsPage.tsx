@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
+import { shelfQuery } from '../api/queries';
 import { MainButton } from '../kit/Button';
 import { Labels, OnScreen } from '../kit/Labels';
-import { Reading } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
-import { shelfQuery } from './queries';
+import { Reading } from '../trade/Reading';
 import { ShelfCode } from './ShelfCode';
 
 /** A label for each thing on the shelf: looked at with a phone's camera, it opens what is known of it. */

@@ -3,12 +3,12 @@ import { Suspense } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { shelfQuery } from '../api/queries';
 import { usePerson } from '../api/usePerson';
 import { QuietActions, quietLink } from '../kit/Button';
 import { Leaf, Leaves } from '../kit/Leaves';
-import { ReadingInSheet } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
-import { shelfQuery } from './queries';
+import { ReadingInSheet } from '../trade/Reading';
 
 const ActionLink = styled(Link)`${quietLink}`;
 

@@ -8,12 +8,12 @@ import { Actions, MainButton, PlainButton, QuietActions, QuietButton } from '../
 import { Choice } from '../kit/Choice';
 import { Field, Fields } from '../kit/Field';
 import { FormSheet } from '../kit/FormSheet';
-import { Reading } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Tick } from '../kit/Tick';
 import { STOCK } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
 import { useDraft } from '../offline/drafts';
+import { Reading } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
 import { supplyQuery } from './queries';
 
 const NO_SIZE = { size: '', price: '' };

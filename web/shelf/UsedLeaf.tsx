@@ -1,15 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { shelfQuery } from '../api/queries';
 import { usePerson } from '../api/usePerson';
 import { Actions, MainButton, PlainButton, QuietButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
-import { ReadingInSheet } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Caution, Empty, Line, Margin, Ruled } from '../kit/Sheet';
 import { useNote } from '../notes/useNote';
-import { shelfQuery } from './queries';
+import { ReadingInSheet } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
 
 type Waiting = Schemas['Shelf']['waiting'][number];
 

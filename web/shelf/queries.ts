@@ -1,8 +1,5 @@
 import { $api, type Schemas } from '../api/client';
 
-/** What is kept, how much of it there is, and what waits for collection. */
-export const shelfQuery = $api.queryOptions('get', '/shelf');
-
 export const supplyQuery = (supply: number) =>
   $api.queryOptions('get', '/supplies/{supply}', { params: { path: { supply } } });
 

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { PlainButton } from '../kit/Button';
 import { Dialog } from '../kit/Dialog';
-import { KEY_GROUPS } from './keys';
+import { KEY_GROUPS } from '../trade/keys';
 
 const Where = styled.h3`font: 650 15px/1.3 var(--body); color: var(--soft);`;
 const List = styled.dl`

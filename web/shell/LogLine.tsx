@@ -8,9 +8,9 @@ import { PHONE } from '../kit/theme';
 import { useSettled } from '../kit/useSettled';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
-import { AskAgain } from '../yard/AskAgain';
-import { LOG_LINE_KEY } from './keys';
-import { useKeys } from './useKeys';
+import { AskAgain } from '../trade/AskAgain';
+import { LOG_LINE_KEY } from '../trade/keys';
+import { useKeys } from '../trade/useKeys';
 
 const Frame = styled.div`position: relative; width: 280px; ${PHONE} { width: auto; } @media print { display: none; }`;
 const Box = styled(Input)`

@@ -1,6 +1,6 @@
 import { useLocation } from 'react-router';
 import { NothingHere } from '../kit/NothingHere';
-import { PLACES } from './keys';
+import { PLACES } from '../trade/keys';
 
 /** An address that is none: a page that leads back. */
 export function NoSuchPage() {

@@ -13,13 +13,13 @@ import { useIdle } from '../kit/useIdle';
 import { usePhone } from '../kit/usePhone';
 import { useSending } from '../notes/useQueue';
 import { Waiting } from '../notes/Waiting';
+import { LIST_KEY, PLACES } from '../trade/keys';
+import { useKeys } from '../trade/useKeys';
 import { Arrival } from './Arrival';
-import { LIST_KEY, PLACES } from './keys';
 import { LogLine } from './LogLine';
 import { Newer } from './Newer';
 import { Signboard } from './Signboard';
 import { useFetchedAhead } from './useFetchedAhead';
-import { useKeys } from './useKeys';
 
 const Keys = lazy(() => import('./Keys'));
 const SchemeChoice = lazy(() => import('./SchemeChoice'));

@@ -4,7 +4,7 @@ import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { PHONE } from '../kit/theme';
 import { usePhone } from '../kit/usePhone';
-import { PLACES } from './keys';
+import { PLACES } from '../trade/keys';
 
 const Head = styled.header`
   display: grid; grid-template-columns: auto 1fr auto auto; align-items: end; column-gap: 36px; padding: 16px 32px 0;

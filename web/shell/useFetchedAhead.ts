@@ -1,9 +1,16 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { machineQuery, machinesQuery, plateQuery, walkaroundQuery, walkQuery, yardQuery } from '../api/queries';
+import {
+  machineQuery,
+  machinesQuery,
+  plateQuery,
+  shelfQuery,
+  walkaroundQuery,
+  walkQuery,
+  yardQuery,
+} from '../api/queries';
 import { jobQuery, jobsQuery } from '../bench/queries';
 import { AHEAD, FETCHED_AHEAD } from '../offline/answers';
-import { shelfQuery } from '../shelf/queries';
 
 /** Whoever stays so long has what they came for, in milliseconds: what is fetched ahead stands in nobody's way. */
 const SETTLED = 10_000;

@@ -5,9 +5,9 @@ import type { Schemas } from '../api/client';
 import { computerQuery } from '../api/queries';
 import { quietLink } from '../kit/Button';
 import { instant, manyOf } from '../kit/format';
-import { Reading } from '../kit/Reading';
 import { Caution, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
+import { Reading } from '../trade/Reading';
 
 const Facts = styled.dl`
   padding: 4px 20px 10px;

@@ -4,8 +4,8 @@ import { renderSVG } from 'uqr';
 import { computerQuery, yardQuery } from '../api/queries';
 import { MainButton } from '../kit/Button';
 import { OnScreen } from '../kit/Labels';
-import { Reading } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
+import { Reading } from '../trade/Reading';
 
 const Paper = styled.section`
   max-width: 620px; margin: 10px auto; padding: 44px 40px; background: #FFFFFF; color: #1F2A24; border: 2px solid #1F2A24; border-radius: 3px; text-align: center;

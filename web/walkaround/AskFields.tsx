@@ -2,9 +2,10 @@ import { lazy } from 'react';
 import { Checkbox, CheckboxGroup, Label, Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { Amount, WrongText } from '../kit/Field';
+import { WrongText } from '../kit/Field';
 import { Opening } from '../kit/Opening';
 import { Tick } from '../kit/Tick';
+import { Amount } from '../trade/Amount';
 
 /** Few checks ask for a day, and its calendar is large. */
 const DayPick = lazy(() => import('../kit/DayPick'));

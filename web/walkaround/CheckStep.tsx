@@ -5,14 +5,14 @@ import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import type { KeptNote } from '../offline/note';
 import type { Answered } from '../offline/round';
+import { limitsInWords } from '../trade/limitsInWords';
+import { PhotoPick, PhotosTaken } from '../trade/PhotoPick';
+import { Stamp } from '../trade/Stamp';
 import { AskFields, type Entered, given } from './AskFields';
-import { limitsInWords } from './limitsInWords';
 import { NotFine, type OnSay } from './NotFine';
-import { PhotoPick, PhotosTaken } from './PhotoPick';
 import { useDigits } from './useDigits';
 import { type Judged, useVerdict } from './useVerdict';
 

@@ -10,14 +10,14 @@ import { Choice } from '../kit/Choice';
 import { DayOfYearField } from '../kit/DayOfYearField';
 import { Dialog } from '../kit/Dialog';
 import { Field, Fields } from '../kit/Field';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Lead, Line, Margin, Page, Ruled, Sheet, Soft, Title } from '../kit/Sheet';
 import { Ticks } from '../kit/Tick';
-import { ROUND_WORDS } from '../kit/words';
 import { sheetOf } from '../notes/touched';
 import { useAfterWrite } from '../notes/useAfterWrite';
-import { limitsInWords } from './limitsInWords';
+import { limitsInWords } from '../trade/limitsInWords';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { ROUND_WORDS } from '../trade/words';
 
 type Check = Schemas['Check'];
 type Change = {

@@ -11,14 +11,14 @@ import { Choice } from '../kit/Choice';
 import { Dialog } from '../kit/Dialog';
 import { Field } from '../kit/Field';
 import { instant, longDay } from '../kit/format';
-import { Reading, useKnownName } from '../kit/Reading';
-import { Refusal } from '../kit/Refusal';
 import { Empty, Lead, Line, Margin, Page, Ruled, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { useNote } from '../notes/useNote';
 import { isFine, standsDown } from '../offline/states';
-import { Photos } from './PhotoPick';
-import { WearChart } from './WearChart';
+import { Photos } from '../trade/PhotoPick';
+import { Reading, useKnownName } from '../trade/Reading';
+import { Refusal } from '../trade/Refusal';
+import { Stamp } from '../trade/Stamp';
+import { WearChart } from '../trade/WearChart';
 
 const BackLink = styled(Link)`${quietLink}`;
 

@@ -3,10 +3,10 @@ import type { Schemas } from '../api/client';
 import { longDay, sinceDay } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import type { Answered } from '../offline/round';
+import { Photos } from '../trade/PhotoPick';
+import { Stamp } from '../trade/Stamp';
 import { NotFine, type OnSay } from './NotFine';
-import { Photos } from './PhotoPick';
 import type { Step } from './roundSteps';
 import { useDigits } from './useDigits';
 

@@ -7,11 +7,11 @@ import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { within } from '../kit/format';
 import { HandsHead, HandsPage, Question } from '../kit/Hands';
-import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Soft } from '../kit/Sheet';
 import { useTell } from '../kit/Undo';
 import { queue } from '../notes/queue';
 import { noteOf } from '../notes/told';
+import { ReadingInHands, useKnownName } from '../trade/Reading';
 import { NotFine, type OnSay } from './NotFine';
 
 /** Something is wrong that no check looks at: what it does points to where it may be. */

@@ -16,11 +16,11 @@ import {
   Question,
   StoodDownPlate,
 } from '../kit/Hands';
-import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
 import { isUnknown } from '../offline/states';
 import { lookOf } from '../plate/looks';
 import { Plate, type PlateMark } from '../plate/Plate';
+import { ReadingInHands, useKnownName } from '../trade/Reading';
 import { useDigits } from './useDigits';
 import { useRound } from './useRound';
 

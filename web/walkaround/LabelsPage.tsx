@@ -4,8 +4,8 @@ import { walkaroundQuery } from '../api/queries';
 import { useEveryPage } from '../api/useEveryPage';
 import { MainButton } from '../kit/Button';
 import { Labels, OnScreen } from '../kit/Labels';
-import { Reading } from '../kit/Reading';
 import { Lead, Page, Soft, Title } from '../kit/Sheet';
+import { Reading } from '../trade/Reading';
 
 /** A label for each machine: looked at with a phone's camera, it opens that machine's round. */
 export default function LabelsPage() {

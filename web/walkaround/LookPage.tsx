@@ -4,10 +4,10 @@ import { useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { walkQuery } from '../api/queries';
 import { HandsHead, HandsPage, Question } from '../kit/Hands';
-import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { useTell } from '../kit/Undo';
 import { queue } from '../notes/queue';
 import { noteOf } from '../notes/told';
+import { ReadingInHands, useKnownName } from '../trade/Reading';
 import { CheckStep } from './CheckStep';
 import type { OnSay } from './NotFine';
 

@@ -1,8 +1,8 @@
 import { type RefObject, useState } from 'react';
-import { Amount } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { readMeter, wrongNumber } from '../offline/numbers';
+import { Amount } from '../trade/Amount';
 import type { Step } from './roundSteps';
 import { useDigits } from './useDigits';
 

@@ -7,10 +7,10 @@ import { morningQuery } from '../api/queries';
 import { QuietButton } from '../kit/Button';
 import { listed, sinceDay, within } from '../kit/format';
 import { Sheet, Soft } from '../kit/Sheet';
-import { Stamp, StoodDownStamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { AnswerDialog, type Asked } from '../logbook/AnswerDialog';
 import { type NameOf, of } from '../offline/states';
+import { Stamp, StoodDownStamp } from '../trade/Stamp';
 
 const Columns = styled.div`
   display: grid; grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -2,10 +2,10 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Field } from '../kit/Field';
 import { ChoicePress, Press, Presses, PressRow, Question } from '../kit/Hands';
-import { colourOf, Stamp } from '../kit/Stamp';
 import type { KeptNote } from '../offline/note';
 import type { Verdict } from '../offline/states';
-import { PhotoPick, PhotosTaken } from './PhotoPick';
+import { PhotoPick, PhotosTaken } from '../trade/PhotoPick';
+import { colourOf, Stamp } from '../trade/Stamp';
 import { useDigits } from './useDigits';
 
 /** What is said of one look. */

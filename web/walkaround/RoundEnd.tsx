@@ -6,10 +6,10 @@ import { quietLink } from '../kit/Button';
 import { listed, within } from '../kit/format';
 import { OnwardLink, Presses, Question } from '../kit/Hands';
 import { Soft } from '../kit/Sheet';
-import { NotJudgedStamp, Stamp } from '../kit/Stamp';
 import { useQueue } from '../notes/useQueue';
 import type { Answered } from '../offline/round';
 import { isFine, type NameOf, of, standsDown } from '../offline/states';
+import { NotJudgedStamp, Stamp } from '../trade/Stamp';
 import { roundOutcome, type Step } from './roundSteps';
 
 const Told = styled.ul`

@@ -1,8 +1,8 @@
 import styled from 'styled-components';
-import { inkOf } from '../kit/Stamp';
-import { stateWords } from '../kit/words';
 import type { Answered } from '../offline/round';
 import { isFine } from '../offline/states';
+import { inkOf } from '../trade/Stamp';
+import { stateWords } from '../trade/words';
 
 const Row = styled.ol`display: flex; gap: 3px; padding: 12px 0 0;`;
 const Mark = styled.li<{ $fill: string; $hatched: boolean; $here: boolean }>`

@@ -6,10 +6,10 @@ import { walkQuery } from '../api/queries';
 import { quietLink } from '../kit/Button';
 import { sinceDay } from '../kit/format';
 import { HandsHead, HandsPage, Question, StoodDownPlate } from '../kit/Hands';
-import { ReadingInHands, useKnownName } from '../kit/Reading';
 import { Caution, Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import { ReadingInHands, useKnownName } from '../trade/Reading';
+import { Stamp } from '../trade/Stamp';
 
 const Kinds = styled.nav`display: flex; flex-direction: column; gap: 10px;`;
 const Kind = styled(Link)`

@@ -8,10 +8,10 @@ import { walkaroundQuery } from '../api/queries';
 import { useEveryPage } from '../api/useEveryPage';
 import { usePerson } from '../api/usePerson';
 import { quietLink } from '../kit/Button';
-import { Reading } from '../kit/Reading';
 import { Empty, Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
+import { Reading } from '../trade/Reading';
+import { Stamp } from '../trade/Stamp';
 
 const Row = styled.article<{ $down: boolean }>`
   display: grid; grid-template-columns: 340px minmax(0, 1fr) auto; gap: 4px 20px; align-items: center;

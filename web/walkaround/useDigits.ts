@@ -1,6 +1,6 @@
 import { usePressGuard } from '../kit/presses';
-import { ROUND_KEYS } from '../shell/keys';
-import { useKeys } from '../shell/useKeys';
+import { ROUND_KEYS } from '../trade/keys';
+import { useKeys } from '../trade/useKeys';
 
 /** Keys `1`, `2`, `3` for what can be pressed, in this order. */
 export function useDigits(...presses: ((() => void) | undefined)[]): void {

@@ -5,13 +5,14 @@ import { Actions, MainButton, PlainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { DayField } from '../kit/DayField';
 import { Dialog } from '../kit/Dialog';
-import { Amount, Field } from '../kit/Field';
+import { Field } from '../kit/Field';
 import { metered, sinceDay } from '../kit/format';
-import { Refusal } from '../kit/Refusal';
 import { useNote } from '../notes/useNote';
 import { useDraft } from '../offline/drafts';
 import { readMeter, wrongNumber } from '../offline/numbers';
-import { AskAgain, asksAgain } from './AskAgain';
+import { Amount } from '../trade/Amount';
+import { AskAgain, asksAgain } from '../trade/AskAgain';
+import { Refusal } from '../trade/Refusal';
 
 type Props = { line: Schemas['YardLine']; onClose: () => void };
 

@@ -3,11 +3,12 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { QuietActions, QuietButton, quietLink } from '../kit/Button';
 import { metered, sinceDay, within } from '../kit/format';
-import { Rail } from '../kit/Rail';
 import { Margin } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
 import { isFine } from '../offline/states';
+import { mayUse } from '../trade/mayUse';
+import { Rail } from '../trade/Rail';
+import { Stamp } from '../trade/Stamp';
 
 const Row = styled.article`
   display: grid; grid-template-columns: 222px minmax(0, 1fr) 396px; border-bottom: 1px solid var(--rule);
@@ -97,12 +98,6 @@ export function MachineLine({ line, person, onLogHours }: Props) {
       </Margin>
     </Row>
   );
-}
-
-/** Whether this person may log on a machine. */
-export function mayUse(person: Schemas['Person'], machine: number): boolean {
-  if (person.role === 'reader') return false;
-  return person.role !== 'operator' || person.may_use_all_machines || person.machine_ids.includes(machine);
 }
 
 function standDownSentence(line: Schemas['YardLine']): string {

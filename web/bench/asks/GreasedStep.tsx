@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Amount } from '../../kit/Field';
 import { manyOf } from '../../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
+import { Amount } from '../../trade/Amount';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 

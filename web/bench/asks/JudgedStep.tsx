@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Field } from '../../kit/Field';
 import { ChoicePress, MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
-import { colourOf, Stamp } from '../../kit/Stamp';
 import { verdictSaid } from '../../offline/round';
+import { colourOf, Stamp } from '../../trade/Stamp';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 

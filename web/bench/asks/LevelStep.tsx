@@ -3,7 +3,7 @@ import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Soft } from '../../kit/Sheet';
-import { Stamp } from '../../kit/Stamp';
+import { Stamp } from '../../trade/Stamp';
 import type { Asking } from '../StepInHand';
 import type { Step } from '../told';
 import { useSpace } from '../useSpace';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Soft } from '../../kit/Sheet';
-import { Stamp } from '../../kit/Stamp';
+import { limitsInWords } from '../../trade/limitsInWords';
+import { Stamp } from '../../trade/Stamp';
 import { AskFields, type Entered, given } from '../../walkaround/AskFields';
-import { limitsInWords } from '../../walkaround/limitsInWords';
 import { useVerdict } from '../../walkaround/useVerdict';
 import type { Asking } from '../StepInHand';
 

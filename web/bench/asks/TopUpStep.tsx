@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { MainPress, Press, Presses, PressRow, Question } from '../../kit/Hands';
 import { Caution } from '../../kit/Sheet';
-import { Stamp } from '../../kit/Stamp';
 import { shownMl } from '../../offline/amounts';
 import { pouredAt, toppingUp } from '../../offline/pour';
+import { Stamp } from '../../trade/Stamp';
 import type { Asking } from '../StepInHand';
 import { useSpace } from '../useSpace';
 import { rowAt } from './LevelStep';

@@ -1,5 +1,5 @@
 import { FLUID_WORDS, SEEN as SEEN_OPTIONS } from '../../fluids/words';
-import { COMPARTMENT_WORDS } from '../../kit/words';
+import { COMPARTMENT_WORDS } from '../../trade/words';
 
 export const COMPARTMENTS = Object.entries(COMPARTMENT_WORDS);
 export const FLUIDS = Object.entries(FLUID_WORDS);

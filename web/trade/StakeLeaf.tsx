@@ -1,8 +1,8 @@
 import { Dialog, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { QuietButton } from './Button';
-import { dayAndMonth, longDay } from './format';
+import { QuietButton } from '../kit/Button';
+import { dayAndMonth, longDay } from '../kit/format';
 import type { RailMark } from './railLayout';
 import { stakeTitle, stakeWords } from './stakeWords';
 import { KIND_WORDS } from './words';

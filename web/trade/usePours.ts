@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { shelfQuery } from './queries';
+import { shelfQuery } from '../api/queries';
 
 type Poured = { fluid?: number; container?: number };
 

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
+import { dayAndMonth, daySpan, metered } from '../kit/format';
 import { isPast } from '../offline/states';
-import { dayAndMonth, daySpan, metered } from './format';
 import type { RailMark } from './railLayout';
 import { stateWords } from './words';
 

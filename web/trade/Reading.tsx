@@ -2,11 +2,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Link, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { Actions, PlainButton, quietLink } from '../kit/Button';
+import { HandsHead, HandsPage, Question } from '../kit/Hands';
+import { NothingHere } from '../kit/NothingHere';
+import { Empty, Lead, Page, Sheet, Title } from '../kit/Sheet';
 import { Refused } from '../offline/refused';
-import { Actions, PlainButton, quietLink } from './Button';
-import { HandsHead, HandsPage, Question } from './Hands';
-import { NothingHere } from './NothingHere';
-import { Empty, Lead, Page, Sheet, Title } from './Sheet';
 
 const BackLink = styled(Link)`${quietLink} align-self: flex-start;`;
 

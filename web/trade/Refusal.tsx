@@ -1,5 +1,5 @@
+import { WrongText } from '../kit/Field';
 import type { Refused } from '../offline/refused';
-import { WrongText } from './Field';
 
 /** What a refusal says where no field is at fault. */
 export function Refusal({ refused, besides = [] }: { refused: Refused | null; besides?: string[] }) {

@@ -2,8 +2,9 @@ import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { Button, DialogTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
+import { count, metered } from '../kit/format';
+import { useWidth } from '../kit/useWidth';
 import { hardest, isFine } from '../offline/states';
-import { count, metered } from './format';
 import {
   type PlacedStake,
   placeStakes,
@@ -17,7 +18,6 @@ import {
 import { StakeLeaf } from './StakeLeaf';
 import { inkOf } from './Stamp';
 import { spokenMark, spokenRail, stakeWords } from './stakeWords';
-import { useWidth } from './useWidth';
 
 const Frame = styled.div`position: relative; min-width: 0; user-select: none;`;
 const Drawing = styled.svg`

@@ -2,13 +2,13 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { Takes } from '../fluids/Takes';
-import { Mark } from '../kit/Marks';
 import { Soft } from '../kit/Sheet';
-import { Stamp } from '../kit/Stamp';
 import { PHONE } from '../kit/theme';
-import { stateWords } from '../kit/words';
 import { isFine } from '../offline/states';
+import { Mark } from './Marks';
+import { Stamp } from './Stamp';
+import { Takes } from './Takes';
+import { stateWords } from './words';
 
 type Story = Schemas['SpotStory'];
 

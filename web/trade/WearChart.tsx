@@ -1,8 +1,8 @@
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { count, instant } from '../kit/format';
-import { Stamp } from '../kit/Stamp';
 import { ticks } from '../kit/ticks';
+import { Stamp } from './Stamp';
 
 type Wear = Schemas['Trends']['wear'][number];
 
