@@ -1,8 +1,8 @@
+import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { count, instant } from '../kit/format';
 import { Soft } from '../kit/Sheet';
-import { ticks } from '../kit/ticks';
 import { usePhone } from '../kit/usePhone';
 
 type Drawn = Schemas['FluidDrawn'];
@@ -23,8 +23,8 @@ export function LifeChart({ drawn, name }: { drawn: Drawn; name: string }) {
   if (points.every(({ added }) => added === 0)) return null;
   const [from, to] = [Math.min(...along), Math.max(...along)];
   const top = Math.max(...points.map(({ added }) => added), 0.1);
-  const x = (hours: number) => LEFT + ((hours - from) / (to - from || 1)) * (width - LEFT - 20);
-  const y = (added: number) => HEIGHT - FOOT - (added / top) * (HEIGHT - FOOT - HEAD);
+  const x = scaleLinear([from, to], [LEFT, width - 20]);
+  const y = scaleLinear([0, top], [HEIGHT - FOOT, HEAD]);
   const end = { hours: to, added: points[points.length - 1]?.added ?? 0 };
   const path = [...points, end]
     .map(({ hours, added }, index) =>
@@ -48,7 +48,7 @@ export function LifeChart({ drawn, name }: { drawn: Drawn; name: string }) {
         <text x={LEFT - 6} y={y(top) + 4} textAnchor="end">
           {count(top)} {unit}
         </text>
-        {ticks(from, to, width === WIDTH.phone ? 3 : 5).map((hours) => (
+        {x.ticks(width === WIDTH.phone ? 3 : 5).map((hours) => (
           <g key={hours}>
             <line x1={x(hours)} x2={x(hours)} y1={HEIGHT - FOOT} y2={HEIGHT - FOOT + 6} stroke="var(--line)" />
             <text x={x(hours)} y={HEIGHT - 8} textAnchor="middle">

@@ -1,4 +1,4 @@
-import { fromDate, toCalendarDate } from '@internationalized/date';
+import { fromDate, parseDate, toCalendarDate } from '@internationalized/date';
 import { now, yardZone } from './clock';
 import { YARD_LOCALE } from './locale';
 
@@ -65,13 +65,13 @@ export function daySpan(from: string, to: string): string {
     : `${dayAndMonth(from)} to ${dayAndMonth(to)}`;
 }
 
+const ago = new Intl.RelativeTimeFormat(YARD_LOCALE, { numeric: 'auto' });
+
 /** `today`, `yesterday`, `Friday`, `23 days ago`, or the date. */
 export function sinceDay(day: string, today: string): string {
-  const days = Math.round((utc(today).getTime() - utc(day).getTime()) / 86_400_000);
-  if (days <= 0) return 'today';
-  if (days === 1) return 'yesterday';
-  if (days < 7) return weekday.format(utc(day));
-  return days < 60 ? `${days} days ago` : longDay(day);
+  const days = Math.max(0, parseDate(today).compare(parseDate(day)));
+  if (days > 1 && days < 7) return weekday.format(utc(day));
+  return days < 60 ? ago.format(-days, 'day') : longDay(day);
 }
 
 /** The day of a moment in the yard. */
@@ -80,10 +80,7 @@ export const dayOf = (at: string | Date): string => toCalendarDate(fromDate(new 
 /** Today in the yard: what is kept here may be of yesterday. */
 export const today = (): string => dayOf(now());
 
-/** The day before a day. */
-export function dayBefore(day: string): string {
-  return new Date(utc(day).getTime() - 86_400_000).toISOString().slice(0, 10);
-}
+export const dayBefore = (day: string): string => parseDate(day).subtract({ days: 1 }).toString();
 
 /** The first letter small, as within a sentence; `PTO` stays. */
 export const within = (words: string): string =>
@@ -92,10 +89,8 @@ export const within = (words: string): string =>
 /** `1 day`, `3 days` */
 export const manyOf = (number: number, one: string): string => `${number} ${one}${number === 1 ? '' : 's'}`;
 
+const conjunction = new Intl.ListFormat(YARD_LOCALE);
+
 /** `brakes, blades and 9 more` */
-export function listed(words: string[], most = words.length): string {
-  const told = words.slice(0, most);
-  const left = words.length - told.length;
-  const last = left > 0 ? `${left} more` : told.pop();
-  return told.length === 0 ? (last ?? '') : `${told.join(', ')} and ${last}`;
-}
+export const listed = (words: string[], most = words.length): string =>
+  conjunction.format([...words.slice(0, most), ...(words.length > most ? [`${words.length - most} more`] : [])]);

@@ -129,6 +129,12 @@ export const times = (one: Exact, other: Exact): Exact => ({
   under: one.under * other.under,
 });
 
+/** As a number that a drawing is made with; nothing of what cannot be read. */
+export function asDrawn(typed: string): number | null {
+  const number = readOrNull(typed);
+  return number && Number(asDecimal(number, 6));
+}
+
 /** What was typed as a decimal that a program reads; what cannot be read stays as it is, for the yard to say what is wrong with it. */
 export function typedDecimal(typed: string, of: Exact = { over: 1n, under: 1n }): string {
   const number = readOrNull(typed);

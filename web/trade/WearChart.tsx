@@ -1,7 +1,7 @@
+import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { count, instant } from '../kit/format';
-import { ticks } from '../kit/ticks';
 import { Stamp } from './Stamp';
 
 type Wear = Schemas['Trends']['wear'][number];
@@ -33,9 +33,8 @@ export function WearChart({ wear }: { wear: Wear }) {
   const [from, to] = [Math.min(...along), Math.max(...along)];
   const [low, high] = [Math.min(...up), Math.max(...up)];
   const room = (high - low || 1) * 0.15;
-  const x = (hours: number) => LEFT + ((hours - from) / (to - from || 1)) * (WIDTH - LEFT - 20);
-  const y = (value: number) =>
-    HEIGHT - FOOT - ((value - low + room) / (high - low + 2 * room || 1)) * (HEIGHT - FOOT - 10);
+  const x = scaleLinear([from, to], [LEFT, WIDTH - 20]);
+  const y = scaleLinear([low - room, high + room], [HEIGHT - FOOT, 10]);
   const clip = (value: number) => Math.min(HEIGHT - FOOT, Math.max(4, y(value)));
   const line = wear.line.map(({ hours, value }) => `${x(hours)},${clip(value)}`).join(' ');
   const band = [
@@ -61,7 +60,7 @@ export function WearChart({ wear }: { wear: Wear }) {
           limit {wear.limit} {wear.unit}
         </text>
         <line x1={LEFT} x2={WIDTH - 10} y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="var(--line)" />
-        {ticks(from, to).map((hours) => (
+        {x.ticks(5).map((hours) => (
           <g key={hours}>
             <line x1={x(hours)} x2={x(hours)} y1={HEIGHT - FOOT} y2={HEIGHT - FOOT + 6} stroke="var(--line)" />
             <text x={x(hours)} y={HEIGHT - 8} textAnchor="middle">

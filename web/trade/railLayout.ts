@@ -1,3 +1,4 @@
+import { scaleLinear } from 'd3-scale';
 import type { Schemas } from '../api/client';
 import { harderFirst } from '../offline/states';
 
@@ -51,7 +52,7 @@ const GAP = 3;
 export function railScale(rail: Schemas['Rail'], width: number): RailScale {
   const from = Number(rail.from);
   const to = Number(rail.to);
-  return { from, to, now: Number(rail.now), width, toX: (at) => ((at - from) / (to - from)) * width };
+  return { from, to, now: Number(rail.now), width, toX: scaleLinear([from, to], [0, width]) };
 }
 
 /**
@@ -159,17 +160,16 @@ const middle = (stakes: PlacedStake[]): number => stakes.reduce((sum, { x }) => 
 
 const roomFor = (words: string): number => words.length * CHARACTER + 16;
 
-/** Ruled marks: every tenth part of a labelled one. */
-export function ticks(scale: RailScale): { x: number; value: number; labelled: boolean }[] {
-  const span = scale.to - scale.from;
-  const rough = (span / Math.max(2, scale.width / 150)) * 1.01;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const large = ([1, 2, 5, 10].find((factor) => factor * power >= rough) ?? 10) * power;
-  const small = large / 5;
-  const marks = [];
-  for (let index = Math.ceil(scale.from / small); index * small <= scale.to; index++) {
-    const value = index * small;
-    if (value >= 0) marks.push({ x: scale.toX(value), value, labelled: index % 5 === 0 });
-  }
-  return marks;
+/** Of a labelled mark: the least that keeps its number clear of the next. */
+const LABEL_ROOM = 210;
+
+/** Ruled marks, and those among them that carry their number. */
+export function ticks({ from, to, width, toX }: RailScale): { x: number; value: number; labelled: boolean }[] {
+  const along = scaleLinear([from, to], [0, width]);
+  const large = Math.max(2, Math.floor(width / LABEL_ROOM));
+  const labelled = new Set(along.ticks(large));
+  return along
+    .ticks(large * 5)
+    .filter((value) => value >= 0)
+    .map((value) => ({ x: toX(value), value, labelled: labelled.has(value) }));
 }

@@ -1,3 +1,4 @@
+import { asDrawn } from '../../offline/numbers';
 import type { Drawn } from '../calculator';
 import { shown } from '../calculator';
 
@@ -6,7 +7,7 @@ const TALL = 150;
 
 /** What goes in, as it would stand in a column: water above, concentrate below. */
 export function MixColumn({ values, answer }: Drawn) {
-  const percent = Math.max(0, Math.min(100, Number.parseFloat(`${values.percent}`.replace(',', '.')) || 0));
+  const percent = Math.max(0, Math.min(100, asDrawn(`${values.percent}`) ?? 0));
   const concentrate = Math.round((TALL * percent) / 100);
   return (
     <svg

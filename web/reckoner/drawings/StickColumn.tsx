@@ -1,3 +1,4 @@
+import { asDrawn } from '../../offline/numbers';
 import type { Drawn, Values } from '../calculator';
 
 const HEIGHT = 170;
@@ -9,8 +10,8 @@ const at = (level: number): number => Math.max(10, Math.min(HEIGHT - 6, ADD - le
 /** The stick with its marks and where it was read, the last reading filled. */
 export function StickColumn({ values }: Drawn) {
   const levels = ((values.marks as Values[]) ?? [])
-    .map(({ level }) => Number.parseFloat(`${level}`.replace(',', '.')))
-    .filter((level) => !Number.isNaN(level));
+    .map(({ level }) => asDrawn(`${level}`))
+    .filter((level) => level !== null);
   const last = levels[levels.length - 1];
   return (
     <svg viewBox={`0 0 220 ${HEIGHT}`} width="220" role="img" aria-label={stickWords(levels)}>

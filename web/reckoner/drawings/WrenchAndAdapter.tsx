@@ -1,9 +1,10 @@
+import { asDrawn } from '../../offline/numbers';
 import type { Drawn, Values } from '../calculator';
 
 /** The wrench with its adapter as they stand to each other: in line, at right angles, or between. */
 export function WrenchAndAdapter({ values }: Drawn) {
   const adapter = (values.adapter as Values) ?? {};
-  const angle = Number.parseFloat(`${adapter.angle}`.replace(',', '.')) || 0;
+  const angle = asDrawn(`${adapter.angle}`) ?? 0;
   const has = `${adapter.extension ?? ''}`.trim() !== '';
   const turn = Math.max(0, Math.min(180, angle));
   return (
