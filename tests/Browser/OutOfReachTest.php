@@ -109,6 +109,62 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->see('over by 1/24 in');
     }
 
+    public function test_of_two_measurements_kept_without_signal_both_verdicts_reach_the_round_though_nobody_looks_at_it(): void
+    {
+        $tractor = $this->machine('90', 'tractor');
+        $round = "/walkaround/{$tractor['id']}/before_season";
+        $this->signIn('bram');
+        $this->browser->open('/walkaround');
+        $this->browser->see($tractor['name']);
+        $this->browser->open("{$round}?at=battery");
+        $this->browser->see('At rest');
+        $this->keptOnTheDevice();
+        $this->browser->outOfReach();
+        $this->browser->type('At rest', '11.5');
+        $this->browser->see('the verdict comes when this is sent');
+        $this->browser->press('Write it down, next check');
+        $this->browser->see('1 note waits to be sent');
+        $this->browser->open("{$round}?at=pedal_play");
+        $this->browser->type('Left, or the only one', '1');
+        $this->browser->press('Pedals latched together again');
+        $this->browser->press('Write it down, next check');
+        $this->browser->see('2 notes wait to be sent');
+        $this->browser->open('/walkaround');
+        $this->browser->see($tractor['name']);
+        $this->browser->outOfReach(false);
+        $this->browser->script('window.dispatchEvent(new Event("online"))');
+        $this->browser->notSee('to be sent');
+        $this->browser->open("{$round}?at=~end");
+        $this->browser->see("{$tractor['name']}, walked round");
+        $this->browser->see('1 fine');
+        self::assertStringNotContainsString('no verdict yet', $this->browser->text());
+        self::assertSame(['act', 'fit'], array_column($this->walk($tractor['id'])['looks'], 'verdict'));
+    }
+
+    public function test_a_service_recorded_after_hours_that_were_logged_without_signal_stands_at_those_hours(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->open("/machines/{$machine['id']}/service");
+        $this->browser->see('Last reading 90.0 h');
+        $this->keptOnTheDevice();
+        $this->browser->outOfReach();
+        $this->browser->keys('/');
+        $this->browser->keys("{$machine['name']} 94.4");
+        $this->browser->keys(self::ENTER);
+        $this->browser->see('1 note waits to be sent');
+        $this->browser->see('Last reading 94.4 h');
+        $this->browser->press('Deck underside');
+        $this->browser->press('Record 1 task done');
+        $this->browser->see('2 notes wait to be sent');
+        $this->browser->outOfReach(false);
+        $this->browser->script('window.dispatchEvent(new Event("online"))');
+        $this->browser->notSee('to be sent');
+        self::assertSame([], $this->entries($machine['id'], 'meter_doubted'));
+        self::assertSame('94.4', $this->entries($machine['id'], 'service')[0]['readings'][0]['value'] ?? $this->entries($machine['id'], 'reading')[0]['readings'][0]['value']);
+        self::assertCount(1, $this->entries($machine['id'], 'service'));
+    }
+
     public function test_hours_logged_from_the_yard_without_signal_arrive_and_can_be_taken_back_before(): void
     {
         $machine = $this->machine();
@@ -170,6 +226,7 @@ final class OutOfReachTest extends BrowserTestCase
     /** Private windows, full phones, damaged profiles. */
     #[TestWith(['IDBFactory.prototype.open = () => new EventTarget()', 'never answers'])]
     #[TestWith(['IDBFactory.prototype.open = () => { throw new DOMException("", "SecurityError") }', 'refuses'])]
+    #[TestWith(['Object.defineProperty(window, "localStorage", { get() { throw new DOMException("", "SecurityError") } }); IDBFactory.prototype.open = () => { throw new DOMException("", "SecurityError") }', 'refuses even what is small'])]
     #[TestWith(['IDBObjectStore.prototype.add = () => { throw new DOMException("", "QuotaExceededError") }', 'is full'])]
     public function test_a_browser_that_keeps_nothing_walks_the_round_all_the_same_and_says_what_is_at_stake(string $script): void
     {
@@ -252,6 +309,22 @@ final class OutOfReachTest extends BrowserTestCase
         $this->browser->press('One note came back');
         $this->browser->see('Something broke here.');
         self::assertSame('It breaks the yard', $this->browser->value('Note'));
+    }
+
+    public function test_a_dialog_whose_script_does_not_arrive_leaves_the_page_standing(): void
+    {
+        $machine = $this->machine();
+        $this->signIn();
+        $this->browser->command('Network.setBypassServiceWorker', ['bypass' => true]);
+        $this->browser->command('Network.setBlockedURLs', ['urls' => ['*/LogHours-*']]);
+        $this->browser->open("/machines/{$machine['id']}");
+        $this->browser->press('Log hours');
+        $this->browser->see('A part of this program is missing here. What was noted is kept.');
+        $this->browser->keys(self::ESCAPE);
+        $this->browser->notSee('A part of this program is missing here.');
+        $this->browser->see('90.0 h');
+        $this->browser->command('Network.setBlockedURLs', ['urls' => []]);
+        $this->browser->command('Network.setBypassServiceWorker', ['bypass' => false]);
     }
 
     public function test_a_leaf_of_the_program_that_does_not_arrive_leaves_the_places_in_reach(): void

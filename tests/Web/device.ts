@@ -50,6 +50,9 @@ export async function pageEnds(): Promise<void> {
   await reopen();
 }
 
+/** A busy machine takes its time. */
+export const eventually = <T>(holds: () => T | Promise<T>): Promise<T> => vi.waitFor(holds, { timeout: 20_000 });
+
 beforeEach(async () => {
   await pageEnds();
   vi.stubGlobal('indexedDB', new IDBFactory());

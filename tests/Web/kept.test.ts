@@ -11,7 +11,7 @@ import { changeAnswers } from '../../web/offline/progress';
 import { PATIENCE, reach, sendBytes } from '../../web/offline/reach';
 import { Refused, UNREACHABLE } from '../../web/offline/refused';
 import { becomes, whose } from '../../web/offline/whose';
-import { pageEnds } from './device';
+import { eventually, pageEnds } from './device';
 
 const HOUR = 3_600_000;
 const KEY = ['get', '/yard'];
@@ -33,7 +33,7 @@ function page(ask: QueryFunction<unknown>, version = 'one') {
 
 const silent = () => Promise.reject(new Refused(UNREACHABLE));
 const kept = async () => (await withDevice((device) => device.all('answers'))).map(([name]) => name);
-const isKept = (many: number) => vi.waitFor(async () => expect(await kept()).toHaveLength(many));
+const isKept = (many: number) => eventually(async () => expect(await kept()).toHaveLength(many));
 
 describe("an answer of the yard's", () => {
   it('is shown at once as old as it is, and asked for anew behind that', async () => {
@@ -49,10 +49,10 @@ describe("an answer of the yard's", () => {
         }),
     );
     expect(await later.read()).toEqual({ name: 'Coldbrook' });
-    await vi.waitFor(() => expect(later.shown()?.fetchStatus).toBe('fetching'));
+    await eventually(() => expect(later.shown()?.fetchStatus).toBe('fetching'));
     expect(later.shown()?.dataUpdatedAt).toBeLessThanOrEqual(before);
     answered({ name: 'Coldbrook House' });
-    await vi.waitFor(() => expect(later.shown()?.data).toEqual({ name: 'Coldbrook House' }));
+    await eventually(() => expect(later.shown()?.data).toEqual({ name: 'Coldbrook House' }));
     expect(later.shown()?.dataUpdatedAt).toBeGreaterThan(before + 25 * HOUR);
   });
 
@@ -63,7 +63,7 @@ describe("an answer of the yard's", () => {
     vi.useFakeTimers({ now: asked + 7 * 24 * HOUR, toFake: ['Date'] });
     const later = page(() => Promise.reject(new Refused({ ...UNREACHABLE, status })));
     expect(await later.read()).toEqual({ name: 'Coldbrook' });
-    await vi.waitFor(() => expect(later.shown()?.errorUpdateCount).toBe(1));
+    await eventually(() => expect(later.shown()?.errorUpdateCount).toBe(1));
     expect(later.shown()?.data).toEqual({ name: 'Coldbrook' });
     expect(later.shown()?.dataUpdatedAt).toBeLessThanOrEqual(asked);
   });
@@ -115,7 +115,7 @@ describe("an answer of the yard's", () => {
     vi.useFakeTimers({ now: Date.now() + HOUR, toFake: ['Date'] });
     const later = page(silent);
     expect(await later.read()).toEqual({ name: 'Coldbrook, told' });
-    await vi.waitFor(() => expect(later.shown()?.dataUpdatedAt).toBe(at));
+    await eventually(() => expect(later.shown()?.dataUpdatedAt).toBe(at));
   });
 });
 

@@ -4,7 +4,7 @@ import type { KeptNote, Note, NoteResult } from '../../web/offline/note';
 import { newId } from '../../web/offline/note';
 import { Queue, type Yard } from '../../web/offline/queue';
 import { CUT_OFF, Refused, UNREACHABLE } from '../../web/offline/refused';
-import { atEnd, pageEnds } from './device';
+import { atEnd, eventually, pageEnds } from './device';
 
 type Told = Note & { says: string };
 type Result = NoteResult & { wrote?: number };
@@ -61,8 +61,7 @@ function opened(yard = new BookYard(), person = 5) {
 
 const unsent = async () =>
   (await withDevice((device) => device.all('notes'))).map(([, { note: of }]) => (of as Told).says);
-const isEmpty = (queue: Queue<Told, Result>) =>
-  vi.waitFor(() => expect(queue.now().waiting).toBe(0), { timeout: 3_000 });
+const isEmpty = (queue: Queue<Told, Result>) => eventually(() => expect(queue.now().waiting).toBe(0));
 
 const LATER = { toFake: ['setTimeout', 'clearTimeout'] as ('setTimeout' | 'clearTimeout')[] };
 
@@ -94,7 +93,7 @@ describe('notes on their way', () => {
     yard.after = vi.fn((results: Result[]) => results).mockRejectedValueOnce(new Refused(UNREACHABLE));
     vi.useFakeTimers(LATER);
     await queue.keep(note('one'), 'one');
-    await vi.waitFor(() => expect(yard.book).toEqual(['one']));
+    await eventually(() => expect(yard.book).toEqual(['one']));
     await queue.keep(note('two'), 'two');
     await pass(70_000);
     await isEmpty(queue);
@@ -112,7 +111,7 @@ describe('notes on their way', () => {
       .mockImplementationOnce((results) => results)
       .mockImplementationOnce((results) => [results[1], results[0], results[0]] as Result[]);
     const first = queue.tell(note('first'), 'first');
-    await vi.waitFor(() => expect(yard.sendings).toHaveLength(1));
+    await eventually(() => expect(yard.sendings).toHaveLength(1));
     const [bad, two, three] = [queue.tell(note('bad two'), 'two'), queue.tell(note('three'), 'three'), note('four')];
     bad.catch(() => undefined);
     await queue.keep(three, 'four');
@@ -151,7 +150,7 @@ describe('notes on their way', () => {
     const { yard, queue } = opened();
     yard.before = vi.fn().mockRejectedValueOnce(refusal(status)).mockResolvedValue(undefined);
     await queue.keep(note('one'), 'one');
-    await vi.waitFor(() => expect(yard.sendings).toHaveLength(1));
+    await eventually(() => expect(yard.sendings).toHaveLength(1));
     expect(queue.now()).toMatchObject({ waiting: 1, refused: [] });
     await pass(5_100);
     await isEmpty(queue);
@@ -185,7 +184,7 @@ describe('notes on their way', () => {
     const { yard, queue } = opened();
     yard.before = vi.fn().mockRejectedValueOnce(refusal(429, '90')).mockResolvedValue(undefined);
     await queue.keep(note('one'), 'one');
-    await vi.waitFor(() => expect(yard.sendings).toHaveLength(1));
+    await eventually(() => expect(yard.sendings).toHaveLength(1));
     await pass(80_000);
     expect(yard.book).toEqual([]);
     await pass(11_000);
@@ -204,7 +203,7 @@ describe('notes on their way', () => {
       queue.keep(note('after it', 1), ''),
       queue.keep(note('other', 2), ''),
     ]);
-    await vi.waitFor(() => expect(yard.book).toEqual(['other']));
+    await eventually(() => expect(yard.book).toEqual(['other']));
     isMended = true;
     await pass(60_000);
     await isEmpty(queue);
@@ -227,10 +226,10 @@ describe('notes on their way', () => {
     const asleep = opened();
     asleep.yard.before = () => silent();
     await asleep.queue.keep(note('a week ago'), '');
-    await vi.waitFor(() => expect(asleep.yard.sendings).toHaveLength(1));
+    await eventually(() => expect(asleep.yard.sendings).toHaveLength(1));
     await pageEnds();
     const awake = opened();
-    await vi.waitFor(() => expect(awake.yard.book).toEqual(['a week ago']));
+    await eventually(() => expect(awake.yard.book).toEqual(['a week ago']));
   });
 });
 
@@ -243,7 +242,7 @@ describe('a picture', () => {
     yard.photo = vi.fn().mockRejectedValueOnce(refusal(507)).mockResolvedValue(undefined);
     await queue.keep(note('seen'), '', photos);
     await queue.keep(note('next'), '');
-    await vi.waitFor(() => expect(yard.book).toEqual(['seen', 'next']));
+    await eventually(() => expect(yard.book).toEqual(['seen', 'next']));
     expect(queue.now().waiting).toBe(1);
     await pass(6_000);
     await isEmpty(queue);
@@ -255,7 +254,7 @@ describe('a picture', () => {
     yard.photo = vi.fn().mockRejectedValueOnce(refusal(403)).mockResolvedValue(undefined);
     const seen = note('seen');
     await queue.keep(seen, '', photos);
-    await vi.waitFor(() => expect(queue.now().refused).toHaveLength(1));
+    await eventually(() => expect(queue.now().refused).toHaveLength(1));
     await queue.sendAgain(seen.id, seen);
     await isEmpty(queue);
     expect(yard.book).toEqual(['seen']);
@@ -292,7 +291,7 @@ describe('taking back', () => {
     yard.before = vi.fn().mockReturnValueOnce(release.promise);
     const slip = note('slip');
     await queue.keep(slip, '');
-    await vi.waitFor(() => expect(yard.sendings).toHaveLength(1));
+    await eventually(() => expect(yard.sendings).toHaveLength(1));
     const said = vi.fn();
     const back = queue.takeBack(slip.id).then(said);
     await new Promise((resolve) => setTimeout(resolve, 30));
@@ -323,7 +322,7 @@ describe('taking back', () => {
     const slip = note('slip');
     asleep.yard.after = () => silent();
     await asleep.queue.keep(slip, '');
-    await vi.waitFor(() => expect(asleep.yard.book).toEqual(['slip']));
+    await eventually(() => expect(asleep.yard.book).toEqual(['slip']));
     await pageEnds();
     const { queue } = opened(asleep.yard);
     asleep.yard.after = (results) => results;
@@ -338,7 +337,7 @@ describe('taking back', () => {
     yard.before = vi.fn().mockReturnValueOnce(release.promise);
     const slip = note('slip');
     await queue.keep(slip, '');
-    await vi.waitFor(() => expect(yard.sendings).toHaveLength(1));
+    await eventually(() => expect(yard.sendings).toHaveLength(1));
     const back = queue.takeBack(slip.id);
     release.resolve();
     await expect(back).rejects.toThrow('Refused with 422.');
@@ -351,7 +350,7 @@ describe('taking back', () => {
     yard.before = vi.fn().mockReturnValueOnce(release.promise);
     const slip = note('bad slip');
     await queue.keep(slip, '');
-    await vi.waitFor(() => expect(yard.sendings).toHaveLength(1));
+    await eventually(() => expect(yard.sendings).toHaveLength(1));
     const back = queue.takeBack(slip.id);
     release.resolve();
     await back;
@@ -376,7 +375,7 @@ describe('two tabs', () => {
     yard.before = vi.fn().mockReturnValueOnce(release.promise);
     const slip = note('slip');
     await one.queue.keep(slip, '');
-    await vi.waitFor(() => expect(yard.sendings).toHaveLength(1));
+    await eventually(() => expect(yard.sendings).toHaveLength(1));
     const back = two.queue.takeBack(slip.id);
     release.resolve();
     await back;

@@ -96,7 +96,8 @@ function Chart({
   const addColumn = async (column: string) => {
     setDraft((before) => ({ ...before, headings: [...before.headings, column] }));
     const all = [...draft.headings, column];
-    const rows = [{ task: '', cells: all.map(() => '') }];
+    // Marked everywhere, a row says of each heading what it is.
+    const rows = [{ task: column, cells: all.map(() => 'inspect') }];
     const told = await readChart({ unit: chart.unit, headings: all, rows }).catch(() => null);
     if (told) setDraft((before) => inOrder(before, told));
   };
