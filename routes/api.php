@@ -55,6 +55,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware($may('beSignedIn', Person::class))->group(function (): void {
         Route::get('pulse', [ApiDocs::class, 'pulse']);
+        Route::get('reckon', [ReckonController::class, 'index']);
         Route::post('reckon/{name}', [ReckonController::class, 'answer'])->middleware('once');
         Route::post('reckon/{name}/typing', [ReckonController::class, 'typing']);
     });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Reckoner;
 
+use App\Reckoner\Sheets\CalculatorSheet;
+use App\Reckoner\Sheets\Sheets;
 use Core\Reckoner\Catalogue;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -11,6 +13,15 @@ use Illuminate\Http\Request;
 /** The web's doors to the calculators. */
 final class ReckonController
 {
+    /** The calculators as they are offered: what each asks. */
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(['groups' => array_map(fn (string $heading, array $sheets): array => [
+            'heading' => $heading,
+            'calculators' => array_map(fn (CalculatorSheet $sheet): array => $sheet->toArray(), $sheets),
+        ], array_keys(Sheets::all()), Sheets::all())]);
+    }
+
     public function answer(Request $request, string $name): JsonResponse
     {
         return new JsonResponse(Catalogue::reckon($name, $request->json()->all(), now()->toDateTimeImmutable()));
@@ -25,6 +36,6 @@ final class ReckonController
             'wrong' => $wrong,
         ] = Catalogue::typing($name, $request->json()->all(), now()->toDateTimeImmutable());
 
-        return new JsonResponse(['answer' => $answer, 'missing' => (object) $missing, 'wrong' => (object) $wrong]);
+        return new JsonResponse(['answer' => $answer, 'told' => $answer === null ? null : Sheets::find($name)?->told($answer), 'missing' => (object) $missing, 'wrong' => (object) $wrong]);
     }
 }

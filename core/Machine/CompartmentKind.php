@@ -28,6 +28,32 @@ enum CompartmentKind: string
     case Fuel = 'fuel';
     case BatteryCells = 'battery_cells';
 
+    public function inWords(): string
+    {
+        return match ($this) {
+            self::Engine => 'engine oil',
+            self::Transmission => 'a transmission',
+            self::Transfer => 'a transfer case',
+            self::Hydraulic => 'hydraulics',
+            self::Hydrostatic => 'a hydrostatic drive',
+            self::FrontDifferential => 'a front differential',
+            self::RearDifferential => 'a rear differential',
+            self::WetBrakeAxle => 'an axle with wet brakes',
+            self::FinalDrive => 'a final drive',
+            self::Gearbox => 'a gearbox',
+            self::ReductionGear => 'a reduction gear',
+            self::Pto => 'a PTO housing',
+            self::TorqueConverter => 'a torque converter',
+            self::Chaincase => 'a chaincase',
+            self::PivotShaft => 'a pivot shaft',
+            self::Coolant => 'coolant',
+            self::Brake => 'brake fluid',
+            self::OilBath => 'an oil-bath cleaner',
+            self::Fuel => 'fuel',
+            self::BatteryCells => 'battery cells',
+        };
+    }
+
     /** What its fluid is exposed to. */
     public function subject(): Subject
     {

@@ -158,8 +158,8 @@ final readonly class Quantity
         return ($whole->isZero() ? '' : "{$whole} ")."{$rest}/{$denominator} {$this->unit->symbol()}";
     }
 
-    /** A value written so finely is shown so; what comes of reckoning has at least two digits that tell. */
-    private function inOwnUnit(): string
+    /** In its own unit alone: `1.89 L`. A value written so finely is shown so; what comes of reckoning has at least two digits that tell. */
+    public function inOwnUnit(): string
     {
         $places = $this->unit->places();
         $size = $this->value->abs();

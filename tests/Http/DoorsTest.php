@@ -44,6 +44,7 @@ final class DoorsTest extends TestCase
         'GET /tokens' => self::ALL,
         'POST /tokens' => self::ALL,
         'DELETE /tokens/{token}' => self::ALL,
+        'GET /reckon' => self::ALL,
         'POST /reckon/{name}' => self::ALL,
         'POST /reckon/{name}/typing' => self::ALL,
         'GET /calendar/{token}.ics' => self::STRANGER,

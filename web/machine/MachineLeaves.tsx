@@ -78,7 +78,7 @@ export default function MachineLeaves() {
         </Suspense>
       </Leaf>
       {logging && (
-        <Opening>
+        <Opening onClose={() => setLogging(false)}>
           <LogHours line={line} onClose={() => setLogging(false)} />
         </Opening>
       )}

@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -7,8 +8,13 @@ import { WrongText } from '../kit/Field';
 import { Lead, Page, Sheet, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
 import { useDraft } from '../offline/drafts';
-import type { Calculator, FieldOf, Values } from './calculator';
-import { calculatorNamed } from './catalogue';
+import { Reading } from '../trade/Reading';
+import { type Calculator, type FieldOf, startOf, type Values } from './calculator';
+import { calculatorsQuery } from './catalogue';
+import { BeltSpan } from './drawings/BeltSpan';
+import { MixColumn } from './drawings/MixColumn';
+import { StickColumn } from './drawings/StickColumn';
+import { WrenchAndAdapter } from './drawings/WrenchAndAdapter';
 import { FieldsOf } from './FieldsOf';
 import { IntoBook } from './IntoBook';
 import { useReckon } from './useReckon';
@@ -37,15 +43,21 @@ const Told = styled.dl`
 `;
 const ActionLink = styled(Link)`${quietLink}`;
 
+const DRAWINGS = { belt: BeltSpan, wrench: WrenchAndAdapter, mix: MixColumn, stick: StickColumn };
+
 /** One calculator: what is typed, and beside it the answer, its reason and its source. The address carries the numbers. */
 export default function CalculatorPage() {
   const { name = '' } = useParams();
-  const calculator = calculatorNamed(name);
+  const all = useQuery(calculatorsQuery);
+  if (!all.data) return <Reading error={all.error} />;
+  const calculator = all.data.groups.flatMap(({ calculators }) => calculators).find((one) => one.name === name);
   return calculator ? <Reckoning key={name} calculator={calculator} /> : <Navigate to="/reckoner" replace />;
 }
 
 function Reckoning({ calculator }: { calculator: Calculator }) {
-  const { name, title, lead, fields, start, tells, Drawing, into } = calculator;
+  const { name, title, lead, fields, drawing, into } = calculator;
+  const start = useMemo(() => startOf(fields), [fields]);
+  const Drawing = drawing && DRAWINGS[drawing];
   const [search, setSearch] = useSearchParams();
   const role = usePerson().role;
   const [kept, keep] = useDraft<Values>(`reckoner.${name}`, start);
@@ -54,7 +66,7 @@ function Reckoning({ calculator }: { calculator: Calculator }) {
   const [copied, setCopied] = useState(false);
   const sent = useMemo(() => given(values, fields), [values, fields]);
   const untouched = useMemo(() => JSON.stringify(given(start, fields)), [start, fields]);
-  const reckoned = useReckon<Record<string, unknown>>(name, JSON.stringify(sent) === untouched ? null : sent);
+  const reckoned = useReckon(name, JSON.stringify(sent) === untouched ? null : sent);
   const change = (changed: Values) => {
     setValues(changed);
     keep(changed);
@@ -65,8 +77,7 @@ function Reckoning({ calculator }: { calculator: Calculator }) {
     const address = isUntouched ? new URLSearchParams() : toAddress(values);
     setSearch(address, { replace: true, preventScrollReset: true });
   }, [values, fields, untouched, setSearch]);
-  const { answer } = reckoned;
-  const told = answer && tells(answer, values);
+  const { answer, told } = reckoned;
   const places = pathsOf(fields, values);
   const elsewhere = Object.entries(reckoned.fields).filter(([field]) => !places.has(field));
   return (
@@ -110,12 +121,12 @@ function Reckoning({ calculator }: { calculator: Calculator }) {
                 <WrongText key={field}>{message}</WrongText>
               ))}
             </div>
-            {Drawing && <Drawing values={values} answer={answer} />}
-            {told?.rows && told.rows.length > 0 && (
+            {Drawing && <Drawing values={values} drawn={told?.drawn} />}
+            {told && told.rows.length > 0 && (
               <Told>
-                {told.rows.map(([label, value], index) => (
+                {told.rows.map(({ label, says }, index) => (
                   // biome-ignore lint/suspicious/noArrayIndexKey: rows of an answer have no names of their own
-                  <Pair key={index} label={label} value={value} />
+                  <Pair key={index} label={label} value={says} />
                 ))}
               </Told>
             )}
@@ -128,7 +139,7 @@ function Reckoning({ calculator }: { calculator: Calculator }) {
   );
 }
 
-function Pair({ label, value }: { label: string; value: React.ReactNode }) {
+function Pair({ label, value }: { label: string; value: string }) {
   return (
     <>
       <dt>{label}</dt>
@@ -144,10 +155,10 @@ function pathsOf(fields: readonly FieldOf[], values: Values, path = ''): Set<str
     const at = `${path}${field.name}`;
     const value = values[field.name];
     if (field.kind === 'set')
-      for (const one of pathsOf(field.fields, (value as Values) ?? {}, `${at}.`)) paths.add(one);
+      for (const one of pathsOf(field.fields ?? [], (value as Values) ?? {}, `${at}.`)) paths.add(one);
     else if (field.kind === 'rows')
       (Array.isArray(value) ? value : []).forEach((row, index) => {
-        for (const one of pathsOf(field.fields, row as Values, `${at}.${index}.`)) paths.add(one);
+        for (const one of pathsOf(field.fields ?? [], row as Values, `${at}.${index}.`)) paths.add(one);
       });
     else paths.add(at);
   }

@@ -6,7 +6,8 @@ import DayPick from '../kit/DayPick';
 import { Field } from '../kit/Field';
 import { Tick, Ticks } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import type { FieldOf, Value, Values } from './calculator';
+import { asDecimal, ofDecimal } from '../offline/numbers';
+import { type FieldOf, startOf, type Value, type Values } from './calculator';
 
 const Grid = styled.div`
   display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 14px 16px; align-items: start;
@@ -52,7 +53,7 @@ export function FieldsOf({ fields, values, onChange, wrong, path = '' }: Props) 
 }
 
 const isWide = (field: FieldOf): boolean =>
-  field.wide === true || field.kind === 'set' || field.kind === 'rows' || field.kind === 'ticks';
+  field.lines === true || field.kind === 'set' || field.kind === 'rows' || field.kind === 'ticks';
 
 type OneProps = {
   field: FieldOf;
@@ -70,13 +71,7 @@ function OneField({ field, value, onChange, wrong, path }: OneProps) {
       return <QuantityField field={field} value={typed} onChange={onChange} error={error} />;
     case 'choice':
       return (
-        <Choice
-          label={field.label}
-          value={typed}
-          onChange={onChange}
-          options={field.options.map(([one, label]) => ({ value: one, label }))}
-          error={error}
-        />
+        <Choice label={field.label} value={typed} onChange={onChange} options={field.options ?? []} error={error} />
       );
     case 'ticks':
       return (
@@ -85,7 +80,7 @@ function OneField({ field, value, onChange, wrong, path }: OneProps) {
           inLine
           value={Array.isArray(value) ? (value as string[]) : []}
           onChange={onChange}
-          options={field.options.map(([one, label]) => ({ value: one, label }))}
+          options={field.options ?? []}
           error={error}
         />
       );
@@ -102,7 +97,7 @@ function OneField({ field, value, onChange, wrong, path }: OneProps) {
         <Group>
           <legend>{field.label}</legend>
           <FieldsOf
-            fields={field.fields}
+            fields={field.fields ?? []}
             values={(value as Values) ?? {}}
             onChange={onChange}
             wrong={wrong}
@@ -122,14 +117,15 @@ function OneField({ field, value, onChange, wrong, path }: OneProps) {
           help={field.help}
           placeholder={field.placeholder}
           inputMode={field.kind === 'number' ? 'decimal' : undefined}
-          lines={field.kind === 'text' ? field.lines : undefined}
+          lines={field.lines}
           autoComplete="off"
         />
       );
   }
 }
 
-function RowsOf({ field, value, onChange, wrong, path }: OneProps & { field: FieldOf & { kind: 'rows' } }) {
+function RowsOf({ field, value, onChange, wrong, path }: OneProps) {
+  const { fields = [] } = field;
   const rows = Array.isArray(value) ? (value as Values[]) : [];
   const change = (at: number, row: Values) => onChange(rows.map((one, index) => (index === at ? row : one)));
   return (
@@ -139,7 +135,7 @@ function RowsOf({ field, value, onChange, wrong, path }: OneProps & { field: Fie
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are known by their place alone
         <Group key={at} aria-label={`${field.row} ${at + 1}`}>
           <FieldsOf
-            fields={field.fields}
+            fields={fields}
             values={row}
             onChange={(changed) => change(at, changed)}
             wrong={wrong}
@@ -152,23 +148,13 @@ function RowsOf({ field, value, onChange, wrong, path }: OneProps & { field: Fie
           )}
         </Group>
       ))}
-      <QuietButton onPress={() => onChange([...rows, emptied(rows[0])])}>Another {field.row}</QuietButton>
+      <QuietButton onPress={() => onChange([...rows, startOf(fields)])}>Another {field.row}</QuietButton>
     </Group>
   );
 }
 
-/** A row of the same fields with nothing typed. */
-function emptied(row: Values | undefined): Values {
-  const empty = (value: Value): Value => {
-    if (Array.isArray(value)) return value.slice(0, 1).map(empty);
-    if (typeof value === 'object') return emptied(value);
-    return typeof value === 'boolean' ? false : '';
-  };
-  return Object.fromEntries(Object.entries(row ?? {}).map(([name, value]) => [name, empty(value)]));
-}
-
 type QuantityProps = {
-  field: FieldOf & { kind: 'quantity' };
+  field: FieldOf;
   value: string;
   onChange: (value: string) => void;
   error?: string;
@@ -176,11 +162,12 @@ type QuantityProps = {
 
 /** An amount with its unit: a press on another unit has the yard convert it. */
 function QuantityField({ field, value, onChange, error }: QuantityProps) {
+  const { units = [] } = field;
   const written = value
     .trim()
     .replace(/^[\d.,/ ½⅓⅔¼¾⅛⅜⅝⅞−-]+/, '')
     .toLowerCase();
-  const current = field.units.find((unit) => unit.toLowerCase() === written);
+  const current = units.find((unit) => unit.toLowerCase() === written);
   const inUnit = async (unit: string) => {
     const typed = value.trim();
     if (typed === '' || unit === current) return;
@@ -191,8 +178,8 @@ function QuantityField({ field, value, onChange, error }: QuantityProps) {
     const told = await answer(
       api.POST('/reckon/{name}/typing', { params: { path: { name: 'convert' } }, body: { quantity: typed, to: unit } }),
     );
-    const converted = (told.answer as { result: { display: string } } | null)?.result.display.replace(/ \(.*/, '');
-    if (converted) onChange(converted);
+    const converted = (told.answer as { result: { value: string } } | null)?.result.value;
+    if (converted) onChange(`${asDecimal(ofDecimal(converted), 3)} ${unit}`);
   };
   return (
     <div>
@@ -202,12 +189,12 @@ function QuantityField({ field, value, onChange, error }: QuantityProps) {
         onChange={onChange}
         error={error}
         help={field.help}
-        placeholder={field.placeholder ?? field.units[0]}
+        placeholder={field.placeholder ?? units[0]}
         autoComplete="off"
       />
-      {field.units.length > 1 && (
+      {units.length > 1 && (
         <Units role="group" aria-label={`${field.label}: unit`}>
-          {field.units.map((unit) => (
+          {units.map((unit) => (
             <Unit key={unit} data-current={unit === current || undefined} onPress={() => inUnit(unit)}>
               {unit}
             </Unit>

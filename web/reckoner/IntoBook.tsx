@@ -7,9 +7,9 @@ import { Choice } from '../kit/Choice';
 import type { Told } from '../notes/told';
 import { useNote } from '../notes/useNote';
 import { Refusal } from '../trade/Refusal';
-import type { Into, Reckoned, Values } from './calculator';
+import type { Into, Values } from './calculator';
 
-type Props = { into: Into; answer: Reckoned; values: Values };
+type Props = { into: Into; answer: Record<string, unknown>; values: Values };
 
 const NOBODY = '';
 
@@ -67,13 +67,13 @@ export function IntoBook({ into, answer, values }: Props) {
 function toldOf(
   into: Into,
   machine: number,
-  answer: Reckoned,
+  answer: Record<string, unknown>,
   values: Values,
   check: Schemas['Check'] | undefined,
 ): Told | null {
-  if (into.note === 'reminder') return { kind: 'reminder', machine_id: machine, set: answer[into.from] };
+  if (into.note === 'reminder') return { kind: 'reminder', machine_id: machine, set: String(answer[into.from]) };
   if (into.note === 'reading') {
-    const next = values.next as Values;
+    const next = values[into.from] as Values;
     return { kind: 'reading', machine_id: machine, value: `${next.value}`, on: `${next.at}` || null };
   }
   if (!check) return null;

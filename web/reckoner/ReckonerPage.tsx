@@ -1,10 +1,12 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Input, SearchField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Empty, Lead, Page, Sheet, SheetHeading, Soft, Title } from '../kit/Sheet';
 import { PHONE } from '../kit/theme';
-import { answers, GROUPS } from './catalogue';
+import { Reading } from '../trade/Reading';
+import { answers, calculatorsQuery } from './catalogue';
 
 const Find = styled(SearchField)`
   width: min(460px, 100%);
@@ -25,10 +27,11 @@ const Row = styled.li`
 /** The calculators, found by what somebody wants to know. */
 export default function ReckonerPage() {
   const [asked, setAsked] = useState('');
-  const groups = GROUPS.map(({ heading, calculators }) => ({
-    heading,
-    found: calculators.filter((one) => answers(one, asked)),
-  })).filter(({ found }) => found.length > 0);
+  const all = useQuery(calculatorsQuery);
+  if (!all.data) return <Reading title="Reckoner" error={all.error} />;
+  const groups = all.data.groups
+    .map(({ heading, calculators }) => ({ heading, found: calculators.filter((one) => answers(one, asked)) }))
+    .filter(({ found }) => found.length > 0);
   return (
     <Page>
       <title>Reckoner</title>

@@ -1,19 +1,10 @@
+import { $api } from '../api/client';
 import type { Calculator } from './calculator';
-import { FLUID_CALCULATORS } from './calculators/fluids';
-import { HOUR_CALCULATORS } from './calculators/hours';
-import { JOB_CALCULATORS } from './calculators/jobs';
-import { MEASURING_CALCULATORS } from './calculators/measuring';
 
 /** All calculators, in the groups in which they are offered. */
-export const GROUPS: readonly { heading: string; calculators: readonly Calculator[] }[] = [
-  { heading: 'Measured', calculators: MEASURING_CALCULATORS },
-  { heading: 'Fluids', calculators: FLUID_CALCULATORS },
-  { heading: 'Hours', calculators: HOUR_CALCULATORS },
-  { heading: 'Jobs', calculators: JOB_CALCULATORS },
-];
-
-export const calculatorNamed = (name: string): Calculator | undefined =>
-  GROUPS.flatMap(({ calculators }) => calculators).find((one) => one.name === name);
+export const calculatorsQuery = $api.queryOptions('get', '/reckon', undefined, {
+  staleTime: Number.POSITIVE_INFINITY,
+});
 
 /** Whether somebody who asks so means this one: every word is in its title or in what it answers. */
 export function answers({ title, asks, name }: Calculator, asked: string): boolean {

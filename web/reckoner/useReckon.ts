@@ -1,14 +1,19 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
 import { useSettled } from '../kit/useSettled';
+import type { Told } from './calculator';
 
 const PAUSE = 250;
 
+export type Reckoned = {
+  answer?: Record<string, unknown> & { why: string; sources: string[] };
+  told?: Told;
+  fields: Record<string, string>;
+  missing: string[];
+};
+
 /** A calculator's answer to what is typed, asked for once the typing pauses. Null leaves it unasked. */
-export function useReckon<T>(
-  name: string,
-  given: Record<string, unknown> | null,
-): { answer?: T & { why: string; sources: string[] }; fields: Record<string, string>; missing: string[] } {
+export function useReckon(name: string, given: Record<string, unknown> | null): Reckoned {
   const written = JSON.stringify(given);
   const settled = useSettled(written, PAUSE);
   const reckoned = useQuery({
@@ -24,7 +29,8 @@ export function useReckon<T>(
     Object.entries(reckoned.data?.wrong ?? {}).map(([field, messages]) => [field, messages.join(' ')]),
   );
   return {
-    answer: (reckoned.data?.answer ?? undefined) as (T & { why: string; sources: string[] }) | undefined,
+    answer: (reckoned.data?.answer ?? undefined) as Reckoned['answer'],
+    told: reckoned.data?.told ?? undefined,
     fields,
     missing: Object.values(reckoned.data?.missing ?? {}).flat(),
   };

@@ -30,11 +30,11 @@ function sentOf(value: Value | undefined, field: FieldOf): unknown {
       return listed.length > 0 ? listed : undefined;
     }
     case 'set': {
-      const inner = isSet(value) ? given(value, field.fields) : {};
+      const inner = isSet(value) ? given(value, field.fields ?? []) : {};
       return Object.keys(inner).length > 0 ? inner : undefined;
     }
     case 'rows': {
-      const all = (Array.isArray(value) ? value : []).map((row) => (isSet(row) ? given(row, field.fields) : {}));
+      const all = (Array.isArray(value) ? value : []).map((row) => (isSet(row) ? given(row, field.fields ?? []) : {}));
       // A row left empty between others keeps its place, so that what is wrong stands beside the right one.
       const said = all.slice(0, all.findLastIndex((row) => Object.keys(row).length > 0) + 1);
       return said.length > 0 ? said : undefined;
@@ -85,12 +85,12 @@ function readField(address: URLSearchParams, field: FieldOf, at: string): Value 
       return all;
     }
     case 'set':
-      return readSet(address, field.fields, at);
+      return readSet(address, field.fields ?? [], at);
     case 'rows': {
       const all: Values[] = [];
       while (all.length < MOST_ROWS && told(`${at}.${all.length}`))
-        all.push(readSet(address, field.fields, `${at}.${all.length}`));
-      return all.length > 0 ? all : [readSet(address, field.fields, `${at}.0`)];
+        all.push(readSet(address, field.fields ?? [], `${at}.${all.length}`));
+      return all.length > 0 ? all : [readSet(address, field.fields ?? [], `${at}.0`)];
     }
     default:
       return address.get(at) ?? '';

@@ -79,17 +79,17 @@ export function Shell() {
       <Arrival />
       <ScrollRestoration />
       {keysShown && (
-        <Opening>
+        <Opening onClose={() => showKeys(false)}>
           <Keys isOpen onClose={() => showKeys(false)} />
         </Opening>
       )}
       {leaving && (
-        <Opening>
+        <Opening onClose={() => leave(false)}>
           <SignOut onClose={() => leave(false)} />
         </Opening>
       )}
       {schemesShown && (
-        <Opening>
+        <Opening onClose={() => showSchemes(false)}>
           <SchemeChoice isOpen onClose={() => showSchemes(false)} />
         </Opening>
       )}

@@ -138,7 +138,7 @@ export default function YardPage() {
         </p>
       )}
       {logging && (
-        <Opening>
+        <Opening onClose={() => setLogging(null)}>
           <LogHours line={logging} onClose={() => setLogging(null)} />
         </Opening>
       )}

@@ -1,17 +1,16 @@
 import type { Drawn } from '../calculator';
-import { shown } from '../calculator';
 
-const SAG: Record<string, number> = { fit: 20, watch: 28, act: 40 };
+const SAG: Record<string, number> = { little: 20, more: 28, much: 40 };
 
 /** Where the straightedge lies and where is pressed: mid-span, with the force that the limit names. */
-export function BeltSpan({ answer }: Drawn) {
-  const sag = SAG[`${answer?.verdict}`] ?? 20;
+export function BeltSpan({ drawn }: Drawn) {
+  const sag = SAG[drawn?.sag ?? ''] ?? 20;
   return (
     <svg
       viewBox="0 0 360 130"
       width="360"
       role="img"
-      aria-label={`A belt pressed at mid-span${answer ? `, giving ${shown(answer.deflection)}` : ''}`}
+      aria-label={`A belt pressed at mid-span${drawn ? `, which ${drawn.gives}` : ''}`}
     >
       <g fill="none" stroke="var(--ink)" strokeWidth="2">
         <circle cx="46" cy="74" r="28" />
@@ -25,7 +24,7 @@ export function BeltSpan({ answer }: Drawn) {
         <path d={`M180 6V${40 + sag}M173 ${32 + sag}L180 ${42 + sag}L187 ${32 + sag}`} strokeWidth="2.5" />
       </g>
       <text x="196" y="22" fontSize="15" fill="var(--ink)">
-        {answer ? `gives ${shown(answer.deflection)}` : 'press here'}
+        {drawn?.gives ?? 'press here'}
       </text>
     </svg>
   );

@@ -1,12 +1,11 @@
 import { asDrawn } from '../../offline/numbers';
 import type { Drawn } from '../calculator';
-import { shown } from '../calculator';
 
 const TOP = 10;
 const TALL = 150;
 
 /** What goes in, as it would stand in a column: water above, concentrate below. */
-export function MixColumn({ values, answer }: Drawn) {
+export function MixColumn({ values, drawn }: Drawn) {
   const percent = Math.max(0, Math.min(100, asDrawn(`${values.percent}`) ?? 0));
   const concentrate = Math.round((TALL * percent) / 100);
   return (
@@ -20,10 +19,10 @@ export function MixColumn({ values, answer }: Drawn) {
       <rect x="20" y={TOP + TALL - concentrate} width="62" height={concentrate} fill="var(--hedge)" />
       <rect x="20" y={TOP} width="62" height={TALL} fill="none" stroke="var(--ink)" strokeWidth="2" />
       <text x="94" y={TOP + (TALL - concentrate) / 2 + 5} fontSize="15" fill="var(--ink)">
-        water {answer && shown(answer.water)}
+        water {drawn?.water}
       </text>
       <text x="94" y={TOP + TALL - concentrate / 2 + 5} fontSize="15" fill="var(--ink)">
-        concentrate {answer && shown(answer.concentrate)}
+        concentrate {drawn?.concentrate}
       </text>
     </svg>
   );
