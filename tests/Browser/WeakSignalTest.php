@@ -178,6 +178,22 @@ final class WeakSignalTest extends BrowserTestCase
         $this->browser->command('Emulation.setTimezoneOverride', ['timezoneId' => '']);
     }
 
+    public function test_the_yard_stands_still_when_the_morning_comes_late(): void
+    {
+        $this->weak(['path' => '^/api/walkaround/morning', 'does' => 'late', 'ms' => 1_500]);
+        $this->signIn();
+        $this->browser->see('not looked at today');
+        $this->browser->see('Bittern');
+        $moved = $this->browser->asyncScript(<<<'JS'
+            const done = arguments[0];
+            new PerformanceObserver((list) => done(list.getEntries().reduce((sum, { value, hadRecentInput }) => sum + (hadRecentInput ? 0 : value), 0)))
+                .observe({ type: 'layout-shift', buffered: true });
+            setTimeout(() => done(0), 1000);
+            JS);
+        self::assertLessThan(0.1, $moved);
+        $this->weak();
+    }
+
     public function test_who_signs_out_without_signal_is_told_so_and_nothing_is_forgotten(): void
     {
         $machine = $this->machine();

@@ -6,7 +6,6 @@ import DayPick from '../kit/DayPick';
 import { Field } from '../kit/Field';
 import { Tick, Ticks } from '../kit/Tick';
 import { PHONE } from '../kit/theme';
-import { asDecimal, ofDecimal } from '../offline/numbers';
 import { type FieldOf, startOf, type Value, type Values } from './calculator';
 
 const Grid = styled.div`
@@ -178,8 +177,8 @@ function QuantityField({ field, value, onChange, error }: QuantityProps) {
     const told = await answer(
       api.POST('/reckon/{name}/typing', { params: { path: { name: 'convert' } }, body: { quantity: typed, to: unit } }),
     );
-    const converted = (told.answer as { result: { value: string } } | null)?.result.value;
-    if (converted) onChange(`${asDecimal(ofDecimal(converted), 3)} ${unit}`);
+    const converted = told.told?.drawn.typed;
+    if (converted) onChange(converted);
   };
   return (
     <div>

@@ -35,6 +35,8 @@ export function WearChart({ wear }: { wear: Wear }) {
   const room = (high - low || 1) * 0.15;
   const x = scaleLinear([from, to], [LEFT, WIDTH - 20]);
   const y = scaleLinear([low - room, high + room], [HEIGHT - FOOT, 10]);
+  // Clear of the line: it falls away to the right, or rises from the left.
+  const aside = wear.falls ? 8 : -8;
   const clip = (value: number) => Math.min(HEIGHT - FOOT, Math.max(4, y(value)));
   const line = wear.line.map(({ hours, value }) => `${x(hours)},${clip(value)}`).join(' ');
   const band = [
@@ -72,7 +74,11 @@ export function WearChart({ wear }: { wear: Wear }) {
           <g key={`${hours} ${value}`}>
             <circle cx={x(hours)} cy={y(value)} r="5" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
             {(index === 0 || index === points.length - 1) && (
-              <text x={x(hours) + (index === 0 ? 0 : -8)} y={y(value) - 10} textAnchor={index === 0 ? 'start' : 'end'}>
+              <text
+                x={x(hours) + (index === 0 ? 0 : aside)}
+                y={y(value) + (index === 0 && !wear.falls ? 22 : -10)}
+                textAnchor={index === 0 || wear.falls ? 'start' : 'end'}
+              >
                 {count(value)} {wear.unit}
               </text>
             )}

@@ -4,7 +4,7 @@ import { Input, SearchField } from 'react-aria-components';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { machinesQuery, type YardFilter, yardQuery } from '../api/queries';
+import { machinesQuery, morningQuery, type YardFilter, yardQuery } from '../api/queries';
 import { usePerson } from '../api/usePerson';
 import { PlainButton, QuietButton, quietLink } from '../kit/Button';
 import { Choice } from '../kit/Choice';
@@ -48,6 +48,8 @@ const AddLink = styled(Link)`${quietLink}`;
 export default function YardPage() {
   const person = usePerson();
   const yard = useQuery(yardQuery);
+  // It stands above the list: what came later would move the list under the thumb.
+  const isMorningToCome = useQuery(morningQuery).isLoading;
   const [filter, setFilter] = useFilter();
   const machines = useInfiniteQuery({ ...machinesQuery(filter), placeholderData: (before) => before });
   const [filtering, setFiltering] = useState(false);
@@ -55,7 +57,8 @@ export default function YardPage() {
   const { ofLine } = useOverlay();
   const lines = machines.data?.pages.flatMap((page) => page.data.map(ofLine)) ?? [];
   const filtered = Object.values(filter).some(Boolean);
-  if (!yard.data || !machines.data) return <Reading title="Yard" error={yard.error ?? machines.error} />;
+  if (!yard.data || !machines.data || isMorningToCome)
+    return <Reading title="Yard" error={yard.error ?? machines.error} />;
   if (yard.data.machines === 0) return <EmptyYard mayAdd={person.role === 'keeper'} />;
   return (
     <Page>

@@ -41,7 +41,8 @@ final class MeasuringSheets
                     array_map(self::spelt(...), self::UNITS),
                 )),
             ],
-            fn (array $answer): array => [Words::amount($answer['result'])],
+            // As it is typed into a field that is converted.
+            fn (array $answer): array => [Words::amount($answer['result']), [], ['typed' => Words::plainAmount($answer['result'])]],
         );
     }
 
