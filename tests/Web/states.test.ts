@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readVolume, shownMl } from '../../web/offline/amounts';
+import { named, nameOf, type State } from '../../web/offline/names';
 import { fillingAt, isTooMuch, pouredAt, rowOf, toppingUp } from '../../web/offline/pour';
 import { judgeQuickly } from '../../web/offline/quickLimit';
 import { type Answered, asked, type Check, type Found, outcomeOf } from '../../web/offline/round';
@@ -9,11 +10,8 @@ import {
   isComing,
   isFine,
   isPressing,
-  named,
-  nameOf,
   of,
   readState,
-  type State,
   standsDown,
   type Verdict,
   written,
@@ -29,6 +27,18 @@ describe('a state', () => {
     expect(Math.sign(harderFirst(b, a))).toBe(harder);
     expect(nameOf(hardest([a, b]) ?? a)).toBe(harder < 0 ? other : one);
     expect([isComing(a), isPressing(a), isFine(a)]).toEqual([coming, pressing, fine]);
+  });
+
+  it('is neither compared with what it is called nor put in order by anybody else', () => {
+    const compared = (verdict: Verdict, other: Verdict) => [
+      // @ts-expect-error: what a state is called is not what it is
+      verdict === 'fit',
+      // @ts-expect-error: nor is it larger than another
+      verdict > other,
+      // @ts-expect-error: nor written where words are
+      `${verdict}`,
+    ];
+    expect(compared(named('fit'), named('act'))).toHaveLength(3);
   });
 
   it('is looked up, and nothing is where there is none', () => {

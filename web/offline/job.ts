@@ -1,4 +1,4 @@
-import { named, nameOf, type State } from './states';
+import { named, nameOf, type State } from './names';
 
 /** What is known of a step of a job, by the names of the contract: on which others it hangs, and how long it takes. */
 export type Step = {

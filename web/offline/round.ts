@@ -1,4 +1,5 @@
-import { hardest, isFine, named, type Verdict } from './states';
+import { named } from './names';
+import { hardest, isFine, type Verdict } from './states';
 
 /** What is known of a check, by the names of the contract. */
 export type Check = { key: string; title: string; after: string | null; can_stand_down: boolean };
