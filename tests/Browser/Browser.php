@@ -448,23 +448,16 @@ final class Browser
         );
     }
 
+    /** Pressed on the keyboard, whatever has the focus then. */
     public function keys(string ...$keys): void
     {
         foreach ($keys as $key) {
             $this->until(fn (): bool => ! $this->isUnseen(), 'what is shown to be seen');
-            $this->until(fn (): bool => $this->reachesFocus($key), 'something that has the focus');
-        }
-    }
-
-    /** Whether the key reached what has the focus: a page that opens may take away what had it. */
-    private function reachesFocus(string $key): bool
-    {
-        try {
-            $this->driver->switchTo()->activeElement()->sendKeys($key);
-
-            return true;
-        } catch (StaleElementReferenceException) {
-            return false;
+            $presses = array_merge(...array_map(fn (string $sign): array => [
+                ['type' => 'keyDown', 'value' => $sign],
+                ['type' => 'keyUp', 'value' => $sign],
+            ], mb_str_split($key)));
+            $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $presses]]]);
         }
     }
 

@@ -180,8 +180,11 @@ final class WeakSignalTest extends BrowserTestCase
 
     public function test_the_yard_stands_still_when_the_morning_comes_late(): void
     {
-        $this->weak(['path' => '^/api/walkaround/morning', 'does' => 'late', 'ms' => 1_500]);
         $this->signIn();
+        $this->browser->open('/walkaround');
+        $this->browser->see('Bittern');
+        $this->weak(['path' => '^/api/walkaround/morning', 'does' => 'late', 'ms' => 1_500]);
+        $this->browser->press('Yard');
         $this->browser->see('not looked at today');
         $this->browser->see('Bittern');
         $moved = $this->browser->asyncScript(<<<'JS'
