@@ -178,6 +178,24 @@ final class WeakSignalTest extends BrowserTestCase
         $this->browser->command('Emulation.setTimezoneOverride', ['timezoneId' => '']);
     }
 
+    /** Clocks went from 01:00 to 02:00 in the night to 29 March 2026, and a phone of Auckland was already at noon. */
+    public function test_what_was_seen_in_the_night_in_which_the_clocks_were_changed_stands_at_the_yards_hours(): void
+    {
+        $machine = $this->machine();
+        foreach (['leaks' => '2026-03-29T00:59:00Z', 'fuel' => '2026-03-29T01:00:00Z', 'chute' => '2026-03-28T23:59:00Z'] as $check => $at) {
+            $id = sprintf('%08x-0000-4000-8000-%012x', random_int(0, 0xFFFFFFFF), random_int(0, 0xFFFFFFFFFFFF));
+            $note = ['id' => $id, 'kind' => 'look', 'machine_id' => $machine['id'], 'check' => $check, 'said' => 'fine', 'at' => $at];
+            $this->keeper()->ask('POST', '/notes', ['notes' => [$note]]);
+        }
+        $this->signIn();
+        $this->browser->command('Emulation.setTimezoneOverride', ['timezoneId' => 'Pacific/Auckland']);
+        $this->browser->open("/machines/{$machine['id']}/book");
+        foreach (['29 Mar 2026, 00:59', '29 Mar 2026, 02:00', '28 Mar 2026, 23:59'] as $hour) {
+            $this->browser->see($hour);
+        }
+        $this->browser->command('Emulation.setTimezoneOverride', ['timezoneId' => '']);
+    }
+
     public function test_the_yard_stands_still_when_the_morning_comes_late(): void
     {
         $this->signIn();
