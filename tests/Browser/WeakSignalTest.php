@@ -215,6 +215,19 @@ final class WeakSignalTest extends BrowserTestCase
         $this->weak();
     }
 
+    public function test_the_yard_stands_though_the_morning_does_not_come_at_all(): void
+    {
+        $this->signIn();
+        $this->browser->open('/walkaround');
+        $this->browser->see('Bittern');
+        $this->weak(['path' => '^/api/walkaround/morning', 'does' => 'cut']);
+        $this->browser->press('Yard');
+        $this->browser->see('Add a machine');
+        $this->browser->untilQuiet();
+        self::assertTrue($this->browser->offers('Add a machine'));
+        $this->weak();
+    }
+
     public function test_who_signs_out_without_signal_is_told_so_and_nothing_is_forgotten(): void
     {
         $machine = $this->machine();

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import {
   machineQuery,
   machinesQuery,
+  morningQuery,
   plateQuery,
   shelfQuery,
   walkaroundQuery,
@@ -40,6 +41,7 @@ async function fetchAhead(queries: QueryClient, leaving: AbortSignal): Promise<v
   const likely = [
     () => queries.prefetchQuery({ ...yardQuery, ...ahead }),
     () => queries.prefetchInfiniteQuery({ ...machinesQuery({}), ...ahead }),
+    () => queries.prefetchQuery({ ...morningQuery, ...ahead }),
     () => queries.prefetchQuery({ ...shelfQuery, ...ahead }),
     ...(jobs?.open.map(
       ({ id }) =>

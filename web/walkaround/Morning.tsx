@@ -1,9 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { morningQuery } from '../api/queries';
 import { QuietButton } from '../kit/Button';
 import { listed, sinceDay, within } from '../kit/format';
 import { Sheet, Soft } from '../kit/Sheet';
@@ -34,11 +32,9 @@ const Small = styled.span`> * { font-size: 11px; padding: 0 5px; } margin-right:
 const SHOWN = 4;
 
 /** The keeper's morning: who has walked what, what was found, what nobody has looked at. */
-export function Morning() {
-  const { data } = useQuery(morningQuery);
+export function Morning({ of: data }: { of: Schemas['Morning'] }) {
   const [answering, setAnswering] = useState<Asked | null>(null);
   const navigate = useNavigate();
-  if (!data) return null;
   const isQuiet = data.walked.length === 0 && data.open_findings === 0 && data.unlooked_count === 0;
   if (isQuiet && data.open_questions === 0) return null;
   return (

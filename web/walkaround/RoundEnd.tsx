@@ -57,8 +57,12 @@ export function RoundEnd({ heading, walk, kind, steps, answers, onOpen }: Props)
           <p>Nobody can say from this round whether it may be used. Still to judge: {listed(notJudged.map(within))}.</p>
         )}
         <p>
-          {fine} fine
-          {telling.length > 0 ? `, ${telling.length} to tell of.` : isFine(verdict) ? ', nothing wrong.' : '.'}
+          {fine + telling.length === 0 ? 'Nothing was looked at.' : `${fine} fine`}
+          {telling.length > 0
+            ? `, ${telling.length} to tell of.`
+            : isFine(verdict)
+              ? ', nothing wrong.'
+              : fine > 0 && '.'}
         </p>
         {standsDown(verdict) && (
           <p>Take the key out and leave a note on the seat: nobody may use it until a keeper or mechanic lifts this.</p>

@@ -49,7 +49,7 @@ export default function YardPage() {
   const person = usePerson();
   const yard = useQuery(yardQuery);
   // It stands above the list: what came later would move the list under the thumb.
-  const isMorningToCome = useQuery(morningQuery).isLoading;
+  const morning = useQuery(morningQuery);
   const [filter, setFilter] = useFilter();
   const machines = useInfiniteQuery({ ...machinesQuery(filter), placeholderData: (before) => before });
   const [filtering, setFiltering] = useState(false);
@@ -57,8 +57,8 @@ export default function YardPage() {
   const { ofLine } = useOverlay();
   const lines = machines.data?.pages.flatMap((page) => page.data.map(ofLine)) ?? [];
   const filtered = Object.values(filter).some(Boolean);
-  if (!yard.data || !machines.data || isMorningToCome)
-    return <Reading title="Yard" error={yard.error ?? machines.error} />;
+  if (!yard.data || !machines.data) return <Reading title="Yard" error={yard.error ?? machines.error} />;
+  if (morning.isLoading) return <Reading title="Yard" />;
   if (yard.data.machines === 0) return <EmptyYard mayAdd={person.role === 'keeper'} />;
   return (
     <Page>
@@ -126,7 +126,7 @@ export default function YardPage() {
           {person.role === 'keeper' && <AddLink to="/machines/new">Add a machine</AddLink>}
         </Filters>
       </Lead>
-      {!filtered && <Morning />}
+      {!filtered && morning.data && <Morning of={morning.data} />}
       <Sheet aria-label="Machines, soonest first">
         {lines.map((line) => (
           <MachineLine key={line.id} line={line} person={person} onLogHours={() => setLogging(line)} />
