@@ -182,7 +182,7 @@ final class WeakSignalTest extends BrowserTestCase
     public function test_what_was_seen_in_the_night_in_which_the_clocks_were_changed_stands_at_the_yards_hours(): void
     {
         $machine = $this->machine();
-        foreach (['leaks' => '2026-03-29T00:59:00Z', 'fuel' => '2026-03-29T01:00:00Z', 'chute' => '2026-03-28T23:59:00Z'] as $check => $at) {
+        foreach (['leaks' => '2026-03-29T00:59:00Z', 'engine_oil' => '2026-03-29T01:00:00Z', 'chute' => '2026-03-28T23:59:00Z'] as $check => $at) {
             $id = sprintf('%08x-0000-4000-8000-%012x', random_int(0, 0xFFFFFFFF), random_int(0, 0xFFFFFFFFFFFF));
             $note = ['id' => $id, 'kind' => 'look', 'machine_id' => $machine['id'], 'check' => $check, 'said' => 'fine', 'at' => $at];
             $this->keeper()->ask('POST', '/notes', ['notes' => [$note]]);
