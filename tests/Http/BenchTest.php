@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Bench\Job;
 use App\Logbook\Acts\Act;
 use App\People\Role;
 use Illuminate\Testing\TestResponse;
@@ -446,5 +447,29 @@ final class BenchTest extends BenchTestCase
         return collect($this->sheet($this->machine)['rules'])->first(
             fn (array $rule): bool => str_starts_with($rule['task'], $task),
         )['standing']['state'];
+    }
+
+    /** Whoever stands at a machine while the program is made newer goes on with their plan. */
+    public function test_a_plan_made_before_phones_looked_up_what_they_had_worked_out_says_it_after_the_upgrade(): void
+    {
+        $this->make(['rules' => $this->rules('Engine oil')])->assertCreated();
+        $job = Job::query()->firstOrFail();
+        $plan = $job->plan;
+        $older = $plan;
+        foreach ($plan['steps'] as $index => $step) {
+            $older['steps'][$index]['asks'] = $step['asks'] === null ? null : array_diff_key($step['asks'], ['degrees' => true, 'asked_over_ml' => true]);
+            foreach ($step['asks']['rows'] ?? [] as $row => $level) {
+                unset($older['steps'][$index]['asks']['rows'][$row]['stands']);
+            }
+        }
+        $job->update(['plan' => $older]);
+        self::assertNotEquals($plan, $job->refresh()->plan);
+
+        (require database_path('migrations/2026_12_01_000005_plans_say_what_phones_look_up.php'))->up();
+
+        self::assertEqualsCanonicalizing(
+            array_map(fn (array $step): ?array => $step['asks'], $plan['steps']),
+            array_map(fn (array $step): ?array => $step['asks'], $job->refresh()->plan['steps']),
+        );
     }
 }
