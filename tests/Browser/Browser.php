@@ -375,6 +375,12 @@ final class Browser
         }, 'the page to ask for nothing more');
     }
 
+    /** Whether the application is there to hear a key. */
+    private function stands(): bool
+    {
+        return (bool) $this->script('return document.querySelector("#jardinier nav, #jardinier form") !== null');
+    }
+
     /** What is shown takes no press yet. */
     private function isUnseen(): bool
     {
@@ -452,7 +458,7 @@ final class Browser
     public function keys(string ...$keys): void
     {
         foreach ($keys as $key) {
-            $this->until(fn (): bool => ! $this->isUnseen(), 'what is shown to be seen');
+            $this->until(fn (): bool => $this->stands() && ! $this->isUnseen(), 'what is shown to be seen');
             $presses = array_merge(...array_map(fn (string $sign): array => [
                 ['type' => 'keyDown', 'value' => $sign],
                 ['type' => 'keyUp', 'value' => $sign],
