@@ -26,6 +26,11 @@ final class Browser
 
     private const PATIENCE = 30.0;
 
+    /** Between two questions at first, in microseconds. */
+    private const PAUSE = 100_000;
+
+    private const LONGEST_PAUSE = 600_000;
+
     /** A page of the yard on which nothing runs. */
     private const STILL = '/api/session';
 
@@ -251,6 +256,7 @@ final class Browser
     public function until(\Closure $condition, string $what): mixed
     {
         $deadline = microtime(true) + self::PATIENCE;
+        $pause = self::PAUSE;
         do {
             try {
                 $result = $condition();
@@ -260,7 +266,9 @@ final class Browser
             } catch (StaleElementReferenceException|ElementClickInterceptedException) {
                 // What is just being drawn anew, or still lies under a closing slip, is tried again.
             }
-            usleep(100_000);
+            usleep($pause);
+            // Whoever asks all the time keeps the browser from its work.
+            $pause = min(self::LONGEST_PAUSE, intdiv($pause * 6, 5));
         } while (microtime(true) < $deadline);
         throw new \RuntimeException(
             "Waited in vain for {$what} at {$this->path()}. Seen: ".mb_substr($this->text(), 0, 1500),
