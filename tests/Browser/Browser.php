@@ -383,10 +383,10 @@ final class Browser
         }, 'the page to ask for nothing more');
     }
 
-    /** Whether the application is there to hear a key. */
+    /** Whether the page has come and hears a key. */
     private function stands(): bool
     {
-        return (bool) $this->script('return document.querySelector("#jardinier nav, #jardinier form") !== null');
+        return (bool) $this->script('return document.querySelector("#jardinier main:not([aria-busy=true])") !== null');
     }
 
     /** What is shown takes no press yet. */
