@@ -59,6 +59,7 @@ final class CapacitiesController
             'rows.*' => ['array:compartment,capacities,specification'],
             'rows.*.compartment' => ['required', 'string', 'max:40', 'distinct'],
             'rows.*.capacities' => ['present', 'array', 'list', 'max:20'],
+            'rows.*.capacities.*' => ['array'],
             'rows.*.specification' => ['present', 'nullable', 'array', 'max:10'],
         ], [
             'rows.required' => 'Keep at least one row.',

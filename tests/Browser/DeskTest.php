@@ -377,6 +377,7 @@ final class DeskTest extends BrowserTestCase
         $this->tabTo('Record 1 task done');
         $this->browser->keys(self::ENTER);
         $this->browser->see('service recorded.');
+        $this->browser->see('Nothing found is open');
         $this->browser->keys('r');
         $this->browser->see('Due at 198 h, 100 h after 98 h.');
         $this->assertNoComplaints();

@@ -421,6 +421,8 @@ final class FluidsTest extends WalkTestCase
         );
         self::assertSame([], $this->compartment('engine_oil')['capacities'], 'all or none');
         $put([$row('engine_oil', '7.1 qt'), $row('engine_oil', '8 qt')])->assertUnprocessable();
+        $put([['compartment' => 'engine_oil', 'capacities' => ['7.1 qt'], 'specification' => null]])
+            ->assertUnprocessable()->assertJsonStructure(['errors' => ['rows.0.capacities.0']]);
         $this->write('coolant', ['capacities' => [['amount' => '6 gal', 'book' => 'component']]])->assertOk();
         $put([$row('engine_oil', '7.1 qt'), $row('coolant', '6.5 gal')])->assertOk()->assertJson(['written' => 2]);
         self::assertSame(
