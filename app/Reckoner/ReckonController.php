@@ -16,10 +16,12 @@ final class ReckonController
     /** The calculators as they are offered: what each asks. */
     public function index(): JsonResponse
     {
+        $groups = Sheets::all();
+
         return new JsonResponse(['groups' => array_map(fn (string $heading, array $sheets): array => [
             'heading' => $heading,
             'calculators' => array_map(fn (CalculatorSheet $sheet): array => $sheet->toArray(), $sheets),
-        ], array_keys(Sheets::all()), Sheets::all())]);
+        ], array_keys($groups), $groups)]);
     }
 
     public function answer(Request $request, string $name): JsonResponse
