@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use App\Machines\Machine;
 use App\Machines\Sheets;
 use App\Machines\Spot;
+use Core\Machine\MachineClass;
 use Core\Machine\SpotKind;
 use Core\Machine\TaskKind;
+use Core\Starter\Starters;
 use Core\Supply\Materials\TaskOpening;
 use Core\Supply\Materials\TaskPlace;
 use Core\Supply\Materials\TaskWork;
+use Core\Supply\PartKind;
+use Core\Supply\PartSheet;
 
 /** The places where tasks are done, with what is written down of them. */
 final readonly class TaskPlaces
@@ -23,6 +28,9 @@ final readonly class TaskPlaces
 
     /** @var array<int, list<Spot>> by compartment */
     private array $openings;
+
+    /** @var array<int, MachineClass> by machine */
+    private array $classes;
 
     /** @param  iterable<Spot>  $spots  with their sheets: at least the tasks' own, what they sit in or share with, and their openings */
     public function __construct(iterable $spots, private Fitted $fitted)
@@ -37,6 +45,11 @@ final readonly class TaskPlaces
         $this->spots = $byId;
         $this->byKey = $byKey;
         $this->openings = $openings;
+        $machines = array_unique(array_map(fn (Spot $spot): int => $spot->machine_id, $byId));
+        $this->classes = array_map(
+            MachineClass::from(...),
+            Machine::query()->toBase()->whereIntegerInRaw('id', $machines)->pluck('class', 'id')->all(),
+        );
     }
 
     public function spot(int $machine, string $key): ?Spot
@@ -75,13 +88,22 @@ final readonly class TaskPlaces
             ),
             SpotKind::Part => TaskPlace::ofPart(
                 $core,
-                Sheets::part($spot),
+                $this->part($spot),
                 $reused,
                 $in?->kind === SpotKind::Compartment ? Sheets::compartment($in) : null,
             ),
             SpotKind::Opening => new TaskPlace($core, openings: [$this->opening($spot)]),
             default => new TaskPlace($core),
         };
+    }
+
+    /** A filter is one by its spot, whether its number is written down or not. */
+    private function part(Spot $spot): PartSheet
+    {
+        $sheet = Sheets::part($spot);
+        $usual = Starters::for($this->classes[$spot->machine_id])->spots()[$spot->key]->part ?? PartKind::Other;
+
+        return $sheet->kind === PartKind::Other ? new PartSheet($usual, $sheet->numbers, $sheet->fitting) : $sheet;
     }
 
     private function opening(Spot $spot): TaskOpening

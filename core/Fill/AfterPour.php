@@ -15,7 +15,7 @@ enum AfterPour: string
 
     public static function afterFirst(LevelMethod $method): self
     {
-        return $method === LevelMethod::LevelPlug ? self::UntilItShows : self::RunWaitRead;
+        return $method->isToldByAHole() ? self::UntilItShows : self::RunWaitRead;
     }
 
     /** What is to be done then; empty where nothing is. */

@@ -21,6 +21,7 @@ enum Caution: string
     case Pressure = 'pressure';
     case Leaks = 'leaks';
     case Blades = 'blades';
+    case BrakeFluid = 'brake_fluid';
     case Battery = 'battery';
     case BatteryPosts = 'battery_posts';
     case BatteryAcid = 'battery_acid';
@@ -46,6 +47,7 @@ enum Caution: string
             self::Pressure => 'Pressure off first. Never feel for a leak with a hand: an injection injury is an emergency.',
             self::Leaks => 'Never feel for a leak with a hand: an injection injury is an emergency.',
             self::Blades => 'Take the spark-plug lead off or disconnect the battery first, and wear gloves.',
+            self::BrakeFluid => 'Brake fluid eats paint and skin: gloves, and wash off what drips. Not sure of it: a licensed mechanic. With a soft or uneven pedal the machine is not moved.',
             self::Battery => 'Negative off first, on last; no sparks.',
             self::BatteryPosts => 'No sparks near a battery, no tools across its posts.',
             self::BatteryAcid => 'Battery acid burns: glasses and gloves. No sparks, no flame.',

@@ -16,11 +16,15 @@ final readonly class Bonds
      * @param  list<string>  $needs
      * @param  list<string>  $shut
      * @param  list<string>  $onlyIf
+     * @param  string  $pair  the step that is its other half: what it undoes is done up there
+     * @param  string  $block  steps of one block follow each other at once
      */
     public function __construct(
         public array $after = [],
         public array $needs = [],
         public array $shut = [],
         public array $onlyIf = [],
+        public string $pair = '',
+        public string $block = '',
     ) {}
 }

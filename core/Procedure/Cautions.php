@@ -27,17 +27,13 @@ final class Cautions
         CompartmentKind::ReductionGear,
     ];
 
-    private const OPENS = [StepAct::Loosen, StepAct::Open, StepAct::Drain, StepAct::Remove];
-
-    private const REACHES = [StepAct::Measure, StepAct::Adjust, StepAct::Lubricate];
-
     /**
      * @param  list<Spot>  $spots
      * @return list<Caution>
      */
     public static function of(MachineClass $class, TaskKind $kind, array $spots): array
     {
-        $cautions = [self::ofClass($class), $kind === TaskKind::Run ? Caution::Running : null];
+        $cautions = [...self::ofClass($class), $kind === TaskKind::Run ? Caution::Running : null];
         foreach ($spots as $spot) {
             $cautions = [...$cautions, ...self::at($spot, $kind)];
         }
@@ -45,32 +41,21 @@ final class Cautions
         return self::each($cautions);
     }
 
-    /**
-     * @param  Subject|null  $subject  of what it is done to
-     * @return list<Caution>
-     */
-    public static function atStep(StepAct $act, MachineClass $class, ?Subject $subject = null): array
-    {
-        $opens = in_array($act, self::OPENS, true);
-
-        return self::each([
-            $act === StepAct::Secure ? self::ofClass($class) : null,
-            $act->turnsTheEngine() && $class === MachineClass::Generator ? Caution::StartingGenerator : null,
-            $act === StepAct::Raise ? Caution::OffTheGround : null,
-            $act->turnsTheEngine() && $class !== MachineClass::ElectricCart ? Caution::Running : null,
-            $subject !== null && ($opens || in_array($act, self::REACHES, true)) ? self::ofSubject($subject) : null,
-            $opens && in_array($subject, self::OIL, true) ? Caution::HotOil : null,
-        ]);
-    }
-
-    private static function ofClass(MachineClass $class): ?Caution
+    /** @return list<Caution> what is always so of such a machine */
+    public static function ofClass(MachineClass $class): array
     {
         return match ($class) {
-            MachineClass::Generator => Caution::Generator,
-            MachineClass::ElectricCart => Caution::ElectricCart,
-            MachineClass::Crawler => Caution::Crawler,
-            default => null,
+            MachineClass::Generator => [Caution::Generator],
+            MachineClass::ElectricCart => [Caution::ElectricCart],
+            MachineClass::Crawler => [Caution::Crawler],
+            default => [],
         };
+    }
+
+    /** @return list<Caution> where hands reach in at something of such a subject */
+    public static function reachingIn(Subject $subject): array
+    {
+        return self::each([self::ofSubject($subject)]);
     }
 
     private static function ofSubject(Subject $subject): ?Caution

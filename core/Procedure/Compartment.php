@@ -10,6 +10,7 @@ use Core\Fluid\Level\Warmth;
 use Core\Fluid\Sheet\Capacity;
 use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\DrainWay;
+use Core\Machine\Closure;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\Subject;
@@ -25,8 +26,6 @@ final readonly class Compartment
     /** Minutes of dripping. Common practice, no source. */
     private const DRIP = 10;
 
-    private const DRIP_GEAR_OIL = 30;
-
     /** Minutes of a run that fills an engine's new filter. Common practice, no source. */
     private const ENGINE_RUNS = 2;
 
@@ -41,63 +40,96 @@ final readonly class Compartment
         CompartmentKind::Fuel,
         CompartmentKind::OilBath,
         CompartmentKind::BatteryCells,
+        CompartmentKind::Coolant,
     ];
 
-    private const LIKE_AN_ENGINE = [CompartmentKind::Engine, CompartmentKind::Coolant];
+    /** Where nobody can be wrong about it, whatever is written down. */
+    private const READ_BY_THEIR_KIND = [
+        CompartmentKind::Coolant->value => LevelMethod::Line,
+        CompartmentKind::Brake->value => LevelMethod::Line,
+        CompartmentKind::OilBath->value => LevelMethod::Line,
+        CompartmentKind::Fuel->value => LevelMethod::Gauge,
+        CompartmentKind::BatteryCells->value => LevelMethod::Cells,
+        CompartmentKind::PivotShaft->value => LevelMethod::Threads,
+        CompartmentKind::Engine->value => LevelMethod::Stick,
+    ];
+
+    private const PUMPED = [
+        CompartmentKind::Engine,
+        CompartmentKind::Hydraulic,
+        CompartmentKind::Hydrostatic,
+        CompartmentKind::Transmission,
+        CompartmentKind::TorqueConverter,
+    ];
+
+    /** @var list<Opening> */
+    public array $openings;
+
+    /** By what its level is read; null where nothing tells. */
+    public ?LevelMethod $method;
 
     /**
      * @param  list<Opening>  $openings
      * @param  CompartmentSheet  $sheet  how it is emptied and serviced, and the compartment whose fluid it shares
      * @param  Capacity|null  $capacity  what goes in, by the book
+     * @param  LevelMethod|null  $method  null where nobody said
      */
     public function __construct(
         public string $key,
         public CompartmentKind $kind,
         public string $name,
-        public array $openings = [],
+        array $openings = [],
         public CompartmentSheet $sheet = new CompartmentSheet,
         public ?Capacity $capacity = null,
-        public LevelMethod $method = LevelMethod::Stick,
+        ?LevelMethod $method = null,
         public ?LevelProtocol $protocol = null,
-    ) {}
+    ) {
+        $hasLevel = array_filter($openings, fn (Opening $opening): bool => $opening->has(OpeningRole::Level)) !== [];
+        $this->method = $method ?? $sheet->readBy ?? self::READ_BY_THEIR_KIND[$kind->value] ?? match (true) {
+            $hasLevel => $kind->subject() === Subject::GearOil ? LevelMethod::LevelPlug : LevelMethod::Stick,
+            $protocol !== null => LevelMethod::Stick,
+            default => null,
+        };
+        $this->openings = array_map(fn (Opening $opening): Opening => $opening->in($this->method), $openings);
+    }
 
     /** @return list<Opening> */
     public function openings(OpeningRole ...$roles): array
     {
-        return array_values(array_filter(
-            $this->openings,
-            fn (Opening $opening): bool => in_array($opening->role, $roles, true),
-        ));
+        return array_values(array_filter($this->openings, fn (Opening $opening): bool => $opening->has(...$roles)));
     }
 
     /** How it is emptied; null where nothing tells. */
     public function drainWay(): ?DrainWay
     {
+        $byTaps = array_filter($this->openings(OpeningRole::Drain), fn (Opening $drain): bool => $drain->closure === Closure::Tap);
+
         return $this->sheet->out->by ?? match (true) {
+            $this->kind === CompartmentKind::Brake => DrainWay::BledThrough,
+            $this->kind === CompartmentKind::BatteryCells => DrainWay::None,
+            $byTaps !== [] => DrainWay::Tap,
             $this->openings(OpeningRole::Drain) !== [] => DrainWay::Plug,
+            $this->kind === CompartmentKind::OilBath => DrainWay::Cup,
             $this->openings(OpeningRole::Draw) !== [] => DrainWay::Suction,
             default => null,
         };
     }
 
-    /** @return list<Opening> through which it is filled: where nothing else is there, its level plug or its stick */
-    public function fills(): array
+    /** @return list<Opening> through which it is sucked out */
+    public function draws(): array
     {
-        foreach ([OpeningRole::Fill, OpeningRole::Level, OpeningRole::Draw] as $role) {
-            $fills = $this->openings($role);
-            if ($fills !== []) {
-                return $fills;
-            }
-        }
+        $through = $this->sheet->out->through;
 
-        return [];
+        return $through === null
+            ? $this->openings(OpeningRole::Draw)
+            : array_values(array_filter($this->openings, fn (Opening $opening): bool => $opening->key === $through));
     }
 
     public function warmMinutes(): int
     {
         return $this->sheet->service->minutes->warm ?? match (true) {
             in_array($this->kind, self::NEVER_WARMED, true) => 0,
-            in_array($this->kind, self::LIKE_AN_ENGINE, true) => self::WARM,
+            $this->isEngine() => self::WARM,
             default => self::WARM_DRIVE,
         };
     }
@@ -107,12 +139,12 @@ final readonly class Compartment
     {
         $isReadWarm = $this->protocol?->warmth !== null && $this->protocol->warmth !== Warmth::Cold;
 
-        return $this->sheet->service->minutes->run ?? ($isReadWarm ? $this->warmMinutes() : self::ENGINE_RUNS);
+        return $this->sheet->service->minutes->run ?? ($isReadWarm ? max(self::WARM, $this->warmMinutes()) : self::ENGINE_RUNS);
     }
 
     public function dripMinutes(): int
     {
-        return $this->sheet->service->minutes->drip ?? ($this->holdsGearOil() ? self::DRIP_GEAR_OIL : self::DRIP);
+        return $this->sheet->service->minutes->drip ?? self::DRIP;
     }
 
     /** Minutes after the run until its level tells anything. */
@@ -143,8 +175,15 @@ final readonly class Compartment
         return $this->kind === CompartmentKind::Fuel;
     }
 
-    private function holdsGearOil(): bool
+    /** Whether idling does not warm it: it has to be driven. */
+    public function isWarmedByDriving(): bool
     {
-        return $this->kind->subject() === Subject::GearOil;
+        return ! $this->isEngine() && $this->warmMinutes() > 0;
+    }
+
+    /** Whether a pump fills its circuit only when it runs. */
+    public function isPumped(): bool
+    {
+        return in_array($this->kind, self::PUMPED, true);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Core\Procedure;
 
 use Core\Machine\Caution;
-use Core\Machine\Subject;
 
 /** A service while its steps are being written down and bound to each other. */
 final class Draft
@@ -25,15 +24,34 @@ final class Draft
     /** @var list<Hold> */
     private array $holds = [];
 
-    public function __construct(private readonly ServicedMachine $machine) {}
+    /** @var array<string, list<Caution>> by key */
+    private array $cautions = [];
+
+    /** @var array<string, true> by key */
+    private array $cooling = [];
+
+    /** @var list<string> */
+    private array $fuelOpen = [];
+
+    /** @var list<array{string, string, bool}> */
+    private array $posts = [];
+
+    /** @var array<string, string> by key, of what it is one block */
+    private array $blocks = [];
+
+    /** @var array<string, string> by key, its other half */
+    private array $pairs = [];
+
+    /** @param  array<string, string>  $housings  by the key of what sits in one, which */
+    public function __construct(private readonly array $housings = []) {}
 
     /**
-     * Writes a step down, with the cautions that belong to it.
+     * Writes a step down.
      *
      * @param  Workpiece|null  $on  null for the place that its key names
      * @param  int|null  $minutes  null for the usual
-     * @param  Subject  $subject  of what it is done to
-     * @param  list<Caution>  $cautions  over and above
+     * @param  list<Caution>  $cautions  where what can hurt can be done, and nowhere else
+     * @param  string  $block  what must follow each other at once
      * @return string its key
      */
     public function step(
@@ -42,25 +60,109 @@ final class Draft
         ?Workpiece $on = null,
         Phase $phase = Phase::Reach,
         ?int $minutes = null,
-        Subject $subject = Subject::Other,
         array $cautions = [],
+        string $block = '',
     ): string {
         $key = (string) $name;
         if (isset($this->steps[$key])) {
             throw new \LogicException("The step \"{$key}\" is there already.");
         }
-        $act = $name->verb->act();
+        $on ??= new Workpiece($name->place);
         $this->steps[$key] = new Step(
             $name,
-            $on ?? new Workpiece($name->place),
+            $on,
             $says,
-            $minutes ?? $act->minutes(),
-            [...Cautions::atStep($act, $this->machine->class, $subject), ...$cautions],
+            $minutes ?? $name->verb->act()->minutes(),
+            $cautions,
+            new Bonds(block: $block),
+            $on->at === ServicedMachine::KEY || count($on->covers) > 1 ? '' : $this->housings[$on->at] ?? $on->at,
         );
         $this->phases[$key] = $phase;
         $this->before[$key] = [];
 
         return $key;
+    }
+
+    /** Something can be hurt at a step that others than its way know of. */
+    public function warn(string $step, Caution ...$cautions): void
+    {
+        $this->cautions[$step] = [...$this->cautions[$step] ?? [], ...array_values($cautions)];
+    }
+
+    /** Fuel is open meanwhile. */
+    public function opensFuel(string ...$steps): void
+    {
+        $this->fuelOpen = [...$this->fuelOpen, ...array_values($steps)];
+    }
+
+    /** @return list<string> */
+    public function fuelOpen(): array
+    {
+        return array_values(array_unique(array_filter($this->fuelOpen, $this->has(...))));
+    }
+
+    /**
+     * Hands are at a battery's posts.
+     *
+     * @param  bool  $isOffMeanwhile  whether it stays off while others work, and so may go off before anything else
+     */
+    public function posts(string $off, string $on, bool $isOffMeanwhile): void
+    {
+        $this->posts[] = [$off, $on, $isOffMeanwhile];
+    }
+
+    /** @return list<array{string, string, bool}> */
+    public function atPosts(): array
+    {
+        return $this->posts;
+    }
+
+    /** What was warmed runs out there. */
+    public function cools(string ...$steps): void
+    {
+        $this->cooling += array_fill_keys($steps, true);
+    }
+
+    /** They follow each other at once. */
+    public function block(string $block, string ...$steps): void
+    {
+        foreach ($steps as $step) {
+            $this->blocks[$step] = $block;
+        }
+    }
+
+    /** One step undoes what the other does up again. */
+    public function pair(string $undoes, string $doesUp): void
+    {
+        $this->pairs[$undoes] = $doesUp;
+        $this->pairs[$doesUp] = $undoes;
+    }
+
+    /** The step that does up what one undoes, or the other way round. */
+    public function otherHalf(string $step): string
+    {
+        return $this->pairs[$step];
+    }
+
+    /** It is done in another part of the service, after what stands there already. */
+    public function move(string $step, Phase $to): void
+    {
+        if (isset($this->phases[$step])) {
+            unset($this->phases[$step]);
+            $this->phases[$step] = $to;
+        }
+    }
+
+    /** @return list<string> the steps that wait for one */
+    public function behind(string $step): array
+    {
+        return array_map(strval(...), array_keys(array_filter($this->before, fn (array $before): bool => isset($before[$step]))));
+    }
+
+    /** @return list<string> the steps that one waits for */
+    public function before(string $step): array
+    {
+        return array_map(strval(...), array_keys($this->before[$step]));
     }
 
     public function has(string $key): bool
@@ -86,7 +188,7 @@ final class Draft
     /**
      * A step waits for others, as far as they are there.
      *
-     * @param  string|list<string>  $for
+     * @param  string|array<string>  $for
      */
     public function waits(string $step, string|array $for): void
     {
@@ -137,6 +239,7 @@ final class Draft
     /** @return array{list<Step>, list<Hold>} in an order that respects what waits for what */
     public function done(): array
     {
+        $this->closeRanks();
         $sorted = $this->sorted();
         $direct = self::direct($sorted, $this->before);
         // What a step needs, all that need it cannot do without either.
@@ -149,17 +252,30 @@ final class Draft
                 $step->on,
                 $step->says,
                 $step->minutes,
-                $step->cautions,
+                self::each([...$step->cautions, ...$this->cautions[$key] ?? []]),
                 new Bonds(
                     $direct[$key],
                     $needs[$key],
-                    array_keys($this->bonds['shut'][$key] ?? []),
-                    array_keys($this->bonds['onlyIf'][$key] ?? []),
+                    array_map(strval(...), array_keys($this->bonds['shut'][$key] ?? [])),
+                    array_map(strval(...), array_keys($this->bonds['onlyIf'][$key] ?? [])),
+                    $this->pairs[$key] ?? '',
+                    $this->blocks[$key] ?? $step->bonds->block,
                 ),
+                $step->place,
+                isset($this->cooling[$key]),
             );
         }
 
         return [$steps, $this->holds];
+    }
+
+    /**
+     * @param  list<Caution>  $cautions
+     * @return list<Caution>
+     */
+    private static function each(array $cautions): array
+    {
+        return array_values(array_column($cautions, null, 'value'));
     }
 
     /** @param  array<string>  $to */
@@ -173,6 +289,61 @@ final class Draft
         }
     }
 
+    /** What any step of a block waits for, from outside, its first step waits for: nothing comes in between. */
+    private function closeRanks(): void
+    {
+        $blocks = [];
+        foreach ($this->steps as $key => $step) {
+            $block = $this->blocks[$key] ?? $step->bonds->block;
+            if ($block !== '') {
+                $blocks[$block][] = $key;
+            }
+        }
+        foreach ($blocks as $members) {
+            $first = $this->firstOf($members);
+            foreach ($members as $member) {
+                foreach (array_keys($this->before[$member]) as $before) {
+                    if (! in_array($before, $members, true) && ! $this->follows($before, $members)) {
+                        $this->waits($first, $before);
+                    }
+                }
+            }
+        }
+    }
+
+    /** @param  non-empty-list<string>  $members */
+    private function firstOf(array $members): string
+    {
+        foreach ($members as $member) {
+            if (array_intersect(array_keys($this->before[$member]), $members) === []) {
+                return $member;
+            }
+        }
+
+        throw new \LogicException('A block of steps has no first.');
+    }
+
+    /** @param  list<string>  $members */
+    private function follows(string $step, array $members): bool
+    {
+        $seen = [];
+        $open = [$step];
+        while ($open !== []) {
+            $one = array_pop($open);
+            if (in_array($one, $members, true)) {
+                return true;
+            }
+            foreach (array_keys($this->before[$one]) as $before) {
+                if (! isset($seen[$before])) {
+                    $seen[$before] = true;
+                    $open[] = $before;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /**
      * Each after those before it, as early as they were written down.
      *
@@ -184,7 +355,7 @@ final class Draft
         $visit = function (string $key) use (&$visit, &$sorted, &$begun): void {
             if (isset($begun[$key])) {
                 if (! isset($sorted[$key])) {
-                    throw new \LogicException("The steps run in a circle at \"{$key}\".");
+                    throw new \LogicException('The steps run in a circle: '.implode(', ', array_keys(array_diff_key($begun, $sorted))).", {$key}.");
                 }
 
                 return;

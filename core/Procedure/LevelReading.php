@@ -7,13 +7,16 @@ namespace Core\Procedure;
 use Core\Fluid\Level\EngineState;
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\Warmth;
+use Core\Fluid\Sheet\DrainWay;
 
-/** When a compartment's level is read after it was opened. */
+/** When a circuit's level is read. */
 enum LevelReading
 {
+    /** Not at all: it is measured in, or filled to a line before it is fitted. */
+    case ByTheFill;
     /** As it stands, before the engine is started at all. */
     case BeforeAnythingRuns;
-    /** While it is filled: a level plug that nothing has to run for. */
+    /** While it is filled: a hole that nothing has to run for. */
     case AtThePour;
     /** Standing, nothing having run. */
     case Standing;
@@ -24,34 +27,43 @@ enum LevelReading
     /** When it has been purged and is cold again. */
     case Cold;
 
-    /** @param  bool  $drinks  whether something new in it takes up fluid once it runs */
-    public static function of(Compartment $compartment, bool $drinks): self
+    /**
+     * Of one that was filled or opened.
+     *
+     * @param  bool  $drinks  whether something new in it takes up fluid once it runs
+     */
+    public static function of(Circuit $circuit, bool $drinks): self
     {
-        $protocol = $compartment->protocol;
+        $holder = $circuit->holder;
 
         return match (true) {
-            $compartment->isFuel() => self::Standing,
-            $protocol?->engine === EngineState::Idling => self::Idling,
-            $compartment->isCoolant(), self::isPurged($compartment) => self::Cold,
+            $holder->method === LevelMethod::Measure,
+            $holder->isFuel(),
+            $holder->drainWay() === DrainWay::Cup => self::ByTheFill,
+            $holder->drainWay() === DrainWay::BledThrough => self::Standing,
+            $holder->protocol?->engine === EngineState::Idling => self::Idling,
+            Purge::isCalledFor($circuit) => self::Cold,
             $drinks,
-            $compartment->isEngine(),
-            $compartment->sheet->service->minutes->run > 0,
-            $protocol?->warmth !== null && $protocol->warmth !== Warmth::Cold => self::AfterTheRun,
-            $compartment->method === LevelMethod::LevelPlug => self::AtThePour,
+            $holder->isEngine(),
+            $holder->sheet->service->minutes->run > 0,
+            self::isWarm($holder),
+            $holder->isPumped() && $holder->method?->isToldByAHole() === false => self::AfterTheRun,
+            $holder->method?->isToldByAHole() === true => self::AtThePour,
             default => self::Standing,
         };
     }
 
-    /** Of a compartment whose level is read and nothing more. */
-    public static function ofLevel(Compartment $compartment): self
+    /** Of one whose level is read and nothing more. */
+    public static function ofLevel(Circuit $circuit): self
     {
-        $protocol = $compartment->protocol;
+        $holder = $circuit->holder;
 
         return match (true) {
-            $protocol?->engine === EngineState::Idling => self::Idling,
-            $protocol?->waitMinutes !== null,
-            $protocol?->latestMinutes !== null,
-            $protocol?->warmth !== null && $protocol->warmth !== Warmth::Cold => self::AfterTheRun,
+            $holder->protocol?->engine === EngineState::Idling => self::Idling,
+            $holder->protocol?->waitMinutes !== null,
+            $holder->protocol?->latestMinutes !== null,
+            self::isWarm($holder) => self::AfterTheRun,
+            $holder->method?->isToldByAHole() === true, $holder->method === LevelMethod::Cells => self::AtThePour,
             default => self::BeforeAnythingRuns,
         };
     }
@@ -60,14 +72,14 @@ enum LevelReading
     public function tightensIn(): Phase
     {
         return match ($this) {
-            self::AtThePour => Phase::Reach,
+            self::AfterTheRun, self::Idling => Phase::Settle,
             self::Cold => Phase::Cool,
-            default => Phase::Settle,
+            default => Phase::Reach,
         };
     }
 
-    public static function isPurged(Compartment $compartment): bool
+    private static function isWarm(Compartment $compartment): bool
     {
-        return $compartment->sheet->service->purge !== null || $compartment->isDrive() || $compartment->sheet->service->vents;
+        return $compartment->protocol?->warmth !== null && $compartment->protocol->warmth !== Warmth::Cold;
     }
 }

@@ -4,49 +4,76 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Caution;
 use Core\Machine\OpeningRole;
 
-/** The steps by which the lines of a compartment are shut off before they are opened, and turned on again. */
+/** The steps by which the lines of a circuit are shut off before they are opened, turned on again, and rid of air. */
 final readonly class LineSteps
 {
     public function __construct(private Draft $draft, private ServicedMachine $machine, private Scope $scope) {}
 
-    public function add(Compartment $compartment): void
+    public function add(Circuit $circuit): void
     {
-        $undone = $this->opened($compartment);
-        if ($undone === [] || ! $this->isShutOff($compartment)) {
+        $undone = $this->opened($circuit);
+        if ($undone === [] || ! $this->isShutOff($circuit)) {
             return;
         }
-        $key = $compartment->key;
-        [$off, $on] = $this->ways($compartment);
-        $subject = $compartment->kind->subject();
-        $shutOff = $this->draft->step(new StepKey(StepVerb::ShutOff, $key), "Shut {$compartment->name} off: {$off}.", subject: $subject);
+        if ($circuit->holder->isFuel()) {
+            $this->draft->opensFuel(...$undone, ...$this->doneUp($circuit));
+        }
+        [$off, $on] = $this->ways($circuit);
+        $shutOff = $this->draft->step(
+            new StepKey(StepVerb::ShutOff, $circuit->key),
+            "Shut {$circuit->name} off: {$off}.",
+        );
         foreach ($undone as $step) {
             $this->draft->needs($step, $shutOff);
         }
-        $turnOn = $this->draft->step(new StepKey(StepVerb::TurnOn, $key), "Turn {$compartment->name} on again: {$on}.", subject: $subject);
+        $turnOn = $this->draft->step(new StepKey(StepVerb::TurnOn, $circuit->key), "Turn {$circuit->name} on again: {$on}.");
+        $this->draft->pair($shutOff, $turnOn);
         $this->draft->onlyIf($turnOn, $shutOff);
-        $this->draft->shut($turnOn, $this->doneUp($compartment));
-        if ($compartment->isFuel() && $this->machine->engine === Engine::Diesel) {
-            $purge = $this->draft->step(
-                new StepKey(StepVerb::Purge, $key),
-                Purge::Diesel->says($compartment),
-                phase: Phase::Bleed,
-                minutes: Purge::Diesel->minutes($compartment),
-                subject: $subject,
-            );
-            $this->draft->needs($purge, $turnOn);
+        $this->draft->shut($turnOn, $this->doneUp($circuit));
+        if ($circuit->holder->isFuel() && $this->machine->engine === Engine::Diesel) {
+            $this->bleed($circuit, $turnOn);
         }
     }
 
-    /** @return array{string, string} by what it is shut off and turned on */
-    private function ways(Compartment $compartment): array
+    /** A diesel's own sequence: any step of it left out leaves air in. */
+    private function bleed(Circuit $circuit, string $turnOn): void
     {
-        $valve = $compartment->sheet->out->valve;
+        $screws = $circuit->openings(OpeningRole::Vent);
+        $screw = $screws === [] ? 'its bleed screw' : $screws[0]->name;
+        $open = $this->draft->step(
+            new StepKey(StepVerb::BleedOpen, $circuit->key),
+            "Tank full, valve open, a rag under it: {$screw} out about two turns, a second wrench on the fitting below. Small screws are brass.",
+            phase: Phase::Bleed,
+            cautions: [Caution::Fuel],
+        );
+        $this->draft->needs($open, $turnOn);
+        $purge = $this->draft->step(
+            new StepKey(StepVerb::Purge, $circuit->key),
+            'Tank full, valve open: work the hand plunger, or the key on for 60 s, or its button, whichever this engine has, until no bubbles come.',
+            phase: Phase::Bleed,
+        );
+        $this->draft->needs($purge, [$open, $turnOn]);
+        $shut = $this->draft->step(
+            new StepKey(StepVerb::BleedShut, $circuit->key),
+            "Shut {$screw} while it still runs clear, snug, no more; plunger locked, wiped dry. Then start it and raise the idle.",
+            phase: Phase::Bleed,
+        );
+        $this->draft->pair($open, $shut);
+        $this->draft->onlyIf($shut, $open);
+        $this->draft->waits($shut, $purge);
+    }
+
+    /** @return array{string, string} by what it is shut off and turned on */
+    private function ways(Circuit $circuit): array
+    {
+        $valve = $circuit->holder->sheet->out->valve;
 
         return match (true) {
-            $valve !== '' => [$valve, $valve],
-            $this->hasShutOff($compartment) => [
+            $valve !== '' => ["its valve ({$valve})", "its valve the other way ({$valve})"],
+            $this->hasShutOff($circuit) => [
                 'its valve, or a line clamp on the soft line where there is none',
                 'the valve open, or the clamp off',
             ],
@@ -54,56 +81,67 @@ final readonly class LineSteps
         };
     }
 
-    private function isShutOff(Compartment $compartment): bool
+    private function isShutOff(Circuit $circuit): bool
     {
-        return $this->hasShutOff($compartment) || $this->isHeldBack($compartment);
+        return $this->hasShutOff($circuit) || $this->isHeldBack($circuit);
     }
 
-    private function hasShutOff(Compartment $compartment): bool
+    private function hasShutOff(Circuit $circuit): bool
     {
-        return $compartment->sheet->out->valve !== ''
-            || $compartment->isFuel()
-            || ($compartment->isCoolant() && ! isset($this->scope->changed[$compartment->key]));
+        return $circuit->holder->sheet->out->valve !== ''
+            || $circuit->holder->isFuel()
+            || ($circuit->holder->isCoolant() && ! isset($this->scope->changed[$circuit->key]));
     }
 
     /** Whether its oil stays in by a vacuum while its filter is off. */
-    private function isHeldBack(Compartment $compartment): bool
+    private function isHeldBack(Circuit $circuit): bool
     {
-        $filters = array_filter($this->scope->partsIn($compartment), fn (Part $part): bool => $part->isFilter());
+        $filters = array_filter($this->scope->partsIn($circuit), fn (Part $part): bool => $part->isFilter());
 
         return $filters !== []
-            && ! isset($this->scope->changed[$compartment->key])
+            && ! isset($this->scope->changed[$circuit->key])
             && $this->machine->schools->way(School::FilterAlone) === 'vacuum';
     }
 
     /** @return list<string> */
-    private function opened(Compartment $compartment): array
+    private function opened(Circuit $circuit): array
     {
-        return $this->steps($compartment, [StepVerb::Remove], StepVerb::Open);
+        return $this->there([
+            StepVerb::Open->at($circuit->key),
+            ...array_map(fn (Part $part): string => StepVerb::Remove->at($part->key), $this->scope->partsIn($circuit)),
+            ...array_map(fn (Opening $opening): string => StepVerb::Open->at($opening->key), self::low($circuit)),
+        ]);
     }
 
     /** @return list<string> */
-    private function doneUp(Compartment $compartment): array
+    private function doneUp(Circuit $circuit): array
     {
-        return $this->steps($compartment, [StepVerb::Fit, StepVerb::CountOn], StepVerb::Close);
+        $keys = [StepVerb::Close->at($circuit->key)];
+        foreach ($this->scope->partsIn($circuit) as $part) {
+            $keys = [...$keys, StepVerb::Fit->at($part->key), StepVerb::CountOn->at($part->key), StepVerb::Torque->at($part->key)];
+        }
+        foreach (self::low($circuit) as $opening) {
+            $keys[] = StepVerb::Close->at($opening->key);
+        }
+
+        return $this->there($keys);
+    }
+
+    /** @return list<Opening> at which lines end, and not where it is filled */
+    private static function low(Circuit $circuit): array
+    {
+        return array_values(array_filter(
+            $circuit->openings(),
+            fn (Opening $opening): bool => ! $opening->has(OpeningRole::Fill, OpeningRole::Level, OpeningRole::Draw),
+        ));
     }
 
     /**
-     * @param  list<StepVerb>  $ofParts
+     * @param  array<string>  $keys
      * @return list<string>
      */
-    private function steps(Compartment $compartment, array $ofParts, StepVerb $ofOpenings): array
+    private function there(array $keys): array
     {
-        $keys = [$ofOpenings->at($compartment->key)];
-        foreach ($ofParts as $verb) {
-            foreach ($this->scope->partsIn($compartment) as $part) {
-                $keys[] = $verb->at($part->key);
-            }
-        }
-        foreach ($this->scope->openingsOf($compartment, ...OpeningRole::cases()) as $opening) {
-            $keys[] = $ofOpenings->at($opening->key);
-        }
-
         return array_values(array_filter($keys, $this->draft->has(...)));
     }
 }

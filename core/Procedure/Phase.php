@@ -12,10 +12,14 @@ enum Phase
     /** What is read cold is read before anything runs. */
     case Cold;
     case Warm;
+    /** What could start or spark is made dead, and dirt is kept out of what is opened. */
+    case Guard;
+    /** What was warmed runs out and is filled again, on level ground. */
+    case Ground;
     case Raise;
-    /** Hands are at the machine, and its engine stands. */
+    /** Hands are at the rest of the machine, and its engine stands. */
     case Reach;
-    /** Fluid lines are rid of air before anything else runs. */
+    /** Fuel lines and a cooling system are rid of air before anything else runs. */
     case Bleed;
     /** What is off the ground for nothing but its purge. */
     case Lift;
@@ -39,9 +43,11 @@ enum Phase
             self::Secure => [],
             self::Cold => [self::Secure],
             self::Warm => [self::Cold],
-            self::Raise => [self::Warm],
+            self::Guard => [self::Warm],
+            self::Ground => [self::Guard],
+            self::Raise => [self::Ground],
             self::Reach => [self::Raise],
-            self::Bleed => [self::Reach],
+            self::Bleed => [self::Ground, self::Reach],
             self::Lift => [self::Bleed],
             self::Purge => [self::Lift],
             self::Lower => [self::Purge],
@@ -51,5 +57,12 @@ enum Phase
             self::Try => [self::Leaks, self::Cool],
             self::End => [self::Try],
         };
+    }
+
+    /** @return list<self> what those follow that come after it where nothing is in it */
+    public function otherwise(): array
+    {
+        // What is raised for nothing leaves hands free to go round the machine while oil drips.
+        return $this === self::Raise ? [self::Guard] : $this->follows();
     }
 }

@@ -6,6 +6,7 @@ namespace Core\Procedure;
 
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** The steps of what is looked at, measured, adjusted, cleaned, greased or run, and of what is undone to get there. */
 final readonly class PlaceSteps
@@ -21,8 +22,8 @@ final readonly class PlaceSteps
                 ? [$this->step(StepVerb::Inspect, $work, "Look {$at->name} over.")]
                 : [$this->step(StepVerb::Measure, $work, "Measure {$at->name}{$by}.")],
             TaskKind::Adjust => $this->adjust($work, $by),
-            TaskKind::Clean => [$this->step(StepVerb::Clean, $work, $this->cleaning($at))],
-            TaskKind::Lubricate => [$this->step(StepVerb::Lubricate, $work, "Wipe the nipple and grease {$at->name}.")],
+            TaskKind::Clean => [$this->clean($work)],
+            TaskKind::Lubricate => $this->lubricate($work),
             TaskKind::Sample => [
                 $this->step(StepVerb::Sample, $work, "Draw a sample of {$at->name} while it is warm, into a clean bottle, and mark it."),
             ],
@@ -39,39 +40,69 @@ final readonly class PlaceSteps
         }
     }
 
-    private function cleaning(Compartment|Opening|Part|Place $at): string
-    {
-        $schools = $this->machine->schools;
-
-        return "Clean {$at->name}".match (true) {
-            $at instanceof Compartment => '.',
-            $at->subject === Subject::AirCleaner => ": {$schools->airCleaner()}.",
-            $at instanceof Place && $at->subject === Subject::Cutting => ": {$schools->says(School::Deck)}.",
-            default => '.',
-        };
-    }
-
     /**
      * What is undone to get at something is done up again, once for all that needed it.
      *
+     * @param  string  $back  how it is when it is back
      * @param  list<string>  $before  the steps that it makes way for
      * @param  list<string>  $until  those after which it is done up
      */
-    public function pair(string $undone, string $at, array $before, array $until): void
+    public function pair(string $back, string $at, array $before, array $until): void
     {
-        $slug = trim(preg_replace('/[^\p{L}\p{N}]+/u', '_', mb_strtolower($undone)) ?? '', '_');
+        $slug = trim(preg_replace('/[^\p{L}\p{N}]+/u', '_', mb_strtolower($back)) ?? '', '_');
         [$undo, $couple] = [StepVerb::Undo->at($slug), StepVerb::Couple->at($slug)];
         if (! $this->draft->has($undo)) {
-            $words = ucfirst($undone);
-            $on = new Workpiece($at, thing: $words);
-            $this->draft->step(new StepKey(StepVerb::Undo, $slug), "{$words}: undo it to get there.", $on);
-            $this->draft->step(new StepKey(StepVerb::Couple, $slug), "{$words}: do it up again, before anything runs.", $on);
+            $words = ucfirst(rtrim($back, '.'));
+            $this->draft->step(new StepKey(StepVerb::Undo, $slug), "Undo what is in the way, as far as it has to be. It goes back afterwards, in a step of its own: {$back}.", new Workpiece($at, thing: "Make way: {$back}"));
+            $this->draft->step(new StepKey(StepVerb::Couple, $slug), "{$words}: see that it is so, before anything runs.", new Workpiece($at, thing: $words));
             $this->draft->onlyIf($couple, $undo);
+            $this->draft->pair($undo, $couple);
         }
         foreach ($before as $step) {
             $this->draft->needs($step, $undo);
         }
         $this->draft->waits($couple, $until);
+    }
+
+    /** A deck is scraped while its blades are off. */
+    private function clean(Work $work): string
+    {
+        $at = $work->at;
+        $schools = $this->machine->schools;
+        $isDeck = $at instanceof Place && $at->subject === Subject::Cutting;
+        $isAirCleaner = ! $at instanceof Compartment && $at->subject === Subject::AirCleaner;
+        $clean = $this->step(StepVerb::Clean, $work, "Clean {$at->name}".match (true) {
+            $isAirCleaner => ": {$schools->airCleaner()}.",
+            $isDeck => ": {$schools->says(School::Deck)}.",
+            default => '.',
+        });
+        foreach ($this->scope->parts as $part) {
+            if ($isDeck && $part->kind === PartKind::Blade) {
+                $this->draft->waits($clean, StepVerb::Remove->at($part->key));
+                $this->draft->waits(StepVerb::Fit->at($part->key), $clean);
+                $this->draft->block($part->key, $clean);
+            }
+        }
+
+        return $clean;
+    }
+
+    /** @return list<string> */
+    private function lubricate(Work $work): array
+    {
+        $at = $work->at;
+        if (! $work->isThroughAPlug) {
+            return [$this->step(StepVerb::Lubricate, $work, "Wipe the nipple and grease {$at->name}.")];
+        }
+        $out = $this->draft->step(new StepKey(StepVerb::Undo, $at->key), "Clean round the plug of {$at->name}, take it out, and turn the adapter in by hand.");
+        $grease = $this->step(StepVerb::Lubricate, $work, "Grease {$at->name} through the adapter.");
+        $in = $this->draft->step(new StepKey(StepVerb::Couple, $at->key), "Adapter out of {$at->name}, plug in by hand, then snug plus an eighth of a turn.");
+        $this->draft->needs($grease, $out);
+        $this->draft->onlyIf($in, $out);
+        $this->draft->waits($in, $grease);
+        $this->draft->pair($out, $in);
+
+        return [$grease];
     }
 
     /** @return list<string> */
@@ -99,11 +130,22 @@ final readonly class PlaceSteps
         if (! $this->draft->has((string) $name)) {
             $hint = rtrim($work->at instanceof Compartment ? '' : $work->at->hint, '.');
             $subject = $work->at instanceof Compartment ? $work->at->kind->subject() : $work->at->subject;
-            $this->draft->step($name, $says.($hint === '' ? '' : " {$hint}."), phase: $phase, subject: $subject);
+            $this->draft->step(
+                $name,
+                $says.($hint === '' ? '' : " {$hint}."),
+                new Workpiece($work->at->key, answers: $work->answers),
+                $phase,
+                cautions: $this->isFirstAt($work->at->key) && $work->kind !== TaskKind::Inspect ? Cautions::reachingIn($subject) : [],
+            );
         }
         $this->draft->waits((string) $name, $this->comesFirst($work));
 
         return (string) $name;
+    }
+
+    private function isFirstAt(string $key): bool
+    {
+        return $this->draft->those(fn (Step $step): bool => $step->on->at === $key) === [];
     }
 
     /** @return list<string> what is fitted new is looked at when it sits */

@@ -26,9 +26,9 @@ final readonly class Procedure
     public static function of(ServicedMachine $machine, array $works, array $compartments, array $parts): self
     {
         $works = array_map(fn (Work $work): Work => $work->by($machine->schools), $works);
-        $service = new ServiceSteps($machine, new Scope($works, $compartments, $parts));
+        $scope = new Scope($works, $compartments, $parts, $machine->schools->isPlugUsedAgain());
 
-        return new self(...$service->done());
+        return new self(...(new Composer($machine, $scope))->done());
     }
 
     public function step(string $key): ?Step

@@ -12,44 +12,62 @@ enum Purge
     /** A drive with a tank of its own. */
     case ByTank;
     case Coolant;
-    case Diesel;
 
     /** Of a drive filled until its vents run. */
     private const CYCLES = 5;
 
     private const MINUTES_A_CYCLE = 1;
 
-    public static function of(Compartment $compartment): self
+    /** Until a thermostat opens. */
+    private const MINUTES_OF_COOLANT = 10;
+
+    public static function of(Circuit $circuit): self
     {
+        $service = $circuit->holder->sheet->service;
+
         return match (true) {
-            $compartment->isFuel() => self::Diesel,
-            $compartment->isCoolant() => self::Coolant,
-            $compartment->sheet->service->vents || $compartment->sheet->service->purge !== null => self::ByVents,
+            $circuit->holder->isCoolant() => self::Coolant,
+            $service->vents || $service->purge !== null => self::ByVents,
             default => self::ByTank,
         };
     }
 
-    public function cycles(Compartment $compartment): int
+    /** Of what its level is read cold only when air is out of it. */
+    public static function isCalledFor(Circuit $circuit): bool
     {
-        return $this === self::ByVents ? $compartment->sheet->service->purge ?? self::CYCLES : 1;
+        $service = $circuit->holder->sheet->service;
+
+        return $circuit->holder->isCoolant() || $service->purge !== null || $service->vents
+            || array_filter($circuit->housings, fn (Compartment $housing): bool => $housing->isDrive()) !== [];
     }
 
-    public function minutes(Compartment $compartment): int
+    public static function phase(Circuit $circuit): Phase
+    {
+        return self::of($circuit) === self::Coolant ? Phase::Bleed : Phase::Purge;
+    }
+
+    public function cycles(Circuit $circuit): int
+    {
+        return $this === self::ByVents ? $circuit->holder->sheet->service->purge ?? self::CYCLES : 1;
+    }
+
+    public function minutes(Circuit $circuit): int
     {
         return match ($this) {
-            self::ByVents => max(StepAct::Purge->minutes(), $this->cycles($compartment) * self::MINUTES_A_CYCLE),
-            self::Coolant => max(10, $compartment->sheet->service->minutes->run ?? 0),
-            self::ByTank, self::Diesel => StepAct::Purge->minutes(),
+            self::ByVents => max(StepAct::Purge->minutes(), $this->cycles($circuit) * self::MINUTES_A_CYCLE),
+            self::Coolant => max(self::MINUTES_OF_COOLANT, $circuit->holder->sheet->service->minutes->run ?? 0),
+            self::ByTank => StepAct::Purge->minutes(),
         };
     }
 
-    public function says(Compartment $compartment): string
+    public function says(Circuit $circuit, ServicedMachine $machine): string
     {
+        $off = $machine->isElectric() ? 'then key out' : 'then engine off';
+
         return match ($this) {
-            self::ByVents => "Wheels just clear of the ground, about an inch: idle, half forward, half back, then full, {$this->cycles($compartment)} cycles, then engine off. Foam just after is air, not water.",
-            self::ByTank => "Wheels just clear of the ground: run a few minutes with the tank's cap off until the foam is gone, add to the cold line, drive each way, then engine off.",
-            self::Coolant => "Heater on, bleed screws open: run until it is warm and no more bubbles come, topping up as {$compartment->name} drops; close the screws, engine off.",
-            self::Diesel => 'Tank full, valve open, bleed screw out about two turns: pump by hand, or with the key on, until no bubbles come; close it, hold the fitting below against turning; then start and raise the idle.',
+            self::ByVents => "Driven wheels just clear of the ground, about an inch: slow, half forward, half back, then full, {$this->cycles($circuit)} cycles, {$off}. Foam just after is air, not water.",
+            self::ByTank => "Driven wheels just clear of the ground, cap of the tank off: run a few minutes, slowly forward and back, until the foam is gone; add to the cold line as it drops, and say how much; {$off}.",
+            self::Coolant => "Cap off, heater open: run it until the thermostat opens, the upper hose is hot and no more bubbles come; top up as it drops, and say how much; {$off}.",
         };
     }
 }

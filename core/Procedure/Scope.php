@@ -6,212 +6,324 @@ namespace Core\Procedure;
 
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Sheet\DrainWay;
-use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\TaskKind;
+use Core\Procedure\Way\ThroughTheWheels;
+use Core\Supply\PartKind;
 
-/** What the works of one service come to: which compartments are emptied, which openings and parts are worked at. */
+/** What the works of one service come to: which circuits are emptied, which openings and parts are worked at. */
 final readonly class Scope
 {
-    /** @var array<string, Compartment> all that are known, by key */
-    public array $compartments;
+    /** Parts behind which fluid stands. */
+    private const WET = [
+        PartKind::SpinOn, PartKind::Cartridge, PartKind::Canister, PartKind::Screen, PartKind::Ring, PartKind::Washer,
+        PartKind::Gasket, PartKind::Plug, PartKind::Other,
+    ];
 
-    /** @var array<string, Compartment> those whose fluid is changed, by key */
+    private const SEALS = [PartKind::Ring, PartKind::Washer, PartKind::Gasket];
+
+    private const LOW = [OpeningRole::Drain, OpeningRole::Strainer, OpeningRole::FilterCover];
+
+    /** @var array<string, Circuit> all that are known, by key */
+    public array $circuits;
+
+    /** @var array<string, Circuit> those whose fluid is changed, by key */
     public array $changed;
 
     /** @var array<string, Part> those that come off, by key */
     public array $parts;
 
+    /** @var array<string, PartTask> what becomes of them, by key */
+    public array $tasks;
+
     /** @var array<string, Opening> those that are worked at themselves, by key */
     public array $openings;
 
-    /** @var array<string, Compartment> those whose level is read and nothing more, by key */
+    /** @var array<string, Circuit> those whose level is read and nothing more, by key */
     public array $levels;
+
+    /** @var array<string, Circuit> by the key of a housing, the circuit that it belongs to */
+    private array $byHousing;
 
     /**
      * @param  list<Work>  $works
      * @param  list<Compartment>  $compartments  of the machine
      * @param  list<Part>  $parts  of the machine
      *
-     * @throws Unready if a fluid is to be changed and nothing tells how it comes out or goes in
+     * @throws Unready if nothing tells how what is to be changed comes out, goes in or is read
      */
-    public function __construct(public array $works, array $compartments, array $parts)
+    public function __construct(public array $works, array $compartments, array $parts, bool $isPlugUsedAgain = false)
     {
-        $known = array_column($compartments, null, 'key');
-        $changed = $off = $openings = $levels = [];
+        [$this->circuits, $this->byHousing] = self::circuits($compartments);
+        $known = array_column($parts, null, 'key');
+        $changed = $tasks = $openings = $levels = [];
         foreach ($works as $work) {
             $at = $work->at;
             if ($at instanceof Compartment) {
-                $holder = $known[$at->sheet->sharesWith ?? ''] ?? $at;
+                $circuit = $this->byHousing[$at->key];
                 match ($work->kind) {
-                    TaskKind::Replace => $changed[$holder->key] = $holder,
-                    TaskKind::CheckLevel => $levels[$holder->key] = $holder,
+                    TaskKind::Replace => $changed[$circuit->key] = $circuit,
+                    TaskKind::CheckLevel => $levels[$circuit->key] = $circuit,
                     default => null,
                 };
             } elseif ($at instanceof Part && in_array($work->kind, [TaskKind::Replace, TaskKind::Clean], true)) {
-                $off[$at->key] = $at;
+                $known[$at->key] ??= $at;
+                $isNew = $work->kind === TaskKind::Replace && ! ($at->kind === PartKind::SparkPlug && $isPlugUsedAgain);
+                $tasks[$at->key] = $isNew || ($tasks[$at->key] ?? null) === PartTask::Renew ? PartTask::Renew : PartTask::Clean;
             } elseif ($at instanceof Opening && in_array($work->kind, [TaskKind::Replace, TaskKind::Clean], true)) {
-                $openings[$at->key] = $at;
+                $openings[$at->key] = $this->hole($at);
             }
         }
-        $this->compartments = $known;
-        foreach ($changed as $compartment) {
-            if ($compartment->kind === CompartmentKind::Brake) {
-                throw Unready::brakes($compartment);
-            }
-            if (! $this->canComeOut($compartment, $parts)) {
-                throw Unready::noWayOut($compartment);
-            }
-            if ($this->fillsOf($compartment) === []) {
-                throw Unready::noWayIn($compartment);
+        foreach ($changed as $circuit) {
+            // What runs out by a filter has it taken off, whether a new one is due or not.
+            foreach ($this->byWhatComesOff($circuit, $known) as $part) {
+                $tasks[$part->key] ??= PartTask::PutBack;
             }
         }
-        // What is drained by taking its filter off has the filter taken off, whether a new one is due or not.
-        foreach ($changed as $compartment) {
-            if ($this->drainWay($compartment, $parts) === DrainWay::Filter) {
-                $off += array_column(self::filtersIn($compartment, $parts), null, 'key');
+        foreach ($tasks as $key => $task) {
+            foreach (self::over($known[$key], $known) as $over) {
+                // What seals is new each time.
+                $tasks[$over->key] ??= in_array($over->kind, self::SEALS, true) ? PartTask::Renew : PartTask::PutBack;
             }
         }
+        foreach ($changed as $circuit) {
+            self::refuse($circuit, $known);
+        }
+        $this->parts = array_map(fn (string|int $key): Part => $known[$key], array_combine(array_keys($tasks), array_keys($tasks)));
+        $this->tasks = $tasks;
         $this->changed = $changed;
-        $this->parts = $off;
         $this->openings = $openings;
         $this->levels = array_diff_key($levels, $changed);
-        foreach ($this->openedOnly() as $compartment) {
-            if ($compartment->kind === CompartmentKind::Brake) {
-                throw Unready::brakes($compartment);
+        foreach ([...$this->caught(), ...$this->levels] as $circuit) {
+            $isOnlyRead = isset($this->levels[$circuit->key]);
+            if ($circuit->holder->method === null || ($isOnlyRead && $circuit->holder->method === LevelMethod::Measure)) {
+                throw Unready::noReading($circuit->holder);
+            }
+        }
+        foreach ($this->caught() as $circuit) {
+            if ($circuit->fills() === []) {
+                throw Unready::noWayIn($circuit->holder);
             }
         }
     }
 
-    /**
-     * Whether the place is known at which it comes out: nothing is poured on what is still in there.
-     *
-     * @param  list<Part>  $parts
-     */
-    private function canComeOut(Compartment $compartment, array $parts): bool
+    /** @return array<string, string> by the key of an opening or a part, the housing in which it sits */
+    public function housings(): array
     {
-        return match ($this->drainWay($compartment, $parts)) {
-            DrainWay::Plug, DrainWay::Hub => $this->openingsOf($compartment, OpeningRole::Drain) !== [],
-            DrainWay::Suction => $this->openingsOf($compartment, OpeningRole::Draw) !== [],
-            DrainWay::Filter => self::filtersIn($compartment, $parts) !== [],
-            DrainWay::Hose => true,
-            null => false,
-        };
-    }
-
-    /** @return list<Opening> of a compartment and of those that share its fluid */
-    public function openingsOf(Compartment $compartment, OpeningRole ...$roles): array
-    {
-        $openings = [];
-        foreach ($this->housings($compartment) as $housing) {
-            $openings = [...$openings, ...$housing->openings(...$roles)];
+        $housings = [];
+        foreach ($this->circuits as $circuit) {
+            foreach ($circuit->housings as $housing) {
+                foreach ($housing->openings as $opening) {
+                    $housings[$opening->key] = $housing->key;
+                }
+            }
+        }
+        foreach ($this->parts as $part) {
+            $housings[$part->key] = $part->in ?? $part->key;
         }
 
-        return $openings;
+        return $housings;
     }
 
-    /** @return list<Opening> */
-    public function fillsOf(Compartment $compartment): array
+    public function holderOf(Compartment $housing): Circuit
     {
-        $fills = [];
-        foreach ($this->housings($compartment) as $housing) {
-            $fills = [...$fills, ...$housing->fills()];
-        }
-
-        return $fills;
+        return $this->byHousing[$housing->key];
     }
 
-    /** @return list<Opening> that are open while it is filled, since they tell when it is full */
-    public function levelPlugsOf(Compartment $compartment): array
+    /** @return list<Part> those that come off in a circuit */
+    public function partsIn(Circuit $circuit): array
     {
-        return $compartment->method === LevelMethod::LevelPlug
-            ? $this->openingsOf($compartment, OpeningRole::Level)
-            : [];
-    }
-
-    /** @return list<Part> those that come off in a compartment, or in one that shares its fluid */
-    public function partsIn(Compartment $compartment): array
-    {
-        $keys = array_column($this->housings($compartment), 'key');
+        $keys = array_column($circuit->housings, 'key');
 
         return array_values(array_filter($this->parts, fn (Part $part): bool => in_array($part->in, $keys, true)));
     }
 
-    /** @return list<Opening> those worked at themselves in a compartment, or in one that shares its fluid */
-    public function workedIn(Compartment $compartment): array
+    /** @return list<Opening> those worked at themselves in a circuit */
+    public function workedIn(Circuit $circuit): array
     {
-        $keys = array_column($this->openingsOf($compartment, ...OpeningRole::cases()), 'key');
-
-        return array_values(array_filter(
-            $this->openings,
-            fn (Opening $opening): bool => in_array($opening->key, $keys, true),
-        ));
+        return array_values(array_intersect_key($this->openings, array_column($circuit->openings(), null, 'key')));
     }
 
-    /** The compartment that holds the fluid of a part or an opening; null where it sits in none. */
-    public function holderOf(Part|Opening $at): ?Compartment
+    /** The circuit whose fluid a part or an opening holds back; null where it holds back none. */
+    public function circuitOf(Part|Opening $at): ?Circuit
     {
-        foreach ($this->compartments as $compartment) {
-            $isIn = $at instanceof Part
-                ? $at->in === $compartment->key
-                : in_array($at, $compartment->openings, true);
-            if ($isIn) {
-                return $this->compartments[$compartment->sheet->sharesWith ?? ''] ?? $compartment;
+        if ($at instanceof Part) {
+            return $this->byHousing[$at->in ?? ''] ?? null;
+        }
+        foreach ($this->circuits as $circuit) {
+            if (in_array($at->key, array_column($circuit->openings(), 'key'), true)) {
+                return $circuit;
             }
         }
 
         return null;
     }
 
-    /** @return array<string, Compartment> not changed, but opened at a filter or a strainer, by key */
-    public function openedOnly(): array
+    /** @return array<string, Circuit> not changed, but opened below their level, by key: what runs out is caught and poured back */
+    public function caught(): array
     {
-        $opened = [];
-        foreach ([...$this->parts, ...$this->openings] as $at) {
-            $holder = $this->holderOf($at);
-            if ($holder !== null && ! isset($this->changed[$holder->key])) {
-                $opened[$holder->key] = $holder;
+        $caught = [];
+        foreach ($this->parts as $part) {
+            if (in_array($part->kind, self::WET, true)) {
+                $caught[] = $this->circuitOf($part);
+            }
+        }
+        foreach ($this->openings as $opening) {
+            if ($opening->has(...self::LOW)) {
+                $caught[] = $this->circuitOf($opening);
             }
         }
 
-        return $opened;
+        return array_filter(
+            array_column(array_filter($caught), null, 'key'),
+            fn (Circuit $circuit): bool => ! isset($this->changed[$circuit->key]) && ! $circuit->holder->isFuel(),
+        );
     }
 
-    public function drainsBy(Compartment $compartment): ?DrainWay
+    /** Whether fluid runs out behind a part or an opening while it is off. */
+    public function letsOut(Part|Opening $at): bool
     {
-        return $this->drainWay($compartment, array_values($this->parts));
-    }
-
-    /** @param  list<Part>  $parts */
-    private function drainWay(Compartment $compartment, array $parts): ?DrainWay
-    {
-        foreach ($this->housings($compartment) as $housing) {
-            if ($housing->drainWay() !== null) {
-                return $housing->drainWay();
-            }
-        }
-
-        return self::filtersIn($compartment, $parts) === [] ? null : DrainWay::Filter;
-    }
-
-    /** @return non-empty-list<Compartment> it and those that share its fluid */
-    private function housings(Compartment $compartment): array
-    {
-        return [$compartment, ...array_values(array_filter(
-            $this->compartments,
-            fn (Compartment $other): bool => $other->sheet->sharesWith === $compartment->key,
-        ))];
+        return $at instanceof Part ? in_array($at->kind, self::WET, true) : $at->has(...self::LOW);
     }
 
     /**
-     * @param  list<Part>  $parts
+     * @param  array<string, Part>  $known
+     * @return list<Part> by which a circuit runs out
+     */
+    public function byWhatComesOff(Circuit $circuit, array $known): array
+    {
+        $off = [];
+        foreach ($circuit->housings as $housing) {
+            $off = [...$off, ...self::outlets($housing, $known)];
+        }
+
+        return $off;
+    }
+
+    /**
+     * @param  array<string, Part>  $known
      * @return list<Part>
      */
-    private static function filtersIn(Compartment $compartment, array $parts): array
+    public static function outlets(Compartment $housing, array $known): array
     {
-        return array_values(array_filter(
-            $parts,
-            fn (Part $part): bool => $part->in === $compartment->key && $part->isFilter(),
+        $sits = fn (PartKind ...$kinds): array => array_values(array_filter(
+            $known,
+            fn (Part $part): bool => $part->in === $housing->key && in_array($part->kind, $kinds, true),
         ));
+        $filters = array_values(array_filter($known, fn (Part $part): bool => $part->in === $housing->key && $part->isFilter()));
+
+        return match ($housing->drainWay()) {
+            DrainWay::Filter, null => $filters,
+            DrainWay::Catch => $sits(PartKind::Screen),
+            default => [],
+        };
+    }
+
+    /**
+     * What lies over a part, outermost last.
+     *
+     * @param  array<string, Part>  $known
+     * @return list<Part>
+     */
+    public static function over(Part $part, array $known): array
+    {
+        $over = [];
+        foreach ($part->fitting->under as $key) {
+            if (isset($known[$key]) && $key !== $part->key) {
+                $over = [...$over, $known[$key], ...self::over($known[$key], array_diff_key($known, [$part->key => true]))];
+            }
+        }
+
+        return array_values(array_column($over, null, 'key'));
+    }
+
+    /**
+     * @param  list<string>  $parts
+     * @return list<string> what lies over or under them
+     */
+    public function around(array $parts): array
+    {
+        $around = array_flip($parts);
+        do {
+            $known = count($around);
+            foreach ($this->parts as $key => $part) {
+                $together = [(string) $key, ...array_column(self::over($part, $this->parts), 'key')];
+                if (array_intersect_key($around, array_flip($together)) !== []) {
+                    $around += array_flip($together);
+                }
+            }
+        } while (count($around) > $known);
+
+        return array_map(strval(...), array_keys($around));
+    }
+
+    private function hole(Opening $opening): Opening
+    {
+        foreach ($this->circuits as $circuit) {
+            foreach ($circuit->openings() as $hole) {
+                if ($hole->key === $opening->key) {
+                    return $hole;
+                }
+            }
+        }
+
+        return $opening->in(null);
+    }
+
+    /**
+     * @param  list<Compartment>  $compartments
+     * @return array{array<string, Circuit>, array<string, Circuit>} by their own key, and by the key of each housing
+     */
+    private static function circuits(array $compartments): array
+    {
+        $known = array_column($compartments, null, 'key');
+        $housings = $circuits = $byHousing = [];
+        foreach ($known as $key => $compartment) {
+            $holder = $known[$compartment->sheet->sharesWith ?? ''] ?? $compartment;
+            $housings[$holder->key][$holder->key] = $holder;
+            $housings[$holder->key][$key] = $compartment;
+        }
+        foreach ($housings as $key => $together) {
+            $circuits[$key] = new Circuit(array_values($together));
+            foreach ($together as $housing) {
+                $byHousing[$housing->key] = $circuits[$key];
+            }
+        }
+
+        return [$circuits, $byHousing];
+    }
+
+    /**
+     * @param  array<string, Part>  $known
+     *
+     * @throws Unready
+     */
+    private static function refuse(Circuit $circuit, array $known): void
+    {
+        foreach ($circuit->housings as $housing) {
+            $way = $housing->drainWay();
+            if ($way === DrainWay::None) {
+                throw Unready::neverEmptied($housing);
+            }
+            $isKnown = match ($way) {
+                DrainWay::Plug, DrainWay::Tap, DrainWay::Hub => $housing->openings(OpeningRole::Drain) !== [],
+                DrainWay::Suction => $housing->draws() !== [],
+                DrainWay::Hose, DrainWay::Cup => true,
+                DrainWay::BledThrough => ThroughTheWheels::screws($circuit) !== [],
+                DrainWay::Catch => $housing->openings(OpeningRole::Strainer) !== [] || self::outlets($housing, $known) !== [],
+                DrainWay::Filter, null => self::outlets($housing, $known) !== [],
+            };
+            if (! $isKnown) {
+                throw $way === DrainWay::BledThrough ? Unready::noScrews($housing) : Unready::noWayOut($housing);
+            }
+        }
+        $holder = $circuit->holder;
+        match (true) {
+            $holder->drainWay() === DrainWay::Cup => null,
+            $circuit->fills() === [] => throw Unready::noWayIn($holder),
+            $holder->method === null => throw Unready::noReading($holder),
+            $holder->method === LevelMethod::Measure && $holder->capacity === null => throw Unready::noAmount($holder),
+            default => null,
+        };
     }
 }

@@ -18,7 +18,11 @@ final readonly class Step
 
     public StepAct $act;
 
-    /** @param  list<Caution>  $cautions */
+    /**
+     * @param  list<Caution>  $cautions
+     * @param  string  $place  the housing or spot at which hands are; empty where they go round the machine
+     * @param  bool  $cools  whether what it is done to cools meanwhile: it goes before all that can wait
+     */
     public function __construct(
         StepKey $key,
         public Workpiece $on,
@@ -26,6 +30,8 @@ final readonly class Step
         public int $minutes,
         public array $cautions = [],
         public Bonds $bonds = new Bonds,
+        public string $place = '',
+        public bool $cools = false,
     ) {
         $this->key = (string) $key;
         $this->verb = $key->verb;

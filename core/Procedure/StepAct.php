@@ -78,26 +78,14 @@ enum StepAct: string
             self::Adjust => "Adjust: {$name}",
             self::Lubricate => "Grease: {$name}",
             self::Couple => "Put back: {$name}",
-            self::Label => 'Write on the new filters',
+            self::Label => "Write on it: {$name}",
             self::Reset => 'Set its own reminder',
         };
-    }
-
-    /** Whether it goes on by itself as soon as what comes before it is done, and ends by itself. */
-    public function takesItsTime(): bool
-    {
-        return $this === self::Drain || $this === self::Wait;
     }
 
     /** Whether it does up what another undid, so that a machine is in pieces without it. */
     public function doesUp(): bool
     {
         return in_array($this, [self::Close, self::Open, self::Fit, self::Pour, self::Couple, self::Torque, self::Lower], true);
-    }
-
-    /** Whether the engine, or what it drives, turns meanwhile: nobody reaches in. */
-    public function turnsTheEngine(): bool
-    {
-        return in_array($this, [self::Warm, self::Run, self::Purge], true);
     }
 }

@@ -22,7 +22,14 @@ enum StepVerb: string
     case TurnLow = 'turn_low';
     case TurnLevel = 'turn_level';
     case Drain = 'drain';
+    /** Out through an opening above, by a pump or a syringe. */
+    case Suck = 'suck';
     case WhatRanOut = 'what_ran_out';
+    /** A box is vacuumed before it is opened. */
+    case Vacuum = 'vacuum';
+    /** How it sits is drawn, marked or photographed. */
+    case Mark = 'mark';
+    case Slacken = 'slacken';
     case Remove = 'remove';
     case Look = 'look';
     case CountOff = 'count_off';
@@ -34,6 +41,8 @@ enum StepVerb: string
     case LookOver = 'look_over';
     case Close = 'close';
     case Torque = 'torque';
+    case Balance = 'balance';
+    case TurnByHand = 'turn_by_hand';
     case Pour = 'pour';
     /** With what was filled, all at once. */
     case Run = 'run';
@@ -42,6 +51,11 @@ enum StepVerb: string
     /** The machine's own exercise. */
     case RunLoaded = 'run_loaded';
     case Purge = 'purge';
+    case BleedOpen = 'bleed_open';
+    case BleedShut = 'bleed_shut';
+    /** By the pedal, at one wheel. */
+    case Bleed = 'bleed';
+    case Pedal = 'pedal';
     case Wait = 'wait';
     case Reopen = 'reopen';
     case Read = 'read';
@@ -51,6 +65,8 @@ enum StepVerb: string
     case Measure = 'measure';
     case Adjust = 'adjust';
     case MeasureAgain = 'measure_again';
+    /** What a licensed trade does. */
+    case Licensed = 'licensed';
     case Lubricate = 'lubricate';
     case Sample = 'sample';
     case Leaks = 'leaks';
@@ -73,13 +89,16 @@ enum StepVerb: string
     public function act(): StepAct
     {
         return match ($this) {
-            self::CleanRound => StepAct::Clean,
-            self::Undo => StepAct::Loosen,
-            self::ShutOff, self::Reshut => StepAct::Close,
-            self::TurnOn, self::Reopen => StepAct::Open,
+            self::CleanRound, self::Vacuum => StepAct::Clean,
+            self::Undo, self::Slacken => StepAct::Loosen,
+            self::ShutOff, self::Reshut, self::BleedShut => StepAct::Close,
+            self::TurnOn, self::Reopen, self::BleedOpen => StepAct::Open,
+            self::Suck => StepAct::Drain,
+            self::Bleed => StepAct::Purge,
             self::Cool => StepAct::Wait,
             self::TurnLow, self::TurnLevel => StepAct::Adjust,
-            self::WhatRanOut, self::CountOff, self::CountOn, self::LookOver, self::Inspect, self::Sample => StepAct::Look,
+            self::WhatRanOut, self::CountOff, self::CountOn, self::LookOver, self::Inspect, self::Sample,
+            self::Mark, self::Balance, self::TurnByHand, self::Pedal, self::Licensed => StepAct::Look,
             self::Idle, self::RunLoaded, self::TryOut => StepAct::Run,
             self::MeasureAgain => StepAct::Measure,
             self::Leaks, self::LeaksAgain => StepAct::CheckLeaks,
@@ -93,12 +112,36 @@ enum StepVerb: string
         return ! in_array($this, [self::Warm, self::Cool, self::Drain, self::Run, self::Idle, self::Wait], true);
     }
 
+    /** Whether it goes on by itself as soon as what comes before it is done, and ends by itself. */
+    public function takesItsTime(): bool
+    {
+        return in_array($this, [self::Drain, self::Wait, self::Cool], true);
+    }
+
+    /** Whether the engine, or what it drives, turns meanwhile: nobody reaches in. */
+    public function turns(): bool
+    {
+        return in_array($this, [self::Warm, self::Run, self::Idle, self::RunLoaded, self::Purge, self::TryOut], true);
+    }
+
     /** What stands over the step. */
     public function title(string $name): string
     {
         return match ($this) {
             self::CleanRound => 'Clean round what is opened',
-            self::Undo, self::Couple => $name,
+            self::Undo => "Undo: {$name}",
+            self::Couple => "Put back: {$name}",
+            self::Suck => "Suck it out: {$name}",
+            self::Vacuum => "Vacuum round it: {$name}",
+            self::Mark => "Mark how it sits: {$name}",
+            self::Slacken => "Slacken: {$name}",
+            self::Balance => "Balance: {$name}",
+            self::TurnByHand => "Turn it by hand: {$name}",
+            self::BleedOpen => "Open the bleed screw: {$name}",
+            self::BleedShut => "Shut the bleed screw: {$name}",
+            self::Bleed => "Bleed: {$name}",
+            self::Pedal => 'Try the pedal, standing',
+            self::Licensed => "For a licensed trade: {$name}",
             self::ShutOff => "Shut off: {$name}",
             self::TurnOn => "Turn on again: {$name}",
             self::CountOff, self::CountOn => "Count the pieces: {$name}",

@@ -115,7 +115,7 @@ final class TimedProgress
                 $this->ended[$step->key] = $before;
             }
             $started = $this->started[$step->key] ?? null;
-            $isByItself = $step->act->takesItsTime();
+            $isByItself = $step->verb->takesItsTime();
             $began = $isByItself && $before !== null ? $started ?? $before : $started;
             if ($state !== StepState::Ready || $began === null) {
                 continue;

@@ -14,23 +14,36 @@ final class Unready extends \DomainException
 
     public static function noWayOut(Compartment $compartment): self
     {
-        return new self(
-            $compartment->key,
-            ucfirst($compartment->name).': nothing says how it is emptied. Give it a drain, a filter that is taken off, or the place where it is sucked out.',
-        );
+        return self::of($compartment, 'nothing says how it is emptied. Give it a drain, a filter that is taken off, or the place where it is sucked out.');
     }
 
-    /** Pedal and wheels belong to it, and nothing here knows them yet. */
-    public static function brakes(Compartment $compartment): self
+    public static function noScrews(Compartment $compartment): self
     {
-        return new self(
-            $compartment->key,
-            ucfirst($compartment->name).': brakes are bled by their own procedure, wheel by wheel; not led yet. Do it by the manual or have it done, then record the service.',
-        );
+        return self::of($compartment, 'nothing says where it is bled. Give it its bleed screws.');
+    }
+
+    public static function neverEmptied(Compartment $compartment): self
+    {
+        return self::of($compartment, 'it is never emptied: sealed for life, or only topped up. Read its level instead, or have it opened by whoever may.');
     }
 
     public static function noWayIn(Compartment $compartment): self
     {
-        return new self($compartment->key, ucfirst($compartment->name).': nothing says where it is filled. Give it a filler.');
+        return self::of($compartment, 'nothing says where it is filled. Give it a filler.');
+    }
+
+    public static function noReading(Compartment $compartment): self
+    {
+        return self::of($compartment, 'nothing says how its level is read. Say by what: a stick, a level plug, its filler, a glass, a line, or by measure.');
+    }
+
+    public static function noAmount(Compartment $compartment): self
+    {
+        return self::of($compartment, 'it is filled by measure, and nobody has written down how much.');
+    }
+
+    private static function of(Compartment $compartment, string $why): self
+    {
+        return new self($compartment->key, ucfirst($compartment->name).": {$why}");
     }
 }

@@ -19,12 +19,16 @@ final readonly class Work
     /**
      * @param  string|null  $check  by which it is looked at or measured, in words
      * @param  list<string>  $undoes  what is undone for it, and done up again
+     * @param  list<string>  $answers  the findings that it puts right, by their keys
+     * @param  bool  $isThroughAPlug  whether grease goes in by an adapter in the place of a plug
      */
     public function __construct(
         public TaskKind $kind,
         public Compartment|Opening|Part|Place $at,
         public ?string $check = null,
         public array $undoes = [],
+        public array $answers = [],
+        public bool $isThroughAPlug = false,
     ) {}
 
     /** The same as the machine's keeper does it: a pivot shaft that takes grease is greased, whatever its rule says of oil. */
@@ -39,6 +43,7 @@ final readonly class Work
             TaskKind::Lubricate,
             new Place($this->at->key, $this->at->name, self::SAYS_PIVOT_SHAFT, Subject::Grease),
             undoes: [...$this->undoes, ...$this->at->sheet->out->putsBack],
+            isThroughAPlug: true,
         ) : $this;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Measure\Quantity;
+
 /** What a step is done to. */
 final readonly class Workpiece
 {
@@ -12,12 +14,18 @@ final readonly class Workpiece
      * @param  list<string>  $covers  the keys of all places it is done for at once, the first of which is `at`
      * @param  list<string>  $pieces  what is counted
      * @param  string  $thing  in words, where it has no spot of its own
+     * @param  Quantity|null  $amount  what comes out or goes in, by the book
+     * @param  list<string>  $answers  the findings that it puts right, by their keys
+     * @param  bool  $takesFluid  whether fluid may go in meanwhile
      */
     public function __construct(
         public string $at,
         public array $covers = [],
         public array $pieces = [],
         public string $thing = '',
+        public ?Quantity $amount = null,
+        public array $answers = [],
+        public bool $takesFluid = false,
     ) {}
 
     /** @param  non-empty-list<string>  $places */

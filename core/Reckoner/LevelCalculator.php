@@ -20,7 +20,7 @@ final class LevelCalculator implements Calculator
     public function answer(Fields $given, \DateTimeImmutable $now): Answer
     {
         $method = LevelMethod::tryFrom(
-            (string) $given->option('method', array_column(LevelMethod::cases(), 'value'), 'the method'),
+            (string) $given->option('method', array_column(LevelMethod::read(), 'value'), 'the method'),
         )
             ?? LevelMethod::Stick;
         $mark = $this->mark($given, $method);

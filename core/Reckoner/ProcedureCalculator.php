@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Reckoner;
 
 use Core\Form\Fields;
+use Core\Form\Notation;
 use Core\Machine\Caution;
 use Core\Procedure\Hold;
 use Core\Procedure\Procedure;
@@ -59,6 +60,13 @@ final class ProcedureCalculator implements Calculator
             'only_if' => $step->bonds->onlyIf,
             'covers' => $step->on->covers,
             'pieces' => $step->on->pieces,
+            'place' => $step->place,
+            ...array_filter([
+                'block' => $step->bonds->block,
+                'pair' => $step->bonds->pair,
+                'amount' => $step->on->amount === null ? null : Notation::quantity($step->on->amount),
+                'answers' => $step->on->answers,
+            ]),
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace Core\Reckoner;
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Sheet\CompartmentSheet;
 use Core\Fluid\Sheet\DrainWay;
+use Core\Fluid\Sheet\Hole;
 use Core\Fluid\Sheet\OpeningSheet;
 use Core\Fluid\Sheet\ServiceMinutes;
 use Core\Fluid\Sheet\ServiceWay;
@@ -106,6 +107,10 @@ final class ProcedureFields
             $this->rows->of($row, 'openings', 'the openings'),
         )));
         [$method, $service] = $this->service($row);
+        $through = trim((string) $row->optionalText('through', 'the opening through which it is sucked out')) ?: null;
+        if ($through !== null && ! in_array($through, array_column($openings, 'key'), true)) {
+            $row->fault('through', "None of its openings has the key \"{$through}\".");
+        }
         $compartment = new Compartment(
             (string) $key,
             $kind,
@@ -117,13 +122,14 @@ final class ProcedureFields
                         ? DrainWay::tryFrom((string) $row->option('drain_way', array_column(DrainWay::cases(), 'value'), 'how it is drained'))
                         : null,
                     $this->wordsOrFlag($row, 'valve', 'its valve') ?? '',
+                    through: $through,
                 ),
                 sharesWith: trim((string) $row->optionalText('shares_with', 'the compartment it shares with')) ?: null,
                 service: $service,
             ),
             $capacity,
             $method,
-            $row->has('protocol') ? Level::protocol($row->within('protocol', 'how its level is read'), $method) : null,
+            $row->has('protocol') ? Level::protocol($row->within('protocol', 'how its level is read'), $method ?? LevelMethod::Stick) : null,
         );
         $this->rows->passOver($row, 'compartment');
         if ($key !== null) {
@@ -133,23 +139,23 @@ final class ProcedureFields
 
     private function opening(Fields $row, Subject $subject): ?Opening
     {
-        $role = $row->option('role', array_column(OpeningRole::cases(), 'value'), 'what the opening is for');
+        $roles = $this->roles($row);
         $key = $this->rows->key($row);
         $torque = $row->optionalMeasure('torque', 'the torque', Dimension::Torque);
         $opening = new Opening(
             (string) $key,
-            OpeningRole::tryFrom((string) $role) ?? OpeningRole::Fill,
+            $roles ?: [OpeningRole::Fill],
             (string) $key,
             new OpeningSheet(
                 trim((string) $row->optionalText('tool', 'the tool')),
                 $torque === null ? '' : $row->written('torque'),
                 $this->seal($row),
-                magnet: $row->flag('magnet', 'whether it has a magnet'),
                 loose: $this->wordsOrList($row, 'loose', 'the loose pieces'),
+                hole: new Hole($row->flag('magnet', 'whether it has a magnet'), closure: Hole::closure($row)),
             ),
             subject: $subject,
         );
-        if ($key === null || $role === null) {
+        if ($key === null || $roles === []) {
             return null;
         }
         $this->places[$key] = $opening;
@@ -157,16 +163,29 @@ final class ProcedureFields
         return $opening;
     }
 
-    /** @return array{LevelMethod, ServiceWay} how its level is read, and how it is serviced */
+    /** @return list<OpeningRole> all that one hole is, by a list of roles or by one */
+    private function roles(Fields $row): array
+    {
+        $each = array_column(OpeningRole::cases(), 'value');
+        if (! $row->has('roles')) {
+            return array_values(array_filter([OpeningRole::tryFrom((string) $row->option('role', $each, 'what the opening is for'))]));
+        }
+
+        return Hole::roles($row, 'roles');
+    }
+
+    /** @return array{LevelMethod|null, ServiceWay} how its level is read, and how it is serviced */
     private function service(Fields $row): array
     {
         $warm = $this->minutes($row, 'warm', 'how long it is warmed');
         $drip = $this->minutes($row, 'drip', 'how long it drips');
         if (! $row->has('fill')) {
-            return [LevelMethod::Stick, new ServiceWay(new ServiceMinutes($warm, $drip), prefill: false)];
+            return [null, new ServiceWay(new ServiceMinutes($warm, $drip), prefill: false)];
         }
         $fill = $row->within('fill', 'how it is filled');
-        $method = $fill->choice('method', LevelMethod::Stick, 'how its level is read');
+        $method = $fill->has('method')
+            ? LevelMethod::tryFrom((string) $fill->option('method', array_column(LevelMethod::cases(), 'value'), 'how its level is read'))
+            : null;
         $share = $fill->optionalNumber('share_first', 'the share that is poured first', aboveZero: true);
         if ($share?->isGreaterThan(1)) {
             $fill->fault('share_first', 'The share that is poured first is at most 1.');
@@ -215,6 +234,7 @@ final class ProcedureFields
                 seal: $this->seal($row),
                 hangs: $hangs ?? '',
                 drinks: $drinks ? 'some' : '',
+                under: $this->wordsOrList($row, 'under', 'what lies over it'),
             ),
             subject: $row->choice(
                 'subject',
@@ -238,7 +258,7 @@ final class ProcedureFields
         if ($place === null || $kind === null) {
             return false;
         }
-        $this->works[] = new Work($kind, $place, $check, $undoes);
+        $this->works[] = new Work($kind, $place, $check, $undoes, $this->wordsOrList($row, 'answers', 'the findings that it puts right'));
 
         return true;
     }

@@ -9,6 +9,7 @@ use Core\Procedure\Hold;
 use Core\Procedure\Timing\Impossible;
 use Core\Procedure\Timing\TimedStep;
 use Core\Procedure\Timing\Timetable;
+use Core\Procedure\Timing\Weights;
 use Core\Procedure\Timing\Workload;
 
 /** When each step of some work begins, so that it ends soonest. */
@@ -33,10 +34,14 @@ final class ScheduleCalculator implements Calculator
                 $resources[$name] = $counts->optionalWholeNumber($name, 'how many there are', self::MOST_PEOPLE) ?? 1;
             }
         }
+        $place = $given->has('weights')
+            ? $given->within('weights', 'what counts beside the minutes')->optionalWholeNumber('place', 'what a change of place counts for', self::MOST_MINUTES) ?? 0
+            : null;
         $given->complete();
+        $goesRound = $place !== null || array_filter($steps, fn (TimedStep $step): bool => $step->block !== '') !== [];
         try {
             $work = new Workload($steps, $holds, $resources, $people);
-            $timetable = Timetable::shortest($work);
+            $timetable = $goesRound ? Timetable::roundTheMachine($work, new Weights($place ?? 0)) : Timetable::shortest($work);
         } catch (Impossible $impossible) {
             $given->fault($impossible->field, $impossible->getMessage());
             $given->complete();
@@ -77,7 +82,7 @@ final class ScheduleCalculator implements Calculator
             if (! $row->has('minutes')) {
                 $row->fault('minutes', 'Say how many minutes it takes.');
             }
-            foreach (['act', 'at', 'says', 'cautions', 'needs', 'shut', 'only_if', 'covers', 'pieces'] as $name) {
+            foreach (['act', 'at', 'says', 'cautions', 'needs', 'shut', 'only_if', 'covers', 'pieces', 'pair', 'amount', 'answers'] as $name) {
                 $row->passOver($name);
             }
             $steps[] = new TimedStep(
@@ -86,6 +91,8 @@ final class ScheduleCalculator implements Calculator
                 $row->has('attended') ? $row->flag('attended', 'whether it takes a person') : true,
                 array_values($row->texts('after', 'what it waits for')),
                 array_values($row->texts('uses', 'what it uses')),
+                trim((string) $row->optionalText('place', 'where it is done')),
+                trim((string) $row->optionalText('block', 'of what it is one block')),
             );
         }
 

@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A lawn aerator: a small engine, chains and a drum of tines. */
 final class Aerator extends Starter
@@ -26,12 +27,12 @@ final class Aerator extends Starter
                 fill: 'Cap of the tank', draw: 'Siphon through the filler', gauge: 'Tank'),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, under the tank', 66, 44, in: 'fuel'),
             $this->part('pre_cleaner', Subject::AirCleaner, 'Pre-cleaner', 'Sleeve over the element', 64, 36),
-            $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'On the engine', 66, 34),
+            $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'On the engine', 66, 34, under: ['pre_cleaner']),
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Round the cylinder', 60, 40),
-            $this->part('drive_belt', Subject::Belts, 'Drive belt', 'Between engine and drum', 50, 44),
+            $this->part('drive_belt', Subject::Belts, 'Drive belt', 'Between engine and drum', 50, 44, kind: PartKind::VBelt),
             $this->spot('guards', Subject::Safety, 'Guards', 'All round', 40, 70),
             $this->spot('levers', Subject::Other, 'Levers', 'Both handles', 90, 50),
-            $this->part('front_tyres', Subject::Wheels, 'Tyres', 'Both wheels', 70, 14),
+            $this->part('front_tyres', Subject::Wheels, 'Tyres', 'Both wheels', 70, 14, kind: PartKind::Wheel),
             $this->part('spark_plugs', Subject::Ignition, 'Spark plug', 'Front of the engine', 58, 50),
             $this->point('drum_bearing_left', 'Drum bearing, left', 'Left end of the drum', 30, 18,
                 strokes: 2, most: 4, every: 10),

@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** An all-terrain vehicle: handlebar, belt drive, gear cases front and rear. */
 final class AllTerrainVehicle extends Starter
@@ -15,7 +16,7 @@ final class AllTerrainVehicle extends Starter
     protected function places(): array
     {
         return [
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 22, 12),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 22, 12, kind: PartKind::Wheel),
             $this->part('front_boots', Subject::Wheels, 'Front CV boots', 'Outer and inner boots, bar turned', 24, 20),
             $this->point('a_arms_front_left', 'A-arms, front left', 'Inner ends', 24, 26,
                 strokes: 2, end: EndSign::Strokes, most: 4),
@@ -34,11 +35,11 @@ final class AllTerrainVehicle extends Starter
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Radiator or cylinder, in front', 34, 50),
             $this->part('hoses', Subject::Fuel, 'Hoses and clamps', 'Fuel and coolant lines', 46, 40),
             $this->part('pre_cleaner', Subject::AirCleaner, 'Pre-cleaner', 'Sleeve over the element', 58, 42),
-            $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Box under the seat', 60, 46),
+            $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Box under the seat', 60, 46, under: ['pre_cleaner']),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank, in front of the seat', 44, 50,
                 fill: 'Cap of the tank', draw: 'Siphon through the filler', gauge: 'Display'),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, left side', 48, 44, in: 'fuel'),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 78, 12),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 78, 12, kind: PartKind::Wheel),
             $this->part('rear_boots', Subject::Wheels, 'Rear CV boots', 'Outer and inner boots', 76, 20),
             $this->compartment('rear_gear_case', CompartmentKind::RearDifferential, 'Rear gear case oil',
                 'Between the rear wheels', 78, 50, fill: 'Plug, left side', drain: 'Plug below',
@@ -53,12 +54,12 @@ final class AllTerrainVehicle extends Starter
             $this->spot('brakes', Subject::Brakes, 'Brakes', 'Both levers and the pedal', 42, 30),
             $this->compartment('brake_fluid', CompartmentKind::Brake, 'Brake fluid', 'Reservoir on the bar', 40, 66,
                 fill: 'Cap of the reservoir', draw: 'Bleed screws, at each wheel', line: 'Reservoir on the bar'),
-            $this->part('pads', Subject::Brakes, 'Brake pads', 'The thinnest', 22, 88),
+            $this->part('pads', Subject::Brakes, 'Brake pads', 'The thinnest', 22, 88, kind: PartKind::Pads),
             $this->spot('lights', Subject::Other, 'Lights', 'Front, rear, brake', 12, 50),
             $this->spot('warning_lamps', Subject::Other, 'Warning lamps', 'Display, key on', 42, 50),
-            $this->part('cvt_belt', Subject::Belts, 'CVT belt', 'Behind the cover, right side', 56, 70),
+            $this->part('cvt_belt', Subject::Belts, 'CVT belt', 'Behind the cover, right side', 56, 70, kind: PartKind::CvtBelt, under: ['cvt_gasket']),
             $this->spot('cvt_sheaves', Subject::Belts, 'Belt sheaves', 'Behind the cover, right side', 54, 72),
-            $this->part('cvt_gasket', Subject::Belts, 'Belt cover gasket', 'Round the belt cover', 58, 72),
+            $this->part('cvt_gasket', Subject::Belts, 'Belt cover gasket', 'Round the belt cover', 58, 72, kind: PartKind::Gasket),
             $this->part('battery', Subject::Battery, 'Battery', 'Under the seat', 64, 50),
             $this->part('spark_plugs', Subject::Ignition, 'Spark plug', 'Left side of the cylinder', 50, 38),
         ];

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Core\Starter;
 
+use Core\Fluid\Sheet\DrainWay;
 use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A crawler with a blade: steering clutches with boosters, final drives inside and outside, an oil-bath cleaner. */
 final class Crawler extends Starter
@@ -34,19 +36,19 @@ final class Crawler extends Starter
             $this->filter('engine_oil_filter', Subject::EngineOil, 'Engine oil filter', 'Right side of the engine', 34,
                 60, in: 'engine_oil'),
             $this->part('crankcase_breather', Subject::EngineOil, 'Crankcase breather', 'On the valve cover', 32, 44,
-                in: 'engine_oil'),
+                in: 'engine_oil', kind: PartKind::Breather),
             $this->compartment('coolant', CompartmentKind::Coolant, 'Coolant', 'Radiator and engine', 22, 46,
-                fill: 'Radiator cap, cold', drain: 'Tap at the foot of the radiator', line: 'Radiator cap, cold'),
+                fill: 'Radiator cap, cold', drain: 'Tap at the foot of the radiator', line: 'Radiator cap, cold', taps: true),
             $this->spot('radiator_core', Subject::Cooling, 'Radiator core', 'Radiator core', 18, 50),
             $this->part('hoses', Subject::Cooling, 'Hoses and clamps', 'Radiator and fuel lines', 26, 44),
             $this->compartment('oil_bath', CompartmentKind::OilBath, 'Oil-bath cleaner', 'Cup of the oil-bath cleaner',
-                30, 38, fill: 'The cup, off', drain: 'Poured out of the cup', line: 'Line in the cup'),
+                30, 38, fill: 'The cup, off', drain: 'Poured out of the cup', line: 'Line in the cup', out: DrainWay::Cup),
             $this->part('pre_cleaner', Subject::AirCleaner, 'Pre-cleaner', 'Bowl on the intake stack', 28, 36),
-            $this->part('fan_belt', Subject::Belts, 'Fan belt', 'Fan belt', 26, 52),
+            $this->part('fan_belt', Subject::Belts, 'Fan belt', 'Fan belt', 26, 52, kind: PartKind::VBelt),
             $this->point('fan_hub', 'Fan hub', 'Behind the radiator', 36, 40,
                 strokes: 1, end: EndSign::Strokes, most: 2, with: 'fan_belt', every: 50),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank, behind the seat', 88, 50,
-                fill: 'Cap of the tank', drain: 'Tap under the tank', gauge: 'Stick in the tank'),
+                fill: 'Cap of the tank', drain: 'Tap under the tank', gauge: 'Stick in the tank', taps: true),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filters', 'Left side of the engine', 36, 36, in: 'fuel'),
             $this->part('sediment_bowl', Subject::Fuel, 'Sediment bowl', 'Sediment bowl', 38, 34, in: 'fuel'),
             $this->spot('leaks', Subject::Other, 'Underside', 'Under engine, transmission and both final drives', 60,
@@ -61,21 +63,21 @@ final class Crawler extends Starter
             $this->filter('transmission_filter', Subject::GearOil, 'Transmission filter', 'Under the floor plates', 64,
                 56, in: 'transmission'),
             $this->part('suction_screen', Subject::GearOil, 'Magnetic suction screen',
-                'Under the floor plates, in its cover', 66, 44, in: 'transmission'),
+                'Under the floor plates, in its cover', 66, 44, in: 'transmission', kind: PartKind::Screen),
             $this->part('transmission_breather', Subject::GearOil, 'Bronze breather', 'Under a snap ring, on the case',
-                68, 48, in: 'transmission'),
+                68, 48, in: 'transmission', kind: PartKind::Breather),
             $this->point('clutch_release', 'Clutch release', 'Under the floor plate', 66, 54, strokes: 1,
                 end: EndSign::Strokes, most: 1, reach: 'Floor plate off.', every: 50, with: 'transmission_filter'),
             $this->compartment('final_drive_inner_left', CompartmentKind::FinalDrive, 'Final drive, left inner',
                 'Left, inside the sprocket', 80, 28, fill: 'Upper plug', drain: 'Lowest plug', plug: 'Middle plug'),
             $this->compartment('final_drive_outer_left', CompartmentKind::FinalDrive, 'Final drive, left outer',
                 'Left hub, outside the sprocket', 80, 14, fill: 'Upper plug, marks level', drain: 'Plug turned lowest',
-                plug: 'Plug at the marks'),
+                plug: 'Plug at the marks', out: DrainWay::Hub),
             $this->compartment('final_drive_inner_right', CompartmentKind::FinalDrive, 'Final drive, right inner',
                 'Right, inside the sprocket', 80, 72, fill: 'Upper plug', drain: 'Lowest plug', plug: 'Middle plug'),
             $this->compartment('final_drive_outer_right', CompartmentKind::FinalDrive, 'Final drive, right outer',
                 'Right hub, outside the sprocket', 80, 86, fill: 'Upper plug, marks level', drain: 'Plug turned lowest',
-                plug: 'Plug at the marks'),
+                plug: 'Plug at the marks', out: DrainWay::Hub),
             $this->spot('steering_boosters', Subject::Brakes, 'Steering boosters', 'Linkage of both steering levers',
                 72, 42),
             $this->spot('brakes', Subject::Brakes, 'Brakes', 'Both pedals', 70, 60),

@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** An electric cart: a pack of batteries, a motor, one gear case. */
 final class ElectricCart extends Starter
@@ -23,8 +24,8 @@ final class ElectricCart extends Starter
                 draw: 'Syringe, where a cell is over full', line: 'Caps off, lamp of no naked flame'),
             $this->part('pack', Subject::Battery, 'Battery pack', 'Across the whole pack, rested', 62, 60),
             $this->spot('leaks', Subject::Other, 'Underside', 'Under the pack and the axle', 70, 50),
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 20, 14),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 80, 14),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 20, 14, kind: PartKind::Wheel),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 80, 14, kind: PartKind::Wheel),
             $this->spot('brakes', Subject::Brakes, 'Brakes', 'Pedal, rolling slowly; then the parking latch', 36, 56),
             $this->spot('steering', Subject::Wheels, 'Steering', 'At the wheel', 32, 44),
             $this->spot('reverse_buzzer', Subject::Safety, 'Reverse buzzer', 'Lever in reverse', 48, 60),

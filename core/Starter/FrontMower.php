@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A front-deck mower with a diesel at the rear. */
 final class FrontMower extends Mower
@@ -15,7 +16,7 @@ final class FrontMower extends Mower
     protected function places(): array
     {
         return [
-            $this->part('blades', Subject::Cutting, 'Blades', 'Under the deck, deck raised and locked', 14, 50),
+            $this->part('blades', Subject::Cutting, 'Blades', 'Under the deck, deck raised and locked', 14, 50, kind: PartKind::Blade),
             $this->spot('deck', Subject::Cutting, 'Deck underside', 'Underside', 16, 40),
             $this->spot('casters', Subject::Wheels, 'Deck wheels', 'Deck wheels, rock and spin', 6, 20),
             $this->point('deck_wheel_left', 'Deck wheel, left', 'Left yoke', 6, 12, strokes: 2, every: 25),
@@ -23,7 +24,7 @@ final class FrontMower extends Mower
             $this->point('spindle_left', 'Spindle, left', 'Deck, left', 16, 28, strokes: 3, most: 6),
             $this->point('spindle_middle', 'Spindle, middle', 'Deck, middle', 12, 50, strokes: 3, most: 6),
             $this->point('spindle_right', 'Spindle, right', 'Deck, right', 16, 72, strokes: 3, most: 6),
-            $this->part('deck_belt', Subject::Belts, 'Deck belt', 'On the deck, covers off', 18, 50),
+            $this->part('deck_belt', Subject::Belts, 'Deck belt', 'On the deck, covers off', 18, 50, kind: PartKind::DeckBelt),
             $this->compartment('deck_gearbox', CompartmentKind::Gearbox, 'Deck gearbox oil', 'On the deck, middle', 22,
                 50, fill: 'Plug on top', drain: 'Plug below', plug: 'Plug at the side'),
             $this->spot('chute', Subject::Safety, 'Chute', 'Side of the deck', 14, 92),
@@ -31,7 +32,7 @@ final class FrontMower extends Mower
             $this->point('pto_joints', 'PTO shaft joints', 'Between machine and deck', 32, 50,
                 strokes: 3, reach: 'Engine off, key out.', every: 25),
             $this->point('lift_arms', 'Lift arms', 'Both, behind the deck', 33, 30, strokes: 4),
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both drive wheels', 42, 14),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both drive wheels', 42, 14, kind: PartKind::Wheel),
             $this->spot('wheel_nuts', Subject::Wheels, 'Wheel nuts', 'All four wheels', 42, 20),
             $this->compartment('front_axle', CompartmentKind::FrontDifferential, 'Front axle oil',
                 'Drive axle, under the seat', 42, 50, fill: 'Plug on top', drain: 'Plug below',
@@ -42,18 +43,18 @@ final class FrontMower extends Mower
                 in: 'engine_oil'),
             $this->compartment('coolant', CompartmentKind::Coolant, 'Coolant', 'Radiator and engine', 88, 50,
                 fill: 'Radiator cap, cold', drain: 'Tap at the foot of the radiator',
-                line: 'Expansion tank, at the rear'),
+                line: 'Expansion tank, at the rear', taps: true),
             $this->spot('radiator_screen', Subject::Cooling, 'Radiator screen', 'Radiator screen, at the rear', 92, 50),
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Radiator and oil cooler', 90, 44),
             $this->part('hoses', Subject::Cooling, 'Hoses and clamps', 'Radiator, fuel and hydrostatic lines', 82, 60),
             $this->part('pre_cleaner', Subject::AirCleaner, 'Pre-cleaner', 'Bowl on the intake', 74, 36),
             $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'At the rear', 76, 34),
             $this->part('inner_element', Subject::AirCleaner, 'Air cleaner, inner element', 'Inside the main element',
-                77, 38),
+                77, 38, under: ['air_cleaner']),
             $this->part('alternator_belt', Subject::Belts, 'Alternator belt',
-                'Between crank and alternator, at the rear', 84, 50),
+                'Between crank and alternator, at the rear', 84, 50, kind: PartKind::VBelt),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank, left side', 62, 26,
-                fill: 'Cap, left side', drain: 'Tap under the tank', gauge: 'Dash'),
+                fill: 'Cap, left side', drain: 'Tap under the tank', gauge: 'Dash', taps: true),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'Left side of the engine', 74, 40, in: 'fuel'),
             $this->spot('leaks', Subject::Other, 'Underside', 'Under deck, drive and engine', 60, 50),
             $this->compartment('hydrostatic', CompartmentKind::Hydrostatic, 'Hydrostatic oil',
@@ -61,7 +62,7 @@ final class FrontMower extends Mower
                 glass: 'Sight glass, right side'),
             $this->filter('hydrostatic_filter', Subject::Hydraulics, 'Hydrostatic filter', 'Right side, low', 56, 66,
                 in: 'hydrostatic'),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both steered wheels', 86, 14),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both steered wheels', 86, 14, kind: PartKind::Wheel),
             $this->point('rear_axle_pivot', 'Rear axle pivot', 'Middle of the rear axle', 86, 50, strokes: 4),
             $this->spot('roll_frame', Subject::Safety, 'Roll-over frame', 'Frame up, pins in, belt on', 58, 44),
             $this->spot('safety_switches', Subject::Safety, 'Safety switches', 'Rise from the seat, blades on', 48, 50),

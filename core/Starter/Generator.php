@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A generator that stands by or works every day, cooled by liquid or by raw water. */
 final class Generator extends Starter
@@ -19,30 +20,30 @@ final class Generator extends Starter
             $this->spot('exhaust', Subject::Exhaust, 'Exhaust', 'Pipe, muffler and lagging', 90, 30),
             $this->compartment('engine_oil', CompartmentKind::Engine, 'Engine oil', 'Sump', 46, 50,
                 fill: 'Upper port, service side', drain: 'Hose with a valve, service side',
-                stick: 'Stick, service side'),
+                stick: 'Stick, service side', taps: true),
             $this->filter('engine_oil_filter', Subject::EngineOil, 'Engine oil filter', 'Service side', 48, 62,
                 in: 'engine_oil'),
             $this->part('oil_strainer', Subject::EngineOil, 'Oil strainer', 'Behind the drain, under its cap', 50, 58,
-                in: 'engine_oil'),
+                in: 'engine_oil', kind: PartKind::Screen),
             $this->part('crankcase_breather', Subject::EngineOil, 'Crankcase breather', 'On the valve cover', 44, 44,
-                in: 'engine_oil'),
+                in: 'engine_oil', kind: PartKind::Breather),
             $this->compartment('coolant', CompartmentKind::Coolant, 'Coolant', 'Radiator and engine', 28, 50,
-                fill: 'Radiator cap, cold', drain: 'Tap, low on the block', line: 'Expansion bottle'),
+                fill: 'Radiator cap, cold', drain: 'Tap, low on the block', line: 'Expansion bottle', taps: true),
             $this->filter('coolant_filter', Subject::Cooling, 'Coolant filter', 'Beside the engine, its valve above it',
                 34, 60, in: 'coolant'),
-            $this->part('impeller', Subject::Cooling, 'Raw-water impeller', 'In the pump, fan end', 30, 38),
+            $this->part('impeller', Subject::Cooling, 'Raw-water impeller', 'In the pump, fan end', 30, 38, kind: PartKind::Impeller, under: ['impeller_gasket']),
             $this->part('impeller_gasket', Subject::Cooling, 'Impeller cover gasket', 'Under the pump\'s cover', 31,
-                36),
-            $this->part('sea_strainer', Subject::Cooling, 'Raw-water strainer', 'In the intake line', 26, 34),
+                36, kind: PartKind::Gasket),
+            $this->part('sea_strainer', Subject::Cooling, 'Raw-water strainer', 'In the intake line', 26, 34, kind: PartKind::Screen),
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Radiator core', 18, 50),
             $this->part('hoses', Subject::Cooling, 'Hoses and clamps', 'Coolant and fuel lines', 38, 40),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank in the base', 60, 70,
-                fill: 'Cap of the tank', drain: 'Tap under the tank', gauge: 'Tank or gauge'),
+                fill: 'Cap of the tank', drain: 'Tap under the tank', gauge: 'Tank or gauge', taps: true),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'Service side', 56, 62, in: 'fuel'),
             $this->filter('inline_fuel_filter', Subject::Fuel, 'Inline fuel filter', 'In the line from the tank', 58, 66,
                 in: 'fuel'),
             $this->part('water_separator', Subject::Fuel, 'Water separator', 'Filter bowl', 54, 66, in: 'fuel'),
-            $this->part('alternator_belt', Subject::Belts, 'Alternator belt', 'Behind the guard, fan end', 22, 50),
+            $this->part('alternator_belt', Subject::Belts, 'Alternator belt', 'Behind the guard, fan end', 22, 50, kind: PartKind::VBelt),
             $this->point('fan_bearing', 'Fan bearing', 'Behind the guard, fan end', 20, 54, strokes: 1,
                 end: EndSign::Strokes, most: 2, reach: 'Starting disabled first.', every: 400, with: 'alternator_belt'),
             $this->spot('leaks', Subject::Other, 'Tray', 'In the tray', 50, 76),

@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A petrol cart: a small engine that starts with the pedal, two clutches and a belt. */
 final class PetrolCart extends Starter
@@ -22,8 +23,8 @@ final class PetrolCart extends Starter
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, under the seat', 62, 40, in: 'fuel'),
             $this->part('hoses', Subject::Fuel, 'Hoses and clamps', 'Fuel and pulse lines', 64, 42),
             $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Under the seat', 68, 36),
-            $this->part('drive_belt', Subject::Belts, 'Drive belt', 'Between the two clutches, under the seat', 70, 56),
-            $this->part('starter_belt', Subject::Belts, 'Starter belt', 'Between engine and starter', 72, 60),
+            $this->part('drive_belt', Subject::Belts, 'Drive belt', 'Between the two clutches, under the seat', 70, 56, kind: PartKind::VBelt),
+            $this->part('starter_belt', Subject::Belts, 'Starter belt', 'Between engine and starter', 72, 60, kind: PartKind::VBelt),
             $this->point('drive_clutch_hub', 'Drive clutch hub', 'On the engine', 68, 58, strokes: 1,
                 end: EndSign::Strokes, most: 1, reach: 'Belt off: the belt runs here.', every: 250, with: 'drive_belt'),
             $this->point('driven_clutch_hub', 'Driven clutch hub', 'On the axle', 78, 58, strokes: 1,
@@ -32,8 +33,8 @@ final class PetrolCart extends Starter
             $this->compartment('rear_axle', CompartmentKind::RearDifferential, 'Axle oil',
                 'Rear axle and its gear case', 82, 50, fill: 'Plug, front side', drain: 'Plug below',
                 plug: 'Plug, rear side, to its threads'),
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 20, 14),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 80, 14),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 20, 14, kind: PartKind::Wheel),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 80, 14, kind: PartKind::Wheel),
             $this->spot('brakes', Subject::Brakes, 'Brakes', 'Pedal, rolling slowly; then the parking latch', 36, 56),
             $this->spot('steering', Subject::Wheels, 'Steering', 'At the wheel', 32, 44),
             $this->spot('lights', Subject::Other, 'Lights', 'Front and rear', 6, 50),

@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A small truck for roads and tracks, kept by its odometer. */
 final class SmallTruck extends Starter
@@ -15,18 +16,18 @@ final class SmallTruck extends Starter
     protected function places(): array
     {
         return [
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 20, 10),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts', 20, 10, kind: PartKind::Wheel),
             $this->compartment('engine_oil', CompartmentKind::Engine, 'Engine oil', 'Sump, under the seat or bed', 40,
                 50, fill: 'Cap on the engine', drain: 'Under the sump', stick: 'Stick, under the seat or bed'),
             $this->filter('engine_oil_filter', Subject::EngineOil, 'Engine oil filter', 'Side of the engine, from below',
                 42, 58, in: 'engine_oil'),
             $this->compartment('coolant', CompartmentKind::Coolant, 'Coolant', 'Radiator in front', 10, 50,
-                fill: 'Radiator cap, cold', drain: 'Tap at the foot of the radiator', line: 'Reserve tank'),
+                fill: 'Radiator cap, cold', drain: 'Tap at the foot of the radiator', line: 'Reserve tank', taps: true),
             $this->part('hoses', Subject::Cooling, 'Hoses and clamps', 'Along the frame', 28, 44),
             $this->compartment('brake_fluid', CompartmentKind::Brake, 'Brake fluid',
                 'Reservoir, behind the front panel', 8, 34, fill: 'Cap of the reservoir',
                 draw: 'Bleed screws, at each wheel', line: 'Reservoir, behind the front panel'),
-            $this->part('alternator_belt', Subject::Belts, 'Alternator belt', 'Between crank and alternator', 36, 50),
+            $this->part('alternator_belt', Subject::Belts, 'Alternator belt', 'Between crank and alternator', 36, 50, kind: PartKind::VBelt),
             $this->spot('leaks', Subject::Other, 'Underside', 'Under engine, gearbox and axle', 50, 50),
             $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Box beside the engine', 44,
                 36),
@@ -40,13 +41,13 @@ final class SmallTruck extends Starter
                 plug: 'Plug, rear side, to its threads'),
             $this->compartment('rear_axle', CompartmentKind::RearDifferential, 'Rear axle oil', 'Rear axle', 78, 50,
                 fill: 'Plug, rear side', drain: 'Plug below', plug: 'Plug, rear side, to its threads'),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 78, 10),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears', 78, 10, kind: PartKind::Wheel),
             $this->spot('bed', Subject::Other, 'Bed', 'Latches of the drop sides', 80, 24),
             $this->spot('wheel_nuts', Subject::Wheels, 'Wheel nuts', 'All four wheels', 78, 88),
             $this->spot('lights', Subject::Other, 'Lights', 'Front, rear, brake, indicators', 3, 40),
             $this->spot('seat_belts', Subject::Safety, 'Seat belts', 'Both seats', 30, 40),
             $this->spot('brakes', Subject::Brakes, 'Brakes', 'Pedal and hand brake', 24, 40),
-            $this->part('pads', Subject::Brakes, 'Brake pads', 'The thinnest, through the wheel', 20, 88),
+            $this->part('pads', Subject::Brakes, 'Brake pads', 'The thinnest, through the wheel', 20, 88, kind: PartKind::Pads),
             $this->spot('steering', Subject::Wheels, 'Steering', 'At the wheel', 24, 34),
             $this->spot('warning_lamps', Subject::Other, 'Warning lamps', 'Dash, key on', 20, 34),
             $this->part('battery', Subject::Battery, 'Battery', 'At the posts', 60, 30),

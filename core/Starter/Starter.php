@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Core\Starter;
 
 use Brick\Math\BigDecimal;
+use Core\Fluid\Level\LevelMethod;
+use Core\Fluid\Sheet\DrainWay;
 use Core\Grease\EndSign;
 use Core\Grease\GreasePoint;
 use Core\Inspect\Check;
 use Core\Inspect\CheckLibrary;
 use Core\Inspect\CheckList;
+use Core\Machine\Closure;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
 use Core\Machine\Spot;
@@ -68,6 +71,8 @@ abstract class Starter
      *
      * @param  string|list<string>  $drain  where it is drained, low to high
      * @param  string|null  $draw  where it is sucked out, where it has no drain
+     * @param  DrainWay|null  $out  how it is emptied, where its openings do not tell
+     * @param  bool  $taps  whether its drains are taps
      * @return list<StarterSpot>
      */
     final protected function compartment(
@@ -86,6 +91,8 @@ abstract class Starter
         ?string $plug = null,
         ?string $gauge = null,
         string $reach = '',
+        ?DrainWay $out = null,
+        bool $taps = false,
     ): array {
         $opening = fn (
             string $suffix,
@@ -94,6 +101,7 @@ abstract class Starter
             string $where,
             int $dx,
             int $dy,
+            ?Closure $closure = null,
         ): StarterSpot => new StarterSpot(
             new Spot(
                 "{$key}_{$suffix}",
@@ -103,7 +111,8 @@ abstract class Starter
                 new Whereabouts($where, mark: [max(0, min(100, $x + $dx)), max(0, min(100, $y + $dy))]),
                 $key,
                 role: $role,
-            ));
+            ),
+            way: new StarterWay(closure: $closure));
         $drains = (array) $drain;
 
         return array_values(array_filter([
@@ -116,6 +125,14 @@ abstract class Starter
                     new Whereabouts($place, $reach, mark: [$x, $y]),
                     compartment: $kind,
                 ),
+                way: new StarterWay($out, match (true) {
+                    $stick !== null => LevelMethod::Stick,
+                    $glass !== null => LevelMethod::SightGlass,
+                    $line !== null => $kind === CompartmentKind::BatteryCells ? LevelMethod::Cells : LevelMethod::Line,
+                    $plug !== null => LevelMethod::LevelPlug,
+                    $gauge !== null => LevelMethod::Gauge,
+                    default => null,
+                }),
             ),
             $opening('fill', OpeningRole::Fill, 'filler', $fill, -3, -5),
             ...array_map(
@@ -126,6 +143,7 @@ abstract class Starter
                     $where,
                     2 * $nth,
                     5,
+                    $taps ? Closure::Tap : null,
                 ),
                 $drains,
                 array_keys($drains),
@@ -142,7 +160,10 @@ abstract class Starter
         ]));
     }
 
-    /** @param  string|null  $in  the compartment whose fluid runs through it */
+    /**
+     * @param  string|null  $in  the compartment whose fluid runs through it
+     * @param  list<string>  $under  the keys of what lies over it
+     */
     final protected function part(
         string $key,
         Subject $subject,
@@ -153,10 +174,12 @@ abstract class Starter
         ?string $in = null,
         string $reach = '',
         PartKind $kind = PartKind::Other,
+        array $under = [],
     ): StarterSpot {
         return new StarterSpot(
             new Spot($key, SpotKind::Part, $subject, $name, new Whereabouts($place, $reach, mark: [$x, $y]), $in),
             part: $kind,
+            way: new StarterWay(under: $under),
         );
     }
 

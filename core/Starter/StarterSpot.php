@@ -16,6 +16,7 @@ final readonly class StarterSpot
      * @param  int|null  $everyHours  of a nipple that is not greased with the others: how often
      * @param  string|null  $with  the spot whose work opens the way to this nipple
      * @param  PartKind  $part  what sort of part sits there, where nobody has said
+     * @param  StarterWay  $way  how it is emptied, read or shut, where nobody has said
      */
     public function __construct(
         public Spot $spot,
@@ -23,5 +24,6 @@ final readonly class StarterSpot
         public ?int $everyHours = null,
         public ?string $with = null,
         public PartKind $part = PartKind::Other,
+        public StarterWay $way = new StarterWay,
     ) {}
 }

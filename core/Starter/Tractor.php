@@ -9,6 +9,7 @@ use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Schedule\Anchor;
+use Core\Supply\PartKind;
 
 /** A compact or old tractor: seven housings and more, a loader, a three-point hitch. */
 final class Tractor extends Starter
@@ -22,7 +23,7 @@ final class Tractor extends Starter
                 'Right side of the engine, upright', 34, 60, in: 'engine_oil'),
             $this->compartment('coolant', CompartmentKind::Coolant, 'Coolant', 'Radiator and engine', 16, 50,
                 fill: 'Radiator cap, cold', drain: 'Tap at the foot of the radiator',
-                line: 'Expansion tank, beside the radiator'),
+                line: 'Expansion tank, beside the radiator', taps: true),
             $this->spot('radiator_screen', Subject::Cooling, 'Radiator screen', 'Behind the grille', 12, 50),
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Radiator and oil cooler', 14, 44),
             $this->part('hoses', Subject::Cooling, 'Hoses and clamps', 'Radiator, heater and fuel lines', 24, 42),
@@ -30,12 +31,12 @@ final class Tractor extends Starter
             $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Under the bonnet, in front',
                 20, 44),
             $this->part('inner_element', Subject::AirCleaner, 'Air cleaner, inner element', 'Inside the main element',
-                21, 48),
+                21, 48, under: ['air_cleaner']),
             $this->part('alternator_belt', Subject::Belts, 'Alternator belt', 'Between crank and alternator, left side',
-                24, 56),
+                24, 56, kind: PartKind::VBelt),
             $this->part('battery', Subject::Battery, 'Battery', 'Behind the grille', 13, 58),
             $this->spot('leaks', Subject::Other, 'Underside', 'Under engine, axles and loader', 50, 50),
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts, outside and inside', 18, 14),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts, outside and inside', 18, 14, kind: PartKind::Wheel),
             $this->point('king_pin_left', 'King pin, left', 'Front axle, left end', 18, 21,
                 strokes: 4, reach: 'Turn the wheels full right so it comes free.'),
             $this->point('axle_pivot', 'Axle pivot', 'Middle of the front axle', 18, 50,
@@ -54,7 +55,7 @@ final class Tractor extends Starter
                 strokes: 9, every: 10),
             $this->spot('loader', Subject::Hydraulics, 'Loader', 'Pins, hoses and cylinders of the loader', 34, 20),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank, in front of the seat', 44, 34,
-                fill: 'Cap, left side', drain: 'Tap under the tank', gauge: 'Dash'),
+                fill: 'Cap, left side', drain: 'Tap under the tank', gauge: 'Dash', taps: true),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'Left side of the engine', 30, 38, in: 'fuel'),
             $this->part('water_separator', Subject::Fuel, 'Water separator', 'Separator bowl, left side', 28, 36,
                 in: 'fuel'),
@@ -68,7 +69,7 @@ final class Tractor extends Starter
                 40, fill: 'Cap behind the seat', drain: 'Under the rear housing',
                 glass: 'Sight glass at the rear housing'),
             $this->part('suction_screen', Subject::Hydraulics, 'Suction screen', 'Low on the rear housing, left', 66,
-                36, in: 'hydraulic'),
+                36, in: 'hydraulic', kind: PartKind::Screen),
             $this->compartment('hydrostatic', CompartmentKind::Hydrostatic, 'Hydrostatic oil', 'Rear housing', 66, 50,
                 fill: 'Filler behind the seat', drain: ['Under the housing', 'Under the range gear'],
                 stick: 'Behind the seat'),
@@ -77,13 +78,13 @@ final class Tractor extends Starter
             $this->filter('hydrostatic_filter_2', Subject::Hydraulics, 'Second hydrostatic filter', 'Right side, lower',
                 64, 62, in: 'hydrostatic'),
             $this->part('breather', Subject::GearOil, 'Housing breather', 'On top of the rear housing', 70, 50,
-                in: 'hydrostatic'),
+                in: 'hydrostatic', kind: PartKind::Breather),
             $this->compartment('reduction_gear', CompartmentKind::ReductionGear, 'Reduction gear oil', 'Both rear hubs',
                 74, 28, fill: 'Plug, high on each hub', drain: ['Low plug, left hub', 'Low plug, right hub'],
                 plug: 'Middle plug of each hub'),
             $this->compartment('pto_housing', CompartmentKind::Pto, 'PTO housing oil', 'Rear, round the shaft', 84, 50,
                 fill: 'Plug on top', drain: 'Plug below', plug: 'Plug beside the shaft'),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears, outside and inside', 72, 14),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears, outside and inside', 72, 14, kind: PartKind::Wheel),
             $this->spot('wheel_nuts', Subject::Wheels, 'Wheel nuts', 'All four wheels', 72, 20),
             $this->spot('hitch', Subject::Other, 'Hitch', 'Three-point arms, top link, drawbar', 92, 42),
             $this->point('lift_arms', 'Three-point lift arms', 'Both lift-rod ends', 88, 30, strokes: 4),

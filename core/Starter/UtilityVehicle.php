@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Core\Starter;
 
+use Core\Fluid\Sheet\DrainWay;
 use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A utility vehicle with a belt drive: engine under the bed, gear cases at both ends. */
 final class UtilityVehicle extends Starter
@@ -15,7 +17,7 @@ final class UtilityVehicle extends Starter
     protected function places(): array
     {
         return [
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts, tread and sidewall', 20, 10),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both fronts, tread and sidewall', 20, 10, kind: PartKind::Wheel),
             $this->part('front_boots', Subject::Wheels, 'Front CV boots', 'Outer and inner boots, wheels turned', 22,
                 18),
             $this->part('rack_boots', Subject::Wheels, 'Steering-rack boots', 'Both ends of the steering rack', 28, 34),
@@ -31,26 +33,26 @@ final class UtilityVehicle extends Starter
                 'Between the front wheels', 20, 50, fill: 'Plug on top', drain: 'Plug below',
                 plug: 'Filler plug, to its threads'),
             $this->compartment('coolant', CompartmentKind::Coolant, 'Coolant', 'Radiator in front, engine behind', 10,
-                50, fill: 'Radiator cap, cold', drain: 'Lowest hose', line: 'Bottle, under the hood'),
+                50, fill: 'Radiator cap, cold', drain: 'Lowest hose', line: 'Bottle, under the hood', out: DrainWay::Hose),
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Radiator, in front', 8, 50),
             $this->part('hoses', Subject::Cooling, 'Hoses and clamps', 'Along the frame, both sides', 50, 40),
             $this->compartment('brake_fluid', CompartmentKind::Brake, 'Brake fluid', 'Reservoir, under the hood', 14,
                 34, fill: 'Cap of the reservoir', draw: 'Bleed screws, at each wheel',
                 line: 'Reservoir, under the hood'),
-            $this->part('pads', Subject::Brakes, 'Brake pads', 'The thinnest, through the wheel', 22, 88),
+            $this->part('pads', Subject::Brakes, 'Brake pads', 'The thinnest, through the wheel', 22, 88, kind: PartKind::Pads),
             $this->spot('leaks', Subject::Other, 'Underside', 'Under engine, gearbox and both axles', 50, 50),
             $this->compartment('engine_oil', CompartmentKind::Engine, 'Engine oil', 'Sump, under the bed', 72, 50,
                 fill: 'Cap on the engine', drain: 'Under the skid plate flap', stick: 'Stick, under the bed or seat'),
             $this->filter('engine_oil_filter', Subject::EngineOil, 'Engine oil filter', 'Rear of the engine', 76, 46,
                 in: 'engine_oil'),
             $this->part('pre_cleaner', Subject::AirCleaner, 'Pre-cleaner', 'Sleeve over the element', 60, 30),
-            $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Box behind the seat', 60, 34),
+            $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Box behind the seat', 60, 34, under: ['pre_cleaner']),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank, under the seat', 52, 70,
                 fill: 'Cap, right side', draw: 'Siphon through the filler', gauge: 'Dash'),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, right side', 58, 66, in: 'fuel'),
             $this->compartment('transmission', CompartmentKind::Gearbox, 'Gearbox oil', 'Behind the engine', 80, 50,
                 fill: 'Plug, left side', drain: 'Plug below', plug: 'Plug, left side, to its threads'),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears, tread and sidewall', 80, 10),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both rears, tread and sidewall', 80, 10, kind: PartKind::Wheel),
             $this->part('rear_boots', Subject::Wheels, 'Rear CV boots', 'Outer and inner boots', 78, 18),
             $this->compartment('rear_axle', CompartmentKind::WetBrakeAxle, 'Rear axle oil', 'Rear axle, brakes inside',
                 86, 50, fill: 'Plug, rear side', drain: 'Plug below', plug: 'Plug, rear side, to its threads'),
@@ -69,9 +71,9 @@ final class UtilityVehicle extends Starter
             $this->spot('lights', Subject::Other, 'Lights', 'Front, rear, brake', 4, 40),
             $this->spot('warning_lamps', Subject::Other, 'Warning lamps', 'Dash, key on', 34, 50),
             $this->spot('steering', Subject::Wheels, 'Steering', 'At the wheel', 38, 44),
-            $this->part('cvt_belt', Subject::Belts, 'CVT belt', 'Behind the cover, left side', 68, 30),
+            $this->part('cvt_belt', Subject::Belts, 'CVT belt', 'Behind the cover, left side', 68, 30, kind: PartKind::CvtBelt, under: ['cvt_gasket']),
             $this->spot('cvt_sheaves', Subject::Belts, 'Belt sheaves', 'Behind the cover, left side', 66, 28),
-            $this->part('cvt_gasket', Subject::Belts, 'Belt cover gasket', 'Round the belt cover', 70, 28),
+            $this->part('cvt_gasket', Subject::Belts, 'Belt cover gasket', 'Round the belt cover', 70, 28, kind: PartKind::Gasket),
             $this->part('battery', Subject::Battery, 'Battery', 'Under the seat', 50, 60),
             $this->part('spark_plugs', Subject::Ignition, 'Spark plug', 'Under the bed', 74, 56),
             $this->spot('exhaust', Subject::Exhaust, 'Exhaust', 'Pipe and spark arrester, rear', 94, 64),

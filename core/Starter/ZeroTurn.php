@@ -8,6 +8,7 @@ use Core\Grease\EndSign;
 use Core\Machine\CompartmentKind;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
+use Core\Supply\PartKind;
 
 /** A zero-turn mower: two drives, levers, a deck of three spindles. */
 final class ZeroTurn extends Mower
@@ -24,16 +25,16 @@ final class ZeroTurn extends Mower
             $this->spot('cooling_fins', Subject::Cooling, 'Cooling fins', 'Under the shroud, both cylinders', 84, 42),
             $this->part('pre_cleaner', Subject::AirCleaner, 'Pre-cleaner', 'Sleeve over the element', 78, 42),
             $this->part('air_cleaner', Subject::AirCleaner, 'Air cleaner, main element', 'Canister on the engine', 80,
-                40),
+                40, under: ['pre_cleaner']),
             $this->part('inner_element', Subject::AirCleaner, 'Air cleaner, inner element', 'Inside the main element',
-                81, 44),
+                81, 44, under: ['air_cleaner']),
             $this->compartment('fuel', CompartmentKind::Fuel, 'Fuel', 'Tank, left of the seat', 62, 28,
                 fill: 'Cap of the tank', draw: 'Siphon through the filler', gauge: 'Tank, left of the seat'),
             $this->filter('fuel_filter', Subject::Fuel, 'Fuel filter', 'In the line, left of the engine', 76, 34,
                 in: 'fuel'),
             $this->part('hoses', Subject::Fuel, 'Hoses and clamps', 'Fuel and oil lines', 74, 40),
             $this->spot('leaks', Subject::Other, 'Underside', 'Under engine and both drives', 72, 50),
-            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both drive wheels', 78, 14),
+            $this->part('rear_tyres', Subject::Wheels, 'Rear tyres', 'Both drive wheels', 78, 14, kind: PartKind::Wheel),
             $this->spot('wheel_nuts', Subject::Wheels, 'Wheel nuts', 'Drive wheels', 78, 20),
             $this->compartment('hydrostatic_left', CompartmentKind::Hydrostatic, 'Hydrostatic oil, left', 'Left drive',
                 72, 34, fill: 'Tank behind the seat', drain: 'Under the left drive',
@@ -45,11 +46,11 @@ final class ZeroTurn extends Mower
                 line: 'Expansion tank behind the seat'),
             $this->filter('hydrostatic_filter_right', Subject::Hydraulics, 'Hydrostatic filter, right',
                 'Under the right drive', 70, 64, in: 'hydrostatic_right'),
-            $this->part('deck_belt', Subject::Belts, 'Deck belt', 'On the deck, covers off', 42, 50),
-            $this->part('blades', Subject::Cutting, 'Blades', 'Under the deck', 34, 50),
+            $this->part('deck_belt', Subject::Belts, 'Deck belt', 'On the deck, covers off', 42, 50, kind: PartKind::DeckBelt),
+            $this->part('blades', Subject::Cutting, 'Blades', 'Under the deck', 34, 50, kind: PartKind::Blade),
             $this->spot('deck', Subject::Cutting, 'Deck underside', 'Underside', 36, 40),
             $this->spot('casters', Subject::Wheels, 'Casters', 'Both fronts, rock and spin', 14, 30),
-            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both caster wheels', 14, 14),
+            $this->part('front_tyres', Subject::Wheels, 'Front tyres', 'Both caster wheels', 14, 14, kind: PartKind::Wheel),
             $this->point('caster_left', 'Caster, left', 'Front left yoke', 14, 20, strokes: 2, every: 25),
             $this->point('caster_right', 'Caster, right', 'Front right yoke', 14, 80, strokes: 2, every: 25),
             $this->point('spindle_left', 'Spindle, left', 'Deck, left', 36, 24,
@@ -69,7 +70,7 @@ final class ZeroTurn extends Mower
             $this->spot('warning_lamps', Subject::Other, 'Warning lamps', 'Dash, key on', 56, 66),
             $this->part('spark_plugs', Subject::Ignition, 'Spark plugs', 'Both cylinders', 88, 50),
             $this->part('battery', Subject::Battery, 'Battery', 'Under the seat', 60, 60),
-            $this->part('drive_belt', Subject::Belts, 'Drive belt', 'From engine to drives, from below', 76, 50),
+            $this->part('drive_belt', Subject::Belts, 'Drive belt', 'From engine to drives, from below', 76, 50, kind: PartKind::VBelt),
             $this->point('blade_clutch', 'Blade clutch', 'Under the engine', 78, 54, strokes: 1, end: EndSign::Strokes,
                 most: 1, reach: 'Belt off: the belt runs here.', every: 200, with: 'drive_belt'),
             $this->spot('exhaust', Subject::Exhaust, 'Exhaust', 'Muffler, rear', 92, 50),

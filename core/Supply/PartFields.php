@@ -59,6 +59,7 @@ final class PartFields
                     ? (string) $given->option('hangs', self::HANGS, 'how it hangs')
                     : '',
                 $given->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume) === null ? '' : $given->written('drinks'),
+                $texts('under', 'what lies over it'),
             ),
         );
     }
@@ -88,6 +89,7 @@ final class PartFields
             'only_for' => $sheet->numbers->onlyFor,
             'hangs' => $sheet->fitting->hangs,
             'drinks' => $sheet->fitting->drinks === '' ? null : $sheet->fitting->drinks,
+            'under' => $sheet->fitting->under,
         ];
     }
 

@@ -19,6 +19,7 @@ final readonly class PartFitting
      * @param  list<string>  $uses  what the work uses up
      * @param  string  $hangs  `upright`, `sideways` or `inverted`, of a filter; empty where nobody said
      * @param  string  $drinks  how much fluid a new one takes up, as typed
+     * @param  list<string>  $under  the keys of what lies over it and comes off first
      */
     public function __construct(
         public string $orientation = '',
@@ -28,7 +29,14 @@ final readonly class PartFitting
         public array $uses = [],
         public string $hangs = '',
         public string $drinks = '',
+        public array $under = [],
     ) {}
+
+    /** @param  list<string>  $over  the keys of what lies over it */
+    public function lyingUnder(array $over): self
+    {
+        return new self($this->orientation, $this->loose, $this->tight, $this->seal, $this->uses, $this->hangs, $this->drinks, $over);
+    }
 
     /** How tight it is, where its book gives a torque and no words. */
     public function torque(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Sheet\OpeningSheet;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
@@ -65,10 +66,10 @@ final class ProcedureBench
         $drain = new OpeningSheet('17 mm', seal: 'W 18');
 
         return new Compartment($key, $kind, $key, [
-            new Opening("{$key}_fill", OpeningRole::Fill, "{$key} filler", new OpeningSheet('17 mm')),
-            new Opening("{$key}_drain", OpeningRole::Drain, "{$key} drain", $drain),
-            new Opening("{$key}_drain_2", OpeningRole::Drain, "{$key} second drain", $drain),
-        ]);
+            new Opening("{$key}_fill", [OpeningRole::Fill], "{$key} filler", new OpeningSheet('17 mm')),
+            new Opening("{$key}_drain", [OpeningRole::Drain], "{$key} drain", $drain),
+            new Opening("{$key}_drain_2", [OpeningRole::Drain], "{$key} second drain", $drain),
+        ], method: LevelMethod::Stick);
     }
 
     /** @param  callable(): object  $does */

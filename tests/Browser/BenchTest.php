@@ -41,10 +41,19 @@ final class BenchTest extends BrowserTestCase
         $this->browser->moveClock(110);
         $this->at('Warm it up', 'Done, it stands');
         $this->done('Clean round what is opened');
+        $this->done('Loosen: Engine oil filler', 'Open: Engine oil filler');
+        $this->see('Open: Engine oil drain');
         $this->tick('Hot oil and exhaust burn');
-        $this->done('Loosen: Engine oil filler', 'Open: Engine oil filler', 'Open: Engine oil drain');
+        $this->done('Open: Engine oil drain');
+        $this->browser->see('Not over yet');
+        $this->browser->script('location.reload()');
+        $this->browser->see('Not over yet');
+        $this->browser->moveClock(600);
+        $this->see('Look: Engine oil drain');
+        $this->press('dark');
+        $this->browser->see('Go on: it carries the dirt it should.');
+        $this->press('Write it down');
         $this->done('Take off: Engine oil filter');
-        $this->browser->see('Let it run out: Engine oil drain');
 
         $job = explode('/', $this->browser->path())[2];
         $this->onAnotherDevice(function (Browser $other) use ($job): void {
@@ -54,20 +63,20 @@ final class BenchTest extends BrowserTestCase
             $other->see('Compare old with new');
         });
         $this->browser->script('location.reload()');
-        $this->done('Compare old with new: Engine oil filter', 'Fit: Engine oil filter', 'Look it over: Engine oil filter');
-        $this->browser->see('Not over yet');
-        $this->browser->moveClock(600);
-        $this->see('Look: Engine oil drain');
-        $this->press('dark');
-        $this->browser->see('Go on: it carries the dirt it should.');
-        $this->press('Write it down');
+        $this->done('Compare old with new: Engine oil filter');
+        $this->see('Write on it: Engine oil filter');
+        $this->browser->see("{$machine['name']} · 14 May 2026 · 101.0 h");
+        $this->done('Write on it: Engine oil filter', 'Fit: Engine oil filter', 'Look it over: Engine oil filter');
         $this->at('Close: Engine oil drain', 'Done, new W 18');
         $this->at('Tighten: Engine oil drain', 'Tight at 21.7 N·m');
         $this->at('Pour: Engine oil', 'Poured 1.3 L');
         $this->done('Close: Engine oil filler');
+        $this->at('Tighten: Engine oil filler', 'Tight at 27.1 N·m');
         $this->at('Run it: Engine oil', 'Start, 2 min');
         $this->browser->moveClock(125);
         $this->at('Run it: Engine oil', 'Done, it stands');
+        $this->see('Look for leaks');
+        $this->tick('Never feel for a leak with a hand');
         $this->done('Look for leaks');
         $this->browser->moveClock(125);
         $this->see('Read the level: Engine oil');
@@ -78,12 +87,11 @@ final class BenchTest extends BrowserTestCase
         $this->at('Top up: Engine oil', 'Poured 150 mL');
         $this->press('full');
         $this->press('It is right, and shut');
-        $this->done('Try it out', 'Look for leaks again', 'Write on the new filters', 'Set its own reminder');
+        $this->done('Try it out', 'Look for leaks again', 'Set its own reminder');
         $this->press('Sign it off');
         $this->browser->type('Hour meter', '101.2');
         $this->press('Sign it off');
         $this->browser->see('Due at 201.2 h');
-        $this->browser->see("{$machine['name']} · 14 May 2026 · 101.2 h");
 
         self::assertLessThanOrEqual(self::MOST_PRESSES, $this->presses);
         $entry = $this->entries($machine['id'], 'service')[0];
@@ -104,14 +112,16 @@ final class BenchTest extends BrowserTestCase
         $this->browser->open("/bench/{$job}/step");
         $this->browser->see('Make it safe');
         $this->browser->outOfReach();
-        $this->done('Make it safe');
-        $this->browser->see('1 note waits to be sent');
+        $this->done('Make it safe', 'Spark-plug leads off');
+        $this->browser->see('2 notes wait to be sent');
         $this->browser->script('location.reload()');
-        $this->done('Clean: Deck underside', 'Set its own reminder');
+        $this->see('Clean: Deck underside');
+        $this->tick('Take the spark-plug lead off');
+        $this->done('Clean: Deck underside', 'Spark-plug leads on again', 'Set its own reminder');
         $this->press('Sign it off');
         $this->browser->type('Hour meter', '101.4');
         $this->press('Sign it off');
-        $this->browser->see('4 notes wait to be sent');
+        $this->browser->see('6 notes wait to be sent');
         self::assertSame([], $this->entries($machine['id'], 'service'));
         $this->browser->outOfReach(false);
         $this->browser->until(
@@ -138,7 +148,10 @@ final class BenchTest extends BrowserTestCase
         $this->browser->see('Do not drain: old oil beats no oil.');
         $this->browser->see('Let it run out: Engine oil drain');
         $this->press('It is rounded off.');
-        $this->done('Clean: Deck underside', 'Set its own reminder');
+        $this->done('Spark-plug leads off');
+        $this->see('Clean: Deck underside');
+        $this->tick('Take the spark-plug lead off');
+        $this->done('Clean: Deck underside', 'Spark-plug leads on again', 'Set its own reminder');
         $this->press('Sign it off');
         $this->browser->see('Could not: Loosen: Engine oil filler');
         $this->browser->type('Hour meter', '101');
@@ -242,6 +255,7 @@ final class BenchTest extends BrowserTestCase
             'capacities' => [['amount' => '1.3-1.5 L', 'kind' => 'with_filter']],
             'specification' => ['kind' => 'engine_oil'],
         ]);
+        $this->sheet($machine['id'], 'engine_oil_fill', ['tool' => '22 mm', 'torque' => '20 ft-lb']);
         $this->sheet($machine['id'], 'engine_oil_drain', ['seal' => 'W 18', 'torque' => '16 ft-lb']);
         $rule = $this->keeper()->ask('GET', "/machines/{$machine['id']}")['body']['rules'];
         $oil = array_column($rule, null, 'task')['Engine oil'];

@@ -137,7 +137,7 @@ final class PhoneCasesTest extends TestCase
     /** @return list<Step> each bound to some of those before it */
     private static function madeUpSteps(Randomizer $random): array
     {
-        $timed = array_values(array_filter(StepVerb::cases(), fn (StepVerb $verb): bool => $verb->act()->takesItsTime()));
+        $timed = array_values(array_filter(StepVerb::cases(), fn (StepVerb $verb): bool => $verb->takesItsTime()));
         $verbs = [...$timed, ...$timed, StepVerb::Open, StepVerb::Close, StepVerb::Run, StepVerb::Pour];
         $steps = [];
         for ($index = 0; $index < $random->getInt(3, 9); $index++) {
@@ -186,7 +186,7 @@ final class PhoneCasesTest extends TestCase
         return [
             'key' => $step->key,
             'minutes' => $step->minutes,
-            'takes_its_time' => $step->act->takesItsTime(),
+            'takes_its_time' => $step->verb->takesItsTime(),
             'after' => $step->bonds->after,
             'needs' => $step->bonds->needs,
             'shut' => $step->bonds->shut,

@@ -15,7 +15,7 @@ final class BenchMistakesTest extends BenchTestCase
         $this->makeOilChange();
         $this->walk('look:engine_oil_filter');
         $this->refused('fit:engine_oil_filter', 'Look: Engine oil filter');
-        self::assertStringContainsString('the old gasket came off with it', $this->told('look:engine_oil_filter'));
+        self::assertStringContainsString('Did the old gasket of engine oil filter come off with it?', $this->told('look:engine_oil_filter'));
     }
 
     public function test_11_a_coolant_of_another_chemistry_is_poured_in(): void
@@ -46,18 +46,24 @@ final class BenchMistakesTest extends BenchTestCase
         );
     }
 
-    public function test_brakes_are_not_led_and_nothing_is_poured_on_what_cannot_come_out(): void
+    public function test_brakes_are_bled_wheel_by_wheel_and_the_pedal_is_tried_before_it_moves(): void
     {
         $this->machine = $this->machine(['name' => 'Moorhen', 'class' => 'utility_vehicle', 'rules' => [
             ['task' => 'Brake fluid', 'kind' => 'replace', 'spots' => ['brake_fluid'], 'every' => ['months' => 24]],
-            ['task' => 'Engine oil', 'kind' => 'replace', 'spots' => ['engine_oil'], 'every' => ['hours' => '100']],
         ]]);
-        $this->make(['rules' => [$this->ruleId($this->machine, 0)]])->assertJsonPath(
-            'errors.rules.0',
-            'Brake fluid: brakes are bled by their own procedure, wheel by wheel; not led yet. Do it by the manual or have it done, then record the service.',
-        );
+        $this->make(['rules' => [$this->ruleId($this->machine, 0)]])->assertCreated();
+        $done = $this->walk();
+        $order = ['look:brake_fluid', 'suck:brake_fluid', 'pour:brake_fluid', 'bleed:brake_fluid_draw', 'torque:brake_fluid_draw', 'read:brake_fluid', 'pedal:brake_fluid', 'try'];
+        self::assertSame($order, array_values(array_intersect($done, $order)));
+        self::assertStringContainsString('never below its outlet', $this->told('suck:brake_fluid'));
+        self::assertStringContainsString('shut before it comes up', $this->told('bleed:brake_fluid_draw'));
+        $this->signOff(['hours' => '126'])->assertCreated();
+    }
+
+    public function test_nothing_is_poured_on_what_cannot_come_out(): void
+    {
         $this->sheetOf($this->machine, 'engine_oil', ['drain_way' => 'suction']);
-        $this->make(['rules' => [$this->ruleId($this->machine, 1)]])->assertJsonPath(
+        $this->make(['rules' => $this->rules('Engine oil')])->assertJsonPath(
             'errors.rules.0',
             'Engine oil: nothing says how it is emptied. Give it a drain, a filter that is taken off, or the place where it is sucked out.',
         );

@@ -42,7 +42,8 @@ abstract class BenchTestCase extends WalkTestCase
             'service' => ['run' => 5],
         ]);
         $this->sheetOf($this->machine, 'engine_oil_drain', ['tool' => '17 mm', 'seal' => 'W 18', 'torque' => '22 ft-lb']);
-        $this->sheetOf($this->machine, 'engine_oil_filter', ['kind' => 'filter', 'number' => 'WD 15', 'hangs' => 'upright', 'drinks' => '0.2 L']);
+        $this->sheetOf($this->machine, 'engine_oil_fill', ['tool' => '22 mm', 'torque' => '20 ft-lb']);
+        $this->sheetOf($this->machine, 'engine_oil_filter', ['kind' => 'spin_on', 'number' => 'WD 15', 'hangs' => 'upright', 'drinks' => '0.2 L']);
     }
 
     /** @param  array<string, mixed>  $given */

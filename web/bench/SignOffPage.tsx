@@ -6,7 +6,6 @@ import type { Schemas } from '../api/client';
 import { machineQuery } from '../api/queries';
 import { quietLink } from '../kit/Button';
 import { Field } from '../kit/Field';
-import { longDay, metered, today } from '../kit/format';
 import { HandsHead, HandsPage, MainPress, Presses, Question } from '../kit/Hands';
 import { Soft } from '../kit/Sheet';
 import { ReminderNote } from '../machine/ReminderNote';
@@ -20,13 +19,10 @@ import { Refusal } from '../trade/Refusal';
 import type { Told } from './told';
 import { useJob } from './useJob';
 
-const Label = styled.div`
-  border: 2px solid var(--ink); background: var(--sheet); padding: 10px 16px; font: 600 18px/1.4 var(--slab);
-`;
 const List = styled.ul`li { padding: 4px 0; border-bottom: 1px solid var(--rule); font-size: 16px; }`;
 const Back = styled(Link)`${quietLink}`;
 
-/** What the meter shows, and the job stands in the book; what to write on the filter, and when it comes again. */
+/** What the meter shows, and the job stands in the book; and when it comes again. */
 export default function SignOffPage() {
   const id = useParams().job ?? '';
   const { asked, job, told, progress } = useJob(id);
@@ -63,7 +59,7 @@ function SigningOff({ job, told, machine }: Props) {
     () => `${job.machine}: signed off.`,
     () => setOff(true),
   );
-  if (off || job.signed_off) return <SignedOff job={job} machine={machine} hours={values.hours} />;
+  if (off || job.signed_off) return <SignedOff job={job} machine={machine} />;
   return (
     <>
       <Question>
@@ -127,24 +123,12 @@ function Summary({ told, job }: { told: Told[]; job: Schemas['Job'] }) {
   );
 }
 
-/** After it: what to write on the filter, when each comes again and why, and the machine's own reminder. */
-function SignedOff({ job, machine, hours }: { job: Schemas['Job']; machine?: Schemas['MachinePage']; hours?: string }) {
-  const filters = job.steps.find(({ key }) => key === 'label')?.names ?? [];
+/** After it: when each comes again and why, and the machine's own reminder. */
+function SignedOff({ job, machine }: { job: Schemas['Job']; machine?: Schemas['MachinePage'] }) {
   const rules = machine?.rules.filter(({ id }) => job.tasks.some(({ rule_id: rule }) => rule === id)) ?? [];
-  const [meter] = job.meters;
-  const shown = hours ?? meter?.value;
   return (
     <Question>
       <h2>Signed off</h2>
-      {filters.length > 0 && (
-        <>
-          <p>Write on {filters.join(' and ')}:</p>
-          <Label>
-            {job.machine} · {longDay(today())}
-            {shown && meter && ` · ${metered(shown, meter.unit)}`}
-          </Label>
-        </>
-      )}
       <List aria-label="When it comes again">
         {rules.map(({ id, task, standing }) => (
           <li key={id}>

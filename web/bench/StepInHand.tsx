@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
-import { within } from '../kit/format';
+import { longDay, metered, today, within } from '../kit/format';
 import { MainPress, Press, Presses, PressRow, Question } from '../kit/Hands';
 import { Caution, Soft } from '../kit/Sheet';
 import { Tick } from '../kit/Tick';
 import { endOf, isReady, type Progress, type StepState, stateOf } from '../offline/job';
 import { type NameOf, of } from '../offline/states';
+import { AddedStep } from './asks/AddedStep';
 import { ComparedStep } from './asks/ComparedStep';
 import { FittedStep } from './asks/FittedStep';
 import { GreasedStep } from './asks/GreasedStep';
@@ -30,6 +31,9 @@ const Facts = styled.dl`
 `;
 const What = styled.div<{ $beside: boolean }>`
   display: grid; gap: 14px; align-items: start; grid-template-columns: minmax(0, 1fr) ${({ $beside }) => ($beside ? '156px' : '')};
+`;
+const Written = styled.div`
+  border: 2px solid var(--ink); background: var(--sheet); padding: 10px 16px; font: 600 18px/1.4 var(--slab);
 `;
 const Pieces = styled.div`border: 1px solid var(--rule); background: var(--sheet); padding: 2px 14px;`;
 
@@ -87,6 +91,7 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
             <SpotOnPlate of={job.class as Schemas['MachineClass']} spot={step.spot} small />
           )}
         </What>
+        {step.act === 'label' && <WhatToWrite job={job} />}
         <Tools step={step} lacking={job.lacking.find(({ step: key }) => key === step.key)?.number} />
         {step.asks === null && step.spot && <SpotOnPlate of={job.class as Schemas['MachineClass']} spot={step.spot} />}
         {step.pieces.length > 0 && (
@@ -124,6 +129,17 @@ export function StepInHand({ progress, waitsFor, onStart, onTakeBack, ...given }
         <Asked {...given} ready={ready} onDone={withRead} progress={progress} onStart={() => onStart(acknowledged)} />
       )}
     </>
+  );
+}
+
+/** What is written on a new filter, before it is fitted. */
+function WhatToWrite({ job }: { job: Schemas['Job'] }) {
+  const [meter] = job.meters;
+  return (
+    <Written>
+      {job.machine} · {longDay(today())}
+      {meter && ` · ${metered(meter.value, meter.unit)}`}
+    </Written>
   );
 }
 
@@ -204,6 +220,8 @@ function Asked({ progress, onStart, ...asking }: AskedProps) {
     case 'pour':
     case 'prefill':
       return <PourStep {...asks} />;
+    case 'added':
+      return <AddedStep {...asks} />;
     case 'top_up':
       return <TopUpStep {...asks} />;
     case 'level':

@@ -43,25 +43,47 @@ export const BOOKS = options<Schemas['Book']>({
 });
 
 export const PART_KINDS = options<Schemas['PartKind']>({
-  filter: 'filter',
-  strainer: 'strainer or screen',
+  spin_on: 'spin-on filter',
+  cartridge: 'filter cartridge under a cover',
+  canister: 'filter in a canister',
+  in_line: 'filter in a line',
+  air_element: 'air element',
+  filter: 'filter, some other',
+  screen: 'screen or magnet',
+  strainer: 'strainer',
+  breather: 'breather',
   ring: 'ring',
   washer: 'washer',
   gasket: 'gasket',
-  plug: 'spark plug',
-  belt: 'belt',
+  spark_plug: 'spark plug',
+  plug: 'plug, some other',
+  v_belt: 'V-belt',
+  cvt_belt: 'CVT belt',
+  deck_belt: 'deck belt',
+  belt: 'belt, some other',
   blade: 'blade',
   impeller: 'impeller',
+  pads: 'brake pads or shoes',
+  battery: 'battery',
+  wheel: 'wheel',
+  pivot_shaft: 'pivot shaft',
   other: 'something else',
 });
 
-export const DRAIN_WAYS: { value: 'plug' | 'filter' | 'hose' | 'suction' | 'hub' | ''; label: string }[] = [
+type DrainWay = NonNullable<Schemas['Sheet']['drain_way']>;
+
+export const DRAIN_WAYS: { value: DrainWay | ''; label: string }[] = [
   { value: '', label: 'not said' },
   { value: 'plug', label: 'by its plug' },
+  { value: 'tap', label: 'by its tap' },
   { value: 'filter', label: 'by taking the filter off' },
   { value: 'hose', label: 'by taking a hose off' },
   { value: 'suction', label: 'by suction' },
   { value: 'hub', label: 'by its plug, hub turned' },
+  { value: 'cup', label: 'by taking its cup off' },
+  { value: 'catch', label: 'at its screen or strainer' },
+  { value: 'bled_through', label: 'bled through, never emptied' },
+  { value: 'none', label: 'never' },
 ];
 
 export const SEEN = options<Schemas['Seen']>({

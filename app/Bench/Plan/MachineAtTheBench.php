@@ -27,6 +27,8 @@ use Core\Procedure\ServicedMachine;
 use Core\Procedure\Tightened;
 use Core\Procedure\Work;
 use Core\Starter\Starters;
+use Core\Starter\StarterSpot;
+use Core\Starter\StarterWay;
 use Core\Supply\PartKind;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -166,15 +168,16 @@ final class MachineAtTheBench
             $openings->where('role', OpeningRole::Drain)->count(),
         );
         [$method, $protocol] = $this->protocol($spot);
+        $usual = $this->starter($spot)->way ?? new StarterWay;
 
         return new Compartment(
             $spot->key,
             $spot->compartment ?? CompartmentKind::Engine,
             Plain::within($spot->name),
             array_values($openings->map($this->opening(...))->all()),
-            $sheet,
+            $sheet->out->by === null && $usual->out !== null ? $sheet->emptiedBy($usual->out) : $sheet,
             $capacity,
-            $method,
+            $method ?? $sheet->readBy ?? $usual->readBy,
             $protocol,
         );
     }
@@ -182,12 +185,13 @@ final class MachineAtTheBench
     private function opening(Spot $spot): Opening
     {
         $sheet = Sheets::opening($spot);
+        $usual = $this->starter($spot)->way->closure ?? null;
 
         return new Opening(
             $spot->key,
-            $spot->role ?? OpeningRole::Fill,
+            array_values(array_unique([$spot->role ?? OpeningRole::Fill, ...$sheet->hole->also], SORT_REGULAR)),
             Plain::within($spot->name),
-            $sheet,
+            $sheet->hole->closure === null && $usual !== null ? $sheet->shutBy($usual) : $sheet,
             implode('. ', array_filter([$sheet->comesOff === '' ? '' : "First off: {$sheet->comesOff}", self::hint($spot)])),
             $spot->subject,
         );
@@ -200,26 +204,23 @@ final class MachineAtTheBench
 
         return new Part(
             $spot->key,
-            $sheet->kind === PartKind::Other ? Starters::for($this->machine->class)->spots()[$spot->key]->part ?? PartKind::Other : $sheet->kind,
+            $sheet->kind === PartKind::Other ? $this->starter($spot)->part ?? PartKind::Other : $sheet->kind,
             Plain::within($spot->name),
             $in?->key,
-            $sheet->fitting,
+            $sheet->fitting->under === [] ? $sheet->fitting->lyingUnder($this->starter($spot)->way->under ?? []) : $sheet->fitting,
             $sheet->numbers->kit === '' ? $sheet->numbers->toBuy() : $sheet->numbers->kit,
             self::hint($spot),
             $spot->subject,
         );
     }
 
-    /** @return array{LevelMethod, LevelProtocol|null} */
+    /** @return array{LevelMethod|null, LevelProtocol|null} */
     private function protocol(Spot $compartment): array
     {
         $check = $this->checkLists->levelCheck($this->machine, $compartment->key);
-        $method = LevelMethod::tryFrom($check->measuring->limits['method'] ?? '') ?? LevelMethod::usualAt(
-            $compartment->subject,
-            $this->spots->where('parent_id', $compartment->id)->contains('role', OpeningRole::Level),
-        );
+        $method = LevelMethod::tryFrom($check->measuring->limits['method'] ?? '');
 
-        return [$method, $check === null ? null : Level::protocol(new Fields($check->measuring->limits), $method)];
+        return [$method, $check === null ? null : Level::protocol(new Fields($check->measuring->limits), $method ?? LevelMethod::Stick)];
     }
 
     private function isFilterChangedIn(Spot $compartment): bool
@@ -254,6 +255,12 @@ final class MachineAtTheBench
         }
 
         return Engine::of($this->machine->class, $fuels);
+    }
+
+    /** What such a machine mostly has there, where nobody has said more. */
+    private function starter(Spot $spot): ?StarterSpot
+    {
+        return Starters::for($this->machine->class)->spots()[$spot->key] ?? null;
     }
 
     private static function hint(Spot $spot): string

@@ -15,6 +15,7 @@ use Core\Procedure\Step;
 use Core\Procedure\Timing\Impossible;
 use Core\Procedure\Timing\TimedStep;
 use Core\Procedure\Timing\Timetable;
+use Core\Procedure\Timing\Weights;
 use Core\Procedure\Timing\Workload;
 use Core\Procedure\Unready;
 
@@ -59,14 +60,14 @@ final readonly class PlanJob
     private function timed(Procedure $procedure): array
     {
         $steps = array_map(
-            fn (Step $step): TimedStep => new TimedStep($step->key, $step->minutes, $step->verb->isAttended(), $step->bonds->after),
+            fn (Step $step): TimedStep => TimedStep::of($step),
             $procedure->steps,
         );
         try {
-            $timetable = Timetable::shortest(new Workload($steps, $procedure->holds, self::AT_HAND, 1));
+            $timetable = Timetable::roundTheMachine(new Workload($steps, $procedure->holds, self::AT_HAND, 1), Weights::usual());
         } catch (Impossible) {
             // More pans are held at once than most sheds have: told as if there were enough.
-            $timetable = Timetable::shortest(new Workload($steps, [], self::AT_HAND, 1));
+            $timetable = Timetable::roundTheMachine(new Workload($steps, [], self::AT_HAND, 1), Weights::usual());
         }
         $begins = [];
         foreach ($timetable->order as $key) {

@@ -54,7 +54,7 @@ final class PlannedStep
             'says' => $step->says,
             'minutes' => $step->minutes,
             'attended' => $step->verb->isAttended(),
-            'takes_its_time' => $step->act->takesItsTime(),
+            'takes_its_time' => $step->verb->takesItsTime(),
             'after' => $step->bonds->after,
             'needs' => $step->bonds->needs,
             'shut' => $step->bonds->shut,

@@ -17,6 +17,7 @@ use Brick\Math\BigRational;
 use Core\Fill\FillPlan;
 use Core\Fill\Pour;
 use Core\Fluid\Condition;
+use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
 use Core\Fluid\Seen;
 use Core\Fluid\Sheet\CapacityKind;
@@ -25,16 +26,19 @@ use Core\Inspect\Degree;
 use Core\Machine\Caution;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
+use Core\Machine\TaskKind;
 use Core\Measure\Quantity;
 use Core\Measure\TooMuch;
 use Core\Measure\Unit;
 use Core\Procedure\Compartment;
 use Core\Procedure\Step;
 use Core\Procedure\StepAct;
+use Core\Procedure\StepKey;
 use Core\Procedure\StepVerb;
 use Core\Procedure\Table\DrainedTable;
 use Core\Procedure\Table\LevelTable;
 use Core\Procedure\Work;
+use Core\Supply\PartKind;
 
 /** What stands at each step of one machine's job: where, with what, what is asked, and the answers made ready. */
 final readonly class StepsShown
@@ -87,9 +91,9 @@ final readonly class StepsShown
 
     private function title(Step $step, ?Spot $spot): string
     {
-        $name = $step->on->thing !== '' ? $step->on->thing : $this->finding($step)->name ?? $spot->name ?? $this->bench->machine->name;
-
-        return $step->verb->title($name);
+        return $step->on->thing !== ''
+            ? $step->on->thing
+            : $step->verb->title($this->finding($step)->name ?? $spot->name ?? $this->bench->machine->name);
     }
 
     /** @return array<string, mixed>|null */
@@ -109,7 +113,7 @@ final readonly class StepsShown
     {
         $part = $step->act === StepAct::Fit ? $this->bench->partNamed($step->on->at) : null;
         $seal = $step->act === StepAct::Close ? $this->bench->openingNamed($step->on->at)?->sheet->seal : $part?->fitting->seal;
-        $isPlug = $part?->isSparkPlug() === true;
+        $isPlug = $part?->kind === PartKind::SparkPlug;
         if ($spot === null || (($seal ?? '') === '' && ! $isPlug)) {
             return null;
         }
@@ -140,8 +144,9 @@ final readonly class StepsShown
         $compartment = $this->compartmentOf($step->on->at);
 
         return match (true) {
-            $step->act === StepAct::Pour && $compartment !== null => $this->pour($compartment),
+            $step->act === StepAct::Pour && $compartment !== null => $this->pour($step, $compartment),
             $step->act === StepAct::TopUp && $compartment !== null => ['kind' => 'top_up', ...$this->fluids($compartment)],
+            $step->on->takesFluid && $compartment !== null => ['kind' => 'added', ...$this->fluids($compartment)],
             $step->act === StepAct::Prefill && $compartment !== null => ['kind' => 'prefill', ...$this->fluids($compartment)],
             $step->act === StepAct::Read && $compartment !== null => $this->level($compartment),
             $step->verb === StepVerb::WhatRanOut && $compartment !== null => $this->ranOut($compartment),
@@ -164,30 +169,57 @@ final readonly class StepsShown
     }
 
     /** @return array<string, mixed> */
-    private function pour(Compartment $compartment): array
+    private function pour(Step $step, Compartment $compartment): array
     {
         $capacity = $compartment->capacity;
+        $amount = $step->on->amount;
+        $isWhole = $capacity !== null && $amount?->compareTo($capacity->most) === 0;
         $holds = Sheets::holds($this->spotOf($compartment), $this->bench->spots);
 
         return [
             'kind' => 'pour',
-            ...$this->fluids($compartment),
-            'book' => $capacity === null ? null : Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
-            'least_ml' => $capacity === null ? null : $capacity->least->wholeMillilitres(),
-            'most_ml' => $capacity === null ? null : $capacity->most->wholeMillilitres(),
+            ...StepKey::read($step->key)->which === StepKey::WATER ? self::water() : $this->fluids($compartment),
+            'renews' => $this->isChanged($compartment),
+            'book' => match (true) {
+                $isWhole => Sheets::compartment($this->spotOf($compartment))->capacity(...CapacityKind::cases())?->written,
+                default => $amount?->inWords(),
+            },
+            'least_ml' => $isWhole ? $capacity->least->wholeMillilitres() : $amount?->wholeMillilitres(),
+            'most_ml' => $amount?->wholeMillilitres(),
             'holds_ml' => $holds?->wholeMillilitres(),
             'asked_over_ml' => $holds === null ? null : TooMuch::pouredAskedOver($holds),
-            'stages' => $capacity === null ? [] : array_map(fn (Pour $pour): array => [
+            'stages' => $isWhole ? array_map(fn (Pour $pour): array => [
                 'total_ml' => $pour->total->wholeMillilitres(),
                 'then' => $pour->then->inWords(),
             ], FillPlan::of(
                 $capacity->most,
                 $capacity->least,
                 null,
-                $compartment->method,
+                $compartment->method ?? LevelMethod::Stick,
                 BigRational::of($compartment->sheet->service->shareFirst ?? FillPlan::SHARE_FIRST),
-            )->pours),
+            )->pours) : [],
         ];
+    }
+
+    /** Whether its fluid is changed, and not only what ran out poured back. */
+    private function isChanged(Compartment $compartment): bool
+    {
+        foreach ($this->works as $work) {
+            foreach ($work->kind === TaskKind::Replace ? $work->spots : [] as $spot) {
+                $holder = $this->bench->compartmentNamed($spot->key)->sheet->sharesWith ?? $spot->key;
+                if ($compartment->key === $holder) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, mixed> what concentrate is thinned with */
+    private static function water(): array
+    {
+        return ['takes' => 'distilled water', 'containers' => []];
     }
 
     /** @return array<string, mixed> out of what it can be poured */
@@ -212,8 +244,9 @@ final readonly class StepsShown
     /** @return array<string, mixed> */
     private function level(Compartment $compartment): array
     {
+        $method = $compartment->method ?? LevelMethod::Stick;
         $table = new LevelTable(
-            $compartment->method,
+            $method,
             $compartment->protocol ?? new LevelProtocol,
             $this->bands->of($this->spotOf($compartment)),
             Sheets::compartment($this->spotOf($compartment))->service->fillTo,
@@ -221,7 +254,7 @@ final readonly class StepsShown
 
         return [
             'kind' => 'level',
-            'method' => $compartment->method->value,
+            'method' => $method->value,
             'how' => $compartment->protocol?->inWords() ?? 'on level ground',
             'rows' => $table->rows(),
             'questions' => $table->questions(),

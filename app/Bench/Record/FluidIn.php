@@ -47,7 +47,7 @@ final readonly class FluidIn
         $all = [];
         foreach ($this->poured($job, $spots) as $compartment => $pours) {
             $spot = $spots->firstOrFail(fn (Spot $one): bool => $one->key === $compartment);
-            $isNew = $this->wasDrained($progress, $compartment);
+            $isNew = $this->isRenewed($job, $progress, $compartment);
             $marks = $this->marks($job, $compartment);
             $poursTold = [];
             foreach ($pours->groupBy(fn (StepTold $told): int => (int) ($told->said['container'] ?? 0)) as $container => $same) {
@@ -85,10 +85,13 @@ final readonly class FluidIn
     }
 
     /** Whether the old ran out, so that what went in makes it new. */
-    private function wasDrained(JobProgress $progress, string $compartment): bool
+    private function isRenewed(Job $job, JobProgress $progress, string $compartment): bool
     {
-        return isset($progress->progress->states[StepVerb::Pour->at($compartment)])
-            && $progress->progress->state(StepVerb::Pour->at($compartment)) === StepState::Done;
+        $pour = StepVerb::Pour->at($compartment);
+
+        return isset($progress->progress->states[$pour])
+            && $progress->progress->state($pour) === StepState::Done
+            && (PlannedStep::kept($job->plan, $pour)['asks']['renews'] ?? true);
     }
 
     /**

@@ -27,6 +27,7 @@ use Core\Measure\TooMuch;
 use Core\Measure\Unit;
 use Core\Procedure\Did;
 use Core\Procedure\Step;
+use Core\Procedure\StepKey;
 use Illuminate\Validation\Rule;
 
 /** What a step asks of whoever does it, and whether it was said. */
@@ -80,9 +81,11 @@ final readonly class StepAsked
         $asks = PlannedStep::kept($job->plan, $step->key)['asks'] ?? null;
         match ($asks['kind'] ?? '') {
             'level' => $this->level($asks, $note),
-            'pour', 'prefill' => self::refuseUnpoured($job, $step),
+            'pour' => ($asks['renews'] ?? true) ? self::refuseUnpoured($job, $step) : null,
+            'prefill' => self::refuseUnpoured($job, $step),
             'measured' => $this->measured($job, $asks['check']['key'], $note),
             'judged' => self::judged($note),
+            'tightened' => self::tightened(PlannedStep::kept($job->plan, $step->key)['torque']['settings'] ?? [], $note),
             default => null,
         };
     }
@@ -91,7 +94,7 @@ final readonly class StepAsked
     public function poured(Job $job, Step $step, Note $note): void
     {
         $asks = PlannedStep::kept($job->plan, $step->key)['asks'] ?? [];
-        if (! in_array($asks['kind'] ?? '', ['pour', 'prefill', 'top_up'], true)) {
+        if (! in_array($asks['kind'] ?? '', ['pour', 'prefill', 'top_up', 'added'], true)) {
             throw Refusal::field('did', 'Nothing is poured at that step.');
         }
         if (! isset($note->given['ml'])) {
@@ -103,7 +106,8 @@ final readonly class StepAsked
                 ?? throw Refusal::field('container', 'There is no such container on the shelf.')
             : null;
         $compartment = Spot::query()->where(['machine_id' => $job->machine_id, 'key' => $this->compartment($job, $step)])->with('sheet')->first();
-        if ($compartment !== null && $container !== null && $isAsked) {
+        $isWater = StepKey::read($step->key)->which === StepKey::WATER;
+        if ($compartment !== null && $container !== null && $isAsked && ! $isWater) {
             $judged = $this->fit->judge($container->supply->bottle(), $job->machine, $compartment);
             if ($judged->answer === Suitability::No) {
                 throw self::unlikely('container', "{$container->supply->name} will not do for {$compartment->name}. {$judged->reasons[0]->why}");
@@ -172,6 +176,19 @@ final readonly class StepAsked
             $values,
             new Occasion($this->yard->dayOf($note->circumstances->when->at), $this->yard->coldestNight()),
         );
+    }
+
+    /**
+     * @param  list<array{name: string, setting: string, verdict: string, warnings: list<string>}>  $settings
+     *
+     * @throws Refusal if the wrench cannot be set to it
+     */
+    private static function tightened(array $settings, Note $note): void
+    {
+        $set = array_column($settings, null, 'name')[$note->given['wrench'] ?? ''] ?? null;
+        if ($set !== null && $set['verdict'] !== Verdict::Fit->value && ! ($note->given['by_feel'] ?? false)) {
+            throw Refusal::field('wrench', implode(' ', $set['warnings']) ?: "{$set['name']} cannot be set to it.");
+        }
     }
 
     private static function judged(Note $note): void

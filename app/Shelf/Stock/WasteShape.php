@@ -93,7 +93,7 @@ final class WasteShape
         return array_values(self::acts($since, [ActKind::Replaced])
             ->join('sheets', 'sheets.spot_id', '=', 'spots.id')
             ->whereNotNull('spots.parent_id')
-            ->whereRaw("json_value(sheets.written, '$.kind') = ?", [PartKind::Filter->value])
+            ->whereIn(DB::raw("json_value(sheets.written, '$.kind')"), PartKind::filters())
             ->get(['acts.id', 'acts.happened_at'])
             ->map(fn (\stdClass $row): Waste => new Waste(
                 WasteKind::Filters,

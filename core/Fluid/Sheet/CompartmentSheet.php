@@ -6,6 +6,7 @@ namespace Core\Fluid\Sheet;
 
 use Core\Fluid\Cooling;
 use Core\Fluid\Housing;
+use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Specification;
 use Core\Machine\CompartmentKind;
 
@@ -16,6 +17,7 @@ final readonly class CompartmentSheet
      * @param  list<Capacity>  $capacities
      * @param  array<string, Specification>  $specifications  by {@see Book}'s value
      * @param  string|null  $sharesWith  the compartment whose fluid this one shares
+     * @param  LevelMethod|null  $readBy  null where nobody said
      */
     public function __construct(
         public array $capacities = [],
@@ -25,7 +27,24 @@ final readonly class CompartmentSheet
         public ?Cooling $cooling = null,
         public ?string $sharesWith = null,
         public ServiceWay $service = new ServiceWay,
+        public ?LevelMethod $readBy = null,
     ) {}
+
+    public function emptiedBy(DrainWay $way): self
+    {
+        $out = new WayOut($way, $this->out->valve, $this->out->putsBack, $this->out->through);
+
+        return new self(
+            $this->capacities,
+            $this->specifications,
+            $out,
+            $this->yellowMetals,
+            $this->cooling,
+            $this->sharesWith,
+            $this->service,
+            $this->readBy,
+        );
+    }
 
     /** The specification that judges: the machine's own book first. */
     public function specification(): Specification

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Fluid\Sheet;
 
 use Core\Form\Fields;
+use Core\Machine\Closure;
 use Core\Measure\Dimension;
 
 /** What is written down of an opening. */
@@ -14,14 +15,11 @@ final readonly class OpeningSheet
 
     private const WORDS = ['tool', 'seal', 'sealant', 'comes_off'];
 
-    private const SIDES = ['left', 'right'];
-
     /**
      * @param  string  $tool  with its size
      * @param  string  $torque  as the book writes it
      * @param  string  $seal  the washer or ring that belongs to it, with its number
      * @param  string  $sealant  what its thread takes, where it takes any
-     * @param  'left'|'right'|null  $side  of the machine
      * @param  string  $comesOff  what has to come off first
      * @param  list<string>  $loose  what comes off with it and is counted
      */
@@ -30,11 +28,23 @@ final readonly class OpeningSheet
         public string $torque = '',
         public string $seal = '',
         public string $sealant = '',
-        public bool $magnet = false,
-        public ?string $side = null,
         public string $comesOff = '',
         public array $loose = [],
+        public Hole $hole = new Hole,
     ) {}
+
+    public function shutBy(Closure $closure): self
+    {
+        return new self(
+            $this->tool,
+            $this->torque,
+            $this->seal,
+            $this->sealant,
+            $this->comesOff,
+            $this->loose,
+            new Hole($this->hole->magnet, $this->hole->side, $closure, $this->hole->also),
+        );
+    }
 
     public static function read(Fields $given): self
     {
@@ -55,10 +65,9 @@ final readonly class OpeningSheet
             $torque === null ? '' : $given->written('torque'),
             $words['seal'],
             $words['sealant'],
-            $given->flag('magnet', 'whether it has a magnet'),
-            $given->has('side') ? $given->option('side', self::SIDES, 'the side') : null,
             $words['comes_off'],
             array_values(array_filter(array_map(trim(...), $given->texts('loose', 'the loose pieces')))),
+            Hole::read($given),
         );
     }
 
@@ -70,10 +79,9 @@ final readonly class OpeningSheet
             'torque' => $this->torque === '' ? null : $this->torque,
             'seal' => $this->seal,
             'sealant' => $this->sealant,
-            'magnet' => $this->magnet,
-            'side' => $this->side,
             'comes_off' => $this->comesOff,
             'loose' => $this->loose,
+            ...$this->hole->written(),
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace Core\Fluid\Sheet;
 
 use Core\Fluid\Cooling;
 use Core\Fluid\FluidFields;
+use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Specification;
 use Core\Form\Fields;
 use Core\Measure\Unreadable;
@@ -42,6 +43,7 @@ final class SheetFields
                 ),
                 self::text($given, 'valve', 'the valve'),
                 self::texts($given, 'puts_back', 'what is put back'),
+                self::text($given, 'through', 'the opening through which it is sucked out') ?: null,
             ),
             $yellow,
             Cooling::tryFrom(
@@ -51,6 +53,7 @@ final class SheetFields
             $given->has('service')
                 ? ServiceWay::read($given->within('service', 'how it is serviced'))
                 : new ServiceWay,
+            LevelMethod::tryFrom(self::oneOf($given, 'read_by', array_column(LevelMethod::cases(), 'value'), 'how its level is read')),
         );
     }
 
@@ -70,10 +73,12 @@ final class SheetFields
             'drain_way' => $sheet->out->by?->value,
             'valve' => $sheet->out->valve,
             'puts_back' => $sheet->out->putsBack,
+            'through' => $sheet->out->through,
             'yellow_metals' => $sheet->yellowMetals,
             'cooling' => $sheet->cooling?->value,
             'shares_with' => $sheet->sharesWith,
             'service' => $sheet->service->written(),
+            'read_by' => $sheet->readBy?->value,
         ];
     }
 

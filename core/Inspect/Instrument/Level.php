@@ -54,8 +54,8 @@ final class Level implements Instrument
                 'method',
                 'Read by',
                 array_combine(
-                    array_column(LevelMethod::cases(), 'value'),
-                    array_map(fn (LevelMethod $method): string => $method->word(), LevelMethod::cases()),
+                    array_column(LevelMethod::read(), 'value'),
+                    array_map(fn (LevelMethod $method): string => $method->word(), LevelMethod::read()),
                 ),
             )->ifAny(),
             Ask::choice('engine', 'Read with', self::engines())->ifAny(),

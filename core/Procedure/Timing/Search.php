@@ -59,8 +59,7 @@ final readonly class Search
     private function byRule(): array
     {
         $best = [range(0, max(0, $this->work->count() - 1)), null];
-        foreach ([$this->work->tails, $this->waitsSetOff(), $this->together()] as $weights) {
-            $ranks = array_map(fn (int $weight): int => -$weight, $weights);
+        foreach ($this->work->ranks() as $ranks) {
             $starts = $this->layout->by($ranks);
             if ($starts !== null && ($best[1] === null || $this->length($starts) < $this->length($best[1]))) {
                 $best = [$ranks, $starts];
@@ -120,39 +119,6 @@ final readonly class Search
     private function cost(array $starts): int
     {
         return $this->length($starts) * self::LENGTH_BEFORE_MEAN + intdiv(array_sum($starts), count($starts));
-    }
-
-    /** @return list<int> by step, the longest stretch without hands that follows from it */
-    private function waitsSetOff(): array
-    {
-        $waits = [];
-        foreach ($this->work->tails as $number => $tail) {
-            $waits[$number] = $this->waitAfter($number, $waits) * 1000 + $tail;
-        }
-
-        return array_values($waits);
-    }
-
-    /** @param  array<int, int>  $known */
-    private function waitAfter(int $number, array $known): int
-    {
-        $step = $this->work->steps[$number];
-        $after = 0;
-        foreach ($this->work->next[$number] as $follower) {
-            $after = max($after, isset($known[$follower]) ? intdiv($known[$follower], 1000) : $this->waitAfter($follower, $known));
-        }
-
-        return $after + ($step->attended ? 0 : $step->minutes);
-    }
-
-    /** @return list<int> */
-    private function together(): array
-    {
-        return array_map(
-            fn (int $tail, TimedStep $step): int => $tail * 2 + ($step->attended ? 0 : $step->minutes),
-            $this->work->tails,
-            $this->work->steps,
-        );
     }
 
     /** @param  array<int, int>  $starts */

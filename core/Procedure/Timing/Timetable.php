@@ -10,12 +10,14 @@ final readonly class Timetable
     /**
      * @param  array<string, int>  $starts  minutes from the beginning, by step
      * @param  list<string>  $order  the keys of the steps as they begin
+     * @param  int  $changes  how often hands left a place that still had something to do
      */
     private function __construct(
         public array $starts,
         public int $length,
         public int $lowerBound,
         public array $order,
+        public int $changes = 0,
     ) {}
 
     /**
@@ -25,7 +27,36 @@ final readonly class Timetable
      */
     public static function shortest(Workload $work): self
     {
-        $starts = (new Search($work))->best();
+        return self::of($work, (new Search($work))->best(), 0);
+    }
+
+    /**
+     * Place first, minutes second: the best of several rounds of the machine, each by another rule. The same answer every time.
+     *
+     * @throws Impossible if no order comes to an end
+     */
+    public static function roundTheMachine(Workload $work, Weights $weights): self
+    {
+        $best = null;
+        foreach ($work->ranks() as $ranks) {
+            $round = RoundTheMachine::by($work, $ranks);
+            $tried = $round === null ? null : self::of($work, ...$round);
+            if ($tried !== null && ($best === null || $tried->cost($weights) < $best->cost($weights))) {
+                $best = $tried;
+            }
+        }
+
+        return $best ?? self::shortest($work);
+    }
+
+    private function cost(Weights $weights): int
+    {
+        return $this->length + $weights->place * $this->changes;
+    }
+
+    /** @param  array<int, int>  $starts */
+    private static function of(Workload $work, array $starts, int $changes): self
+    {
         $byKey = [];
         $length = 0;
         foreach ($starts as $number => $start) {
@@ -40,6 +71,6 @@ final readonly class Timetable
         return new self($byKey, $length, $work->lowerBound(), array_map(
             fn (int $number): string => $work->keys[$number],
             $order,
-        ));
+        ), $changes);
     }
 }

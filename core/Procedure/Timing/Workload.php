@@ -78,6 +78,31 @@ final readonly class Workload
         $this->refuseTooMany(array_keys($resources));
     }
 
+    /** @return non-empty-list<list<int>> by rules known to be good, a rank for each step, the least first */
+    public function ranks(): array
+    {
+        return array_map(
+            fn (array $weights): array => array_map(fn (int $weight): int => -$weight, $weights),
+            [$this->tails, $this->waitsSetOff(), $this->together()],
+        );
+    }
+
+    /** @return array<int, true> what cools, and all that stands before it */
+    public function beforeWhatCools(): array
+    {
+        $urgent = [];
+        $open = array_keys(array_filter($this->steps, fn (TimedStep $step): bool => $step->cools));
+        while ($open !== []) {
+            $number = array_pop($open);
+            if (! isset($urgent[$number])) {
+                $urgent[$number] = true;
+                $open = [...$open, ...$this->before[$number]];
+            }
+        }
+
+        return $urgent;
+    }
+
     public function count(): int
     {
         return count($this->steps);
@@ -107,6 +132,35 @@ final readonly class Workload
         }
 
         return $bound;
+    }
+
+    /** @return list<int> by step, the longest stretch without hands that follows from it */
+    private function waitsSetOff(): array
+    {
+        $waits = [];
+        $after = function (int $number) use (&$after, &$waits): int {
+            return $waits[$number] ??= array_reduce(
+                $this->next[$number],
+                fn (int $longest, int $follower): int => max($longest, $after($follower)),
+                0,
+            ) + ($this->steps[$number]->attended ? 0 : $this->steps[$number]->minutes);
+        };
+
+        return array_map(
+            fn (int $number, int $tail): int => $after($number) * 1000 + $tail,
+            array_keys($this->tails),
+            $this->tails,
+        );
+    }
+
+    /** @return list<int> */
+    private function together(): array
+    {
+        return array_map(
+            fn (int $tail, TimedStep $step): int => $tail * 2 + ($step->attended ? 0 : $step->minutes),
+            $this->tails,
+            $this->steps,
+        );
     }
 
     /** @return list<int> */

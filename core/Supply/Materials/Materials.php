@@ -14,7 +14,6 @@ use Core\Machine\TaskKind;
 use Core\Measure\Quantity;
 use Core\Measure\Unreadable;
 use Core\Supply\KitPiece;
-use Core\Supply\PartKind;
 use Core\Supply\PartSheet;
 
 /**
@@ -95,7 +94,7 @@ final readonly class Materials
         foreach ($works as $work) {
             foreach ($work->kind === TaskKind::Replace ? $work->places : [] as $place) {
                 $in = $place->spot->parent;
-                if ($place->part?->kind !== PartKind::Filter || $in === null || isset($fluids[$in])) {
+                if ($place->part?->kind->isFilter() !== true || $in === null || isset($fluids[$in])) {
                     continue;
                 }
                 $amount = self::topUp($work->topUp) ?? $place->compartment?->capacity(CapacityKind::FiltersOnly);
@@ -128,7 +127,7 @@ final readonly class Materials
         $filters = [];
         foreach ($works as $work) {
             foreach ($work->kind === TaskKind::Replace ? $work->places : [] as $place) {
-                if ($place->part?->kind === PartKind::Filter) {
+                if ($place->part?->kind->isFilter() === true) {
                     $filters[$place->spot->parent ?? ''] = true;
                 }
             }

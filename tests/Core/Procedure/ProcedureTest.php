@@ -31,10 +31,15 @@ final class ProcedureTest extends TestCase
             'secure',
             'warm',
             'clean_round',
-            'loosen:cap',
             'open:cap',
             'open:plug',
+            'what_ran_out:plug',
             'remove:filter',
+            'compare:filter',
+            'label:filter',
+            'fit:filter',
+        );
+        $this->inThisOrder(
             'compare:filter',
             'prefill:filter',
             'fit:filter',
@@ -95,7 +100,7 @@ final class ProcedureTest extends TestCase
                     ['key' => 'air filter', 'kind' => 'filter', 'subject' => 'air_cleaner'],
                     ['key' => 'spark plug', 'kind' => 'plug', 'subject' => 'ignition'],
                 ],
-                ['schools' => $chosen],
+                ['class' => 'tractor', 'engine' => 'diesel', 'schools' => $chosen],
             );
             self::assertStringContainsString($says, $this->steps[$step]['says'] ?? '');
         }
@@ -120,7 +125,7 @@ final class ProcedureTest extends TestCase
     {
         $this->reckon(
             [['act' => 'replace', 'at' => 'filter']],
-            [['key' => 'oil', 'kind' => 'hydraulic', 'openings' => [['key' => 'cap', 'role' => 'fill']]]],
+            [['key' => 'oil', 'kind' => 'hydraulic', 'openings' => [['key' => 'cap', 'role' => 'fill']], 'fill' => ['method' => 'sight_glass']]],
             [['key' => 'filter', 'kind' => 'filter', 'in' => 'oil']],
             ['schools' => ['filter_alone' => 'vacuum']],
         );
@@ -204,13 +209,13 @@ final class ProcedureTest extends TestCase
         }
         foreach (['front', 'rear'] as $drain) {
             $this->inThisOrder('loosen:gf', "open:{$drain}", "drain:{$drain}", "close:{$drain}", 'pour:gear', 'read:gear', 'close:plug');
-            self::assertSame(30, $this->steps["drain:{$drain}"]['minutes'], 'gear oil drips longer');
+            self::assertSame(10, $this->steps["drain:{$drain}"]['minutes'], 'as long as any oil, unless its way says more');
         }
         $this->inThisOrder('open:plug', 'pour:gear');
         self::assertSame(10, $this->steps['run']['minutes']);
     }
 
-    public function test_coolant_is_run_warm_cooled_until_it_can_be_touched_and_then_opened(): void
+    public function test_coolant_is_opened_cold_and_concentrate_and_water_are_two_pours(): void
     {
         $this->reckon([['act' => 'replace', 'at' => 'coolant']], [[
             'key' => 'coolant',
@@ -219,8 +224,8 @@ final class ProcedureTest extends TestCase
             'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'tap', 'role' => 'drain']],
             'fill' => ['method' => 'line'],
         ]]);
-        $this->inThisOrder('warm', 'cool:coolant', 'loosen:cap', 'open:tap', 'pour:coolant', 'purge:coolant', 'wait:coolant', 'read:coolant', 'top_up:coolant');
-        self::assertContains('Never open the cooling system hot.', $this->steps['loosen:cap']['cautions']);
+        $this->inThisOrder('secure', 'cool:coolant', 'open:cap', 'open:tap', 'pour:coolant', 'pour:coolant:water', 'purge:coolant', 'close:cap', 'wait:coolant', 'read:coolant', 'top_up:coolant');
+        self::assertContains('Never open the cooling system hot.', $this->steps['open:cap']['cautions']);
         // Handbook section 9: 7 gal at 50 % is 3.5 gal of concentrate and 3.5 gal of distilled water.
         $mix = Catalogue::reckon('coolant-mix', ['volume' => '7 gal', 'percent' => '50', 'glycol' => 'ethylene'], new \DateTimeImmutable('2026-05-14'));
         self::assertSame(['3.5', '3.5'], [$mix['concentrate']['value'], $mix['water']['value']]);
@@ -257,7 +262,7 @@ final class ProcedureTest extends TestCase
         self::assertStringContainsString('stopped it reads over full', $this->steps['idle:shift']['says']);
     }
 
-    public function test_a_level_plug_that_is_opened_again_for_the_reading_lets_hot_oil_out_as_it_did_at_first(): void
+    public function test_a_level_plug_that_is_opened_again_for_the_reading_lets_hot_oil_out(): void
     {
         $this->reckon([['act' => 'replace', 'at' => 'shift']], [[
             'key' => 'shift',
@@ -268,7 +273,6 @@ final class ProcedureTest extends TestCase
         ]]);
         $this->inThisOrder('open:l', 'close:l', 'idle:shift', 'reopen:l', 'read:shift', 'reshut:l');
         self::assertStringContainsString('Hot oil', implode(' ', $this->steps['reopen:l']['cautions']));
-        self::assertSame($this->steps['open:l']['cautions'], $this->steps['reopen:l']['cautions']);
     }
 
     public function test_a_fuel_filter_of_a_diesel_is_shut_off_bled_and_looked_over(): void
@@ -290,9 +294,9 @@ final class ProcedureTest extends TestCase
         $this->reckon([['act' => 'replace', 'at' => 'filter']], [[
             'key' => 'drive',
             'kind' => 'hydraulic',
-            'openings' => [['key' => 'f', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']],
+            'openings' => [['key' => 'f', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain'], ['key' => 'glass', 'role' => 'level']],
         ]], [['key' => 'filter', 'kind' => 'filter', 'in' => 'drive']]);
-        $this->inThisOrder('fit:filter', 'run', 'read:drive', 'top_up:drive');
+        $this->inThisOrder('remove:filter', 'what_ran_out:filter', 'fit:filter', 'pour:drive', 'run', 'read:drive', 'top_up:drive');
         self::assertArrayNotHasKey('drain:d', $this->steps, 'the oil stays in');
     }
 
@@ -314,8 +318,8 @@ final class ProcedureTest extends TestCase
             'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'stick', 'role' => 'draw']],
         ]]);
         self::assertArrayNotHasKey('loosen:cap', $this->steps);
-        self::assertStringContainsString('until it draws air, and measure it', $this->steps['drain:stick']['says']);
-        $this->inThisOrder('open:stick', 'drain:stick', 'pour:oil');
+        self::assertStringContainsString('until it draws air, and measure it', $this->steps['suck:stick']['says']);
+        $this->inThisOrder('open:stick', 'suck:stick', 'pour:oil');
     }
 
     /** @param  array<string, mixed>  $given */
@@ -341,9 +345,10 @@ final class ProcedureTest extends TestCase
         yield 'suction and no place to suck at' => $way('suction', ['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']);
         yield 'a plug that is not there' => $way('plug', ['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'draw']);
         yield 'a filter that is not there' => $way('filter', ['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']);
-        $brakes = [['key' => 'oil', 'kind' => 'brake', 'openings' => [['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'draw']]]];
-        yield 'brake fluid' => [['tasks' => $change, 'compartments' => $brakes], 'compartments', 'bled by their own procedure'];
-        yield 'an opening of the brakes' => [['tasks' => [['act' => 'replace', 'at' => 'd']], 'compartments' => $brakes], 'compartments', 'not led yet'];
+        yield 'brakes that are bled nowhere' => [['tasks' => $change, 'compartments' => [['key' => 'oil', 'kind' => 'brake', 'openings' => [['key' => 'c', 'role' => 'fill']]]]], 'compartments', 'nothing says where it is bled'];
+        yield 'sealed for life' => [['tasks' => $change, 'compartments' => [['drain_way' => 'none', ...$oil(['key' => 'c', 'role' => 'fill'])[0]]]], 'compartments', 'it is never emptied'];
+        yield 'no way to read it' => [['tasks' => $change, 'compartments' => [['key' => 'oil', 'kind' => 'gearbox', 'openings' => [['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']]]]], 'compartments', 'nothing says how its level is read'];
+        yield 'by measure, and nobody knows how much' => [['tasks' => $change, 'compartments' => [['key' => 'oil', 'kind' => 'gearbox', 'fill' => ['method' => 'by_measure'], 'openings' => [['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']]]]], 'compartments', 'nobody has written down how much'];
         yield 'nothing to do' => [['tasks' => []], 'tasks', 'Say what is to be done.'];
         yield 'nowhere' => [['tasks' => [['act' => 'clean', 'at' => 'x']]], 'tasks.0.at', 'has the key "x"'];
         yield 'a key twice' => [['tasks' => $change, 'compartments' => $oil(['key' => 'oil', 'role' => 'fill'])], 'compartments.0.openings.0.key', 'keys are unique'];
