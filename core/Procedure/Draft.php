@@ -30,6 +30,9 @@ final class Draft
     /** @var array<string, true> by key */
     private array $cooling = [];
 
+    /** @var array<string, list<string>> by key, the findings that it puts right */
+    private array $answers = [];
+
     /** @var list<string> */
     private array $fuelOpen = [];
 
@@ -144,6 +147,16 @@ final class Draft
         return $this->pairs[$step];
     }
 
+    /**
+     * Findings that a step puts right, beside those that it puts right already.
+     *
+     * @param  list<string>  $findings  their keys
+     */
+    public function answers(string $step, array $findings): void
+    {
+        $this->answers[$step] = array_values(array_unique([...$this->answers[$step] ?? [], ...$findings]));
+    }
+
     /** It is done in another part of the service, after what stands there already. */
     public function move(string $step, Phase $to): void
     {
@@ -249,7 +262,7 @@ final class Draft
             $step = $this->steps[$key];
             $steps[] = new Step(
                 StepKey::read($key),
-                $step->on,
+                isset($this->answers[$key]) ? $step->on->answering($this->answers[$key]) : $step->on,
                 $step->says,
                 $step->minutes,
                 self::each([...$step->cautions, ...$this->cautions[$key] ?? []]),

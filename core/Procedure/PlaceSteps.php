@@ -133,10 +133,13 @@ final readonly class PlaceSteps
             $this->draft->step(
                 $name,
                 $says.($hint === '' ? '' : " {$hint}."),
-                new Workpiece($work->at->key, answers: $work->answers),
+                new Workpiece($work->at->key),
                 $phase,
                 cautions: $this->isFirstAt($work->at->key) && $work->kind !== TaskKind::Inspect ? Cautions::reachingIn($subject) : [],
             );
+        }
+        if ($work->answers !== []) {
+            $this->draft->answers((string) $name, $work->answers);
         }
         $this->draft->waits((string) $name, $this->comesFirst($work));
 

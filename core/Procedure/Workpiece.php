@@ -28,6 +28,12 @@ final readonly class Workpiece
         public bool $takesFluid = false,
     ) {}
 
+    /** @param  list<string>  $findings */
+    public function answering(array $findings): self
+    {
+        return new self($this->at, $this->covers, $this->pieces, $this->thing, $this->amount, $findings, $this->takesFluid);
+    }
+
     /** @param  non-empty-list<string>  $places */
     public static function all(array $places): self
     {

@@ -7,6 +7,7 @@ namespace Core\Reckoner;
 use Core\Fluid\Sheet\Capacity;
 use Core\Fluid\Sheet\CapacityKind;
 use Core\Fluid\Sheet\CompartmentSheet;
+use Core\Fluid\Sheet\Hole;
 use Core\Form\Fields;
 use Core\Machine\CompartmentKind;
 use Core\Machine\OpeningRole;
@@ -21,6 +22,7 @@ use Core\Supply\Materials\Seal;
 use Core\Supply\Materials\TaskOpening;
 use Core\Supply\Materials\TaskPlace;
 use Core\Supply\Materials\TaskWork;
+use Core\Supply\PartFitting;
 use Core\Supply\PartKind;
 use Core\Supply\PartNumbers;
 use Core\Supply\PartSheet;
@@ -32,10 +34,10 @@ final class TaskFields
 
     /** What belongs to the order of the work, and not to what it takes. */
     private const OF_ORDER = [
-        'compartment' => ['protocol', 'fill', 'warm', 'drip', 'valve', 'drain_way'],
-        'opening' => ['loose', 'torque', 'magnet'],
-        'part' => ['hangs', 'drinks', 'loose', 'torque'],
-        'task' => ['check', 'undoes'],
+        'compartment' => ['protocol', 'fill', 'warm', 'drip', 'valve', 'drain_way', 'through'],
+        'opening' => ['loose', 'torque', 'magnet', 'closure'],
+        'part' => ['hangs', 'loose', 'torque', 'under'],
+        'task' => ['check', 'undoes', 'answers'],
     ];
 
     /** @var array<string, TaskPlace> by key */
@@ -95,7 +97,9 @@ final class TaskFields
 
     private function opening(Fields $row, ?string $in): ?TaskOpening
     {
-        $role = $row->option('role', array_column(OpeningRole::cases(), 'value'), 'what the opening is for');
+        $role = ($row->has('roles')
+            ? Hole::roles($row, 'roles')[0] ?? null
+            : OpeningRole::tryFrom((string) $row->option('role', array_column(OpeningRole::cases(), 'value'), 'what the opening is for')));
         $tool = trim((string) $row->optionalText('tool', 'the tool'));
         $seals = $this->seals($row);
         $key = $this->rows->key($row);
@@ -103,7 +107,7 @@ final class TaskFields
         if ($key === null || $role === null) {
             return null;
         }
-        $spot = self::spot($key, SpotKind::Opening, $in, role: OpeningRole::from($role));
+        $spot = self::spot($key, SpotKind::Opening, $in, role: $role);
         $opening = new TaskOpening($spot, $tool, $seals);
         $this->places[$key] = new TaskPlace($spot, openings: [$opening]);
 
@@ -118,11 +122,15 @@ final class TaskFields
         $number = trim((string) $row->optionalText('number', 'the number'));
         $seals = $this->seals($row);
         $kit = $this->kit($row);
+        $drinks = $row->isFlag('drinks') ? null : $row->optionalMeasure('drinks', 'how much it drinks', Dimension::Volume);
+        if ($row->isFlag('drinks')) {
+            $row->passOver('drinks');
+        }
         $this->rows->passOver($row, 'part');
         if ($key !== null) {
             $this->places[$key] = new TaskPlace(
                 self::spot($key, SpotKind::Part, $in),
-                part: new PartSheet($kind, new PartNumbers($number, kitHolds: $kit)),
+                part: new PartSheet($kind, new PartNumbers($number, kitHolds: $kit), new PartFitting(drinks: $drinks === null ? '' : $row->written('drinks'))),
                 seals: $seals,
             );
         }

@@ -148,7 +148,7 @@ abstract class Starter
                 $drains,
                 array_keys($drains),
             ),
-            $draw === null ? null : $opening('draw', OpeningRole::Draw, 'draw-off', $draw, 3, 5),
+            $draw === null ? null : $opening('draw', OpeningRole::Draw, $kind === CompartmentKind::Brake ? 'bleed screws' : 'draw-off', $draw, 3, 5),
             match (true) {
                 $stick !== null => $opening('level', OpeningRole::Level, 'stick', $stick, 3, -5),
                 $glass !== null => $opening('level', OpeningRole::Level, 'sight glass', $glass, 3, -5),

@@ -383,8 +383,45 @@ final class BenchTest extends BenchTestCase
         self::assertSame(['act', 'fit', 'fit'], [$settings['Small']['verdict'], $settings['Long']['verdict'], $settings['Crow-foot']['verdict']]);
         self::assertStringContainsString('24.9', $settings['Crow-foot']['setting']);
         self::assertStringContainsString('take a larger one', $settings['Small']['warnings'][0]);
+        $this->walk('torque:engine_oil_drain');
+        $this->step('torque:engine_oil_drain', 'done', ['wrench' => 'Small'])->assertUnprocessable()
+            ->assertJsonPath('errors.wrench.0', fn (string $why): bool => str_contains($why, 'take a larger one'));
+        $this->step('torque:engine_oil_drain', 'done', ['wrench' => 'Long'])->assertCreated();
         $odd = $this->patchJson('/api/yard', ['wrenches' => [['name' => 'Odd', 'least' => '5 L', 'most' => '']]], ['If-Match' => '"2"']);
         self::assertSame('The least of a wrench is a torque, like 1 N·m.', $odd->assertUnprocessable()->json('errors')['wrenches.0.least'][0]);
+    }
+
+    public function test_what_goes_in_while_air_goes_out_is_poured_too(): void
+    {
+        $this->machine = $this->machine([
+            'name' => 'Godwit',
+            'class' => 'tractor',
+            'rules' => [['task' => 'Coolant', 'kind' => 'replace', 'spots' => ['coolant'], 'every' => ['months' => 24]]],
+        ]);
+        $this->sheetOf($this->machine, 'coolant', ['capacities' => [['amount' => '7 L']], 'specification' => ['kind' => 'coolant']]);
+        $this->make(['rules' => $this->rules('Coolant')])->assertCreated();
+        self::assertSame([3500, 3500], [$this->asks('pour:coolant')['most_ml'], $this->asks('pour:coolant:water')['most_ml']], 'two pours, each its share');
+        $this->walk('purge:coolant', ['pour:coolant' => ['ml' => 3500], 'pour:coolant:water' => ['ml' => 3000]]);
+        $this->step('purge:coolant', 'poured', ['ml' => 400])->assertCreated();
+        $this->walk();
+        self::assertStringContainsString('replaced, 6.9 L', $this->signOff(['hours' => '126'])->assertCreated()->json('entry.in_words'));
+    }
+
+    public function test_a_pan_that_is_too_small_is_said_at_the_drain(): void
+    {
+        $yard = $this->getJson('/api/yard')->json();
+        $this->patchJson('/api/yard', ['pans' => ['1 L']], ['If-Match' => "\"{$yard['version']}\""])->assertOk();
+        $this->make(['rules' => $this->rules('Engine oil')]);
+        self::assertStringContainsString('more than your largest pan takes (1 L', $this->stepOf('open:engine_oil_drain')['says']);
+    }
+
+    public function test_a_step_carries_the_findings_that_it_puts_right(): void
+    {
+        $this->send([$this->look($this->machine, 'leaks', ['said' => 'not_fine', 'verdict' => 'act', 'words' => 'Dripping'])]);
+        $findings = array_column($this->getJson("/api/machines/{$this->machine}/walk")->json('findings'), 'check');
+        $this->make(['findings' => $findings])->assertCreated();
+        $adjust = array_values(array_filter($this->job()['steps'], fn (array $step): bool => $step['act'] === 'adjust'));
+        self::assertSame([$findings], array_column($adjust, 'answers'));
     }
 
     public function test_a_task_is_put_off_with_a_reason_and_what_was_found_is_put_right(): void

@@ -8,6 +8,7 @@ use App\Machines\CheckLists;
 use App\Machines\Machine;
 use App\Machines\Sheets;
 use App\Machines\Spot;
+use App\Machines\Yard;
 use Core\Fluid\Level\LevelMethod;
 use Core\Fluid\Level\LevelProtocol;
 use Core\Form\Fields;
@@ -18,6 +19,7 @@ use Core\Machine\OpeningRole;
 use Core\Machine\SpotKind;
 use Core\Machine\TaskKind;
 use Core\Measure\Plain;
+use Core\Measure\Quantity;
 use Core\Procedure\Compartment;
 use Core\Procedure\Engine;
 use Core\Procedure\Opening;
@@ -50,6 +52,7 @@ final class MachineAtTheBench
         private readonly CheckLists $checkLists,
         private readonly array $works,
         private readonly bool $raised,
+        private readonly Yard $yard,
     ) {
         $this->spots = $machine->spots()->with('sheet', 'parent', 'holder', 'grease')->get();
         foreach ($this->spots as $spot) {
@@ -78,6 +81,7 @@ final class MachineAtTheBench
             $this->machine->name,
             $seated === [] ? Tightened::AtOnce : Tightened::WhenLevelIsRight,
             $this->machine->schools(),
+            array_map(fn (string $pan): Quantity => Quantity::parse($pan), array_values($this->yard->pans ?? [])),
         );
     }
 
@@ -93,6 +97,7 @@ final class MachineAtTheBench
                     $this->at($spot, $wanted),
                     $wanted->kind === TaskKind::Inspect || $wanted->kind === TaskKind::Adjust ? $check?->title : null,
                     $check === null || $check->measuring->putBack === '' ? [] : [$check->measuring->putBack],
+                    $wanted->finding === null ? [] : [$wanted->finding],
                 );
             }
         }

@@ -35,7 +35,7 @@ final readonly class PlanJob
      */
     public function of(Machine $machine, array $works, bool $raised): array
     {
-        $bench = new MachineAtTheBench($machine, $this->checkLists, $works, $raised);
+        $bench = new MachineAtTheBench($machine, $this->checkLists, $works, $raised, $this->yard);
         try {
             $procedure = Procedure::of($bench->serviced(), $bench->works(), $bench->compartments(), $bench->parts());
         } catch (Unready $unready) {

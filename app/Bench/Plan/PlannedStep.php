@@ -61,6 +61,7 @@ final class PlannedStep
             'only_if' => $step->bonds->onlyIf,
             'covers' => $step->on->covers,
             'pieces' => $step->on->pieces,
+            'answers' => $step->on->answers,
         ];
     }
 
@@ -69,7 +70,7 @@ final class PlannedStep
     {
         return new Step(
             StepKey::read($kept['key']),
-            new Workpiece($kept['at'], $kept['covers'], $kept['pieces']),
+            new Workpiece($kept['at'], $kept['covers'], $kept['pieces'], answers: $kept['answers'] ?? []),
             $kept['says'],
             $kept['minutes'],
             bonds: new Bonds($kept['after'], $kept['needs'], $kept['shut'], $kept['only_if']),

@@ -108,7 +108,7 @@ final class JobActs
                 StepVerb::Torque => $this->tightened($spot, $told),
                 StepVerb::Fit => [$this->fitted($spot, $told), ...$this->wasFitted($spot)],
                 StepVerb::Lubricate => [$this->greased($spot, $told)],
-                StepVerb::Adjust => $this->adjusted($spot),
+                StepVerb::Adjust => $this->adjusted($step, $spot),
                 StepVerb::Clean => $this->cleaned($spot),
                 StepVerb::Sample => [$this->done($spot, ActKind::Sampled, TaskKind::Sample)],
                 StepVerb::RunLoaded => [$this->done($spot, ActKind::Ran, TaskKind::Run)],
@@ -299,12 +299,10 @@ final class JobActs
     }
 
     /** @return list<Told> */
-    private function adjusted(Spot $spot): array
+    private function adjusted(Step $step, Spot $spot): array
     {
-        foreach ($this->job->plan['tasks'] as $task) {
-            if ($task['finding'] !== null && in_array($spot->key, $task['spots'], true)) {
-                return [$this->found->putRight($this->job->machine, $task['finding'])];
-            }
+        if ($step->on->answers !== []) {
+            return array_map(fn (string $finding): Told => $this->found->putRight($this->job->machine, $finding), $step->on->answers);
         }
 
         return $this->task($spot, TaskKind::Adjust)[1] === null ? [] : [$this->done($spot, ActKind::Adjusted, TaskKind::Adjust)];

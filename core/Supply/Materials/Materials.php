@@ -78,7 +78,7 @@ final readonly class Materials
      */
     private static function fluids(array $works): array
     {
-        $fluids = [];
+        $fluids = $drunk = [];
         $filters = self::filters($works);
         foreach ($works as $work) {
             // What shares the fluid of another holds none of its own; the other is a place of the task too.
@@ -100,11 +100,34 @@ final readonly class Materials
                 $amount = self::topUp($work->topUp) ?? $place->compartment?->capacity(CapacityKind::FiltersOnly);
                 if ($amount !== null) {
                     $fluids[$in] = new FluidTaken($in, $amount, 'runs out with the filters', isDrained: false);
+                } elseif ($place->part->fitting->drinks !== '') {
+                    $drunk[$in][] = $place->part->fitting->drinks;
                 }
             }
         }
 
+        foreach (array_diff_key($drunk, $fluids) as $in => $amounts) {
+            $sum = self::sum($amounts);
+            $fluids[$in] = new FluidTaken(
+                (string) $in,
+                new Capacity(CapacityKind::FiltersOnly, $sum, $sum, $sum->inWords(), Book::Machine),
+                'the new filters drink it',
+                isDrained: false,
+            );
+        }
+
         return $fluids;
+    }
+
+    /** @param  non-empty-list<string>  $amounts */
+    private static function sum(array $amounts): Quantity
+    {
+        $sum = Quantity::parse($amounts[0]);
+        foreach (array_slice($amounts, 1) as $amount) {
+            $sum = $sum->plus(Quantity::parse($amount)->to($sum->unit));
+        }
+
+        return $sum;
     }
 
     /** @return list<TaskPlace> the compartments whose fluid it changes */

@@ -338,6 +338,12 @@ final class WaysTest extends TestCase
         self::assertStringContainsString('about 2 L comes in all', $this->steps['open:drain']['says']);
     }
 
+    public function test_two_works_at_one_spot_answer_the_findings_of_both(): void
+    {
+        $this->reckon([['act' => 'adjust', 'at' => 'chain', 'answers' => 'own-3'], ['act' => 'adjust', 'at' => 'chain', 'answers' => ['slack']]], [], [['key' => 'chain', 'kind' => 'other']]);
+        self::assertSame(['own-3', 'slack'], $this->steps['adjust:chain']['answers']);
+    }
+
     private function starter(MachineClass $class, string $task, string $kind = ''): Plan
     {
         return (new StarterMachine($class))->plan($this->rule($class, $task, $kind));

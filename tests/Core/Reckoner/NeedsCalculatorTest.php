@@ -148,4 +148,18 @@ final class NeedsCalculatorTest extends TestCase
     {
         return Catalogue::reckon('needs', $given, new \DateTimeImmutable('2026-05-14T10:00:00Z'));
     }
+
+    /** Handbook section 16, row 22: a filters-only change drank far more than the pan showed. */
+    public function test_what_new_filters_drink_is_bought(): void
+    {
+        $answer = Catalogue::reckon('needs', [
+            'tasks' => [['act' => 'replace', 'at' => 'upper'], ['act' => 'replace', 'at' => 'lower']],
+            'compartments' => [['key' => 'hydraulic', 'kind' => 'hydraulic', 'fluid' => 'UTTO', 'openings' => [['key' => 'plug', 'roles' => ['fill', 'level'], 'closure' => 'thread']]]],
+            'parts' => [
+                ['key' => 'upper', 'kind' => 'spin_on', 'in' => 'hydraulic', 'number' => 'H 1', 'drinks' => '1 gal'],
+                ['key' => 'lower', 'kind' => 'spin_on', 'in' => 'hydraulic', 'number' => 'H 2', 'drinks' => '0.75 gal'],
+            ],
+        ], new \DateTimeImmutable('2026-05-14'));
+        self::assertSame(['UTTO', '1.75'], [$answer['fluids'][0]['fluid'], $answer['fluids'][0]['amount']['value']]);
+    }
 }

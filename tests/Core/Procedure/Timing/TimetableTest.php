@@ -10,6 +10,7 @@ use Core\Procedure\Step;
 use Core\Procedure\Timing\Impossible;
 use Core\Procedure\Timing\TimedStep;
 use Core\Procedure\Timing\Timetable;
+use Core\Procedure\Timing\Weights;
 use Core\Procedure\Timing\Workload;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -94,6 +95,20 @@ final class TimetableTest extends TestCase
         self::assertSame(14, $timetable->length);
         self::assertSame(2, $timetable->starts['grease']);
         self::assertSame(14, $timetable->lowerBound);
+    }
+
+    public function test_hands_stay_where_there_is_something_to_do_and_a_block_is_not_cut_in_two(): void
+    {
+        $table = Timetable::roundTheMachine(new Workload([
+            new TimedStep('left 1', 2, place: 'left'),
+            new TimedStep('right 1', 9, place: 'right', block: 'filter'),
+            new TimedStep('left 2', 2, place: 'left'),
+            new TimedStep('right 2', 1, after: ['right 1'], place: 'right', block: 'filter'),
+            new TimedStep('rest', 5, after: ['left 2']),
+        ], [], [], 1), new Weights(10));
+        self::assertSame(0, $table->changes);
+        self::assertSame(1, abs(array_search('right 1', $table->order, true) - array_search('right 2', $table->order, true)));
+        self::assertSame(1, abs(array_search('left 1', $table->order, true) - array_search('left 2', $table->order, true)));
     }
 
     public function test_what_is_held_is_held_until_it_is_let_go(): void
