@@ -21,7 +21,7 @@ final readonly class TakenByTasks
     /** @param  Collection<int, Spot>  $spots  of the machine, with their sheets */
     public function __construct(private Machine $machine, private Collection $spots, Fitted $fitted)
     {
-        $this->places = new TaskPlaces($spots, $fitted);
+        $this->places = new TaskPlaces($spots, $fitted, [$machine->id => $machine->class]);
     }
 
     /** @return list<array<string, mixed>> as the contract's `TaskTakes`, those that take anything */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-use App\Machines\Machine;
 use App\Machines\Sheets;
 use App\Machines\Spot;
 use Core\Machine\MachineClass;
@@ -29,11 +28,11 @@ final readonly class TaskPlaces
     /** @var array<int, list<Spot>> by compartment */
     private array $openings;
 
-    /** @var array<int, MachineClass> by machine */
-    private array $classes;
-
-    /** @param  iterable<Spot>  $spots  with their sheets: at least the tasks' own, what they sit in or share with, and their openings */
-    public function __construct(iterable $spots, private Fitted $fitted)
+    /**
+     * @param  iterable<Spot>  $spots  with their sheets: at least the tasks' own, what they sit in or share with, and their openings
+     * @param  array<int, MachineClass>  $classes  by machine
+     */
+    public function __construct(iterable $spots, private Fitted $fitted, private array $classes)
     {
         $byId = $byKey = $openings = [];
         foreach ($spots as $spot) {
@@ -45,11 +44,6 @@ final readonly class TaskPlaces
         $this->spots = $byId;
         $this->byKey = $byKey;
         $this->openings = $openings;
-        $machines = array_unique(array_map(fn (Spot $spot): int => $spot->machine_id, $byId));
-        $this->classes = array_map(
-            MachineClass::from(...),
-            Machine::query()->toBase()->whereIntegerInRaw('id', $machines)->pluck('class', 'id')->all(),
-        );
     }
 
     public function spot(int $machine, string $key): ?Spot

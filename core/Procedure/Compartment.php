@@ -102,11 +102,19 @@ final readonly class Compartment
     /** How it is emptied; null where nothing tells. */
     public function drainWay(): ?DrainWay
     {
+        // Brakes are never emptied, nor cells, whatever somebody wrote down.
+        return match ($this->kind) {
+            CompartmentKind::Brake => DrainWay::BledThrough,
+            CompartmentKind::BatteryCells => DrainWay::None,
+            default => $this->sheet->out->by ?? $this->byItsOpenings(),
+        };
+    }
+
+    private function byItsOpenings(): ?DrainWay
+    {
         $byTaps = array_filter($this->openings(OpeningRole::Drain), fn (Opening $drain): bool => $drain->closure === Closure::Tap);
 
-        return $this->sheet->out->by ?? match (true) {
-            $this->kind === CompartmentKind::Brake => DrainWay::BledThrough,
-            $this->kind === CompartmentKind::BatteryCells => DrainWay::None,
+        return match (true) {
             $byTaps !== [] => DrainWay::Tap,
             $this->openings(OpeningRole::Drain) !== [] => DrainWay::Plug,
             $this->kind === CompartmentKind::OilBath => DrainWay::Cup,

@@ -27,9 +27,9 @@ final readonly class OpeningSteps
         }
 
         return $this->once(StepVerb::Loosen, $opening, self::sentence(
-            $opening->has(OpeningRole::Level)
-                ? "Loosen {$opening->name}: without it nobody can tell when it is full"
-                : "Loosen {$opening->name}: if it will not open, nothing is drained",
+            'Loosen '.self::withTool($opening).($opening->has(OpeningRole::Level)
+                ? ': without it nobody can tell when it is full'
+                : ': if it will not open, nothing is drained'),
             $opening,
         ));
     }
@@ -46,7 +46,7 @@ final readonly class OpeningSteps
         $key = $this->once(
             StepVerb::Open,
             $opening,
-            self::sentence("{$verb} {$opening->name}{$because}{$count}", $opening),
+            self::sentence("{$verb} ".self::withTool($opening)."{$because}{$count}", $opening),
             $opening->sheet->loose,
             cautions: $this->cautions($opening),
         );
@@ -139,11 +139,13 @@ final readonly class OpeningSteps
         );
     }
 
+    private static function withTool(Opening $opening): string
+    {
+        return $opening->sheet->tool === '' ? $opening->name : "{$opening->name} ({$opening->sheet->tool})";
+    }
+
     private static function sentence(string $says, Opening $opening): string
     {
-        return implode('. ', array_filter([
-            $says.($opening->sheet->tool === '' ? '' : ", {$opening->sheet->tool}"),
-            rtrim($opening->hint, '.'),
-        ])).'.';
+        return implode('. ', array_filter([$says, rtrim($opening->hint, '.')])).'.';
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Procedure;
 
+use Core\Machine\Caution;
 use Core\Machine\Subject;
 use Core\Machine\TaskKind;
 use Core\Supply\PartKind;
@@ -54,7 +55,7 @@ final readonly class PlaceSteps
         if (! $this->draft->has($undo)) {
             $words = ucfirst(rtrim($back, '.'));
             $this->draft->step(new StepKey(StepVerb::Undo, $slug), "Undo what is in the way, as far as it has to be. It goes back afterwards, in a step of its own: {$back}.", new Workpiece($at, thing: "Make way: {$back}"));
-            $this->draft->step(new StepKey(StepVerb::Couple, $slug), "{$words}: see that it is so, before anything runs.", new Workpiece($at, thing: $words));
+            $this->draft->step(new StepKey(StepVerb::Couple, $slug), "{$words}: back as it was, before anything runs.", new Workpiece($at, thing: $words));
             $this->draft->onlyIf($couple, $undo);
             $this->draft->pair($undo, $couple);
         }
@@ -76,6 +77,9 @@ final readonly class PlaceSteps
             $isDeck => ": {$schools->says(School::Deck)}.",
             default => '.',
         });
+        if (! $at instanceof Compartment && $at->subject === Subject::Battery) {
+            $this->deadPosts($at->key, $at->name, $clean);
+        }
         foreach ($this->scope->parts as $part) {
             if ($isDeck && $part->kind === PartKind::Blade) {
                 $this->draft->waits($clean, StepVerb::Remove->at($part->key));
@@ -85,6 +89,25 @@ final readonly class PlaceSteps
         }
 
         return $clean;
+    }
+
+    /** Posts are cleaned dead: negative off first, on last. */
+    private function deadPosts(string $at, string $name, string $clean): void
+    {
+        if ($this->draft->has(StepVerb::Undo->at($at))) {
+            return;
+        }
+        $off = $this->draft->step(
+            new StepKey(StepVerb::Undo, $at),
+            "Take the negative cable off first, and tie it away, before a tool comes near {$name}; then the positive.",
+            cautions: [Caution::Battery],
+        );
+        $on = $this->draft->step(new StepKey(StepVerb::Couple, $at), 'Positive on first, the negative last; both tight, a film of grease on them, covers over.');
+        $this->draft->needs($clean, $off);
+        $this->draft->onlyIf($on, $off);
+        $this->draft->waits($on, $clean);
+        $this->draft->pair($off, $on);
+        $this->draft->posts($off, $on, isOffMeanwhile: false);
     }
 
     /** @return list<string> */

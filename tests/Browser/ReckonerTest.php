@@ -40,7 +40,7 @@ final class ReckonerTest extends BrowserTestCase
         'chart' => ['column chart', 'rules.0.name=Oil&rules.0.every.hours=100&rules.0.anchor=chart&from=0&to=400', '4 columns'],
         'chart-read' => ['paste a schedule', "text=Task;50;100\nOil;R;R&unit=h", 'Oil'],
         'needs' => ['shopping list', 'tasks.0.act=replace&tasks.0.at=e&compartments.0.key=e&compartments.0.kind=engine&compartments.0.fluid=10W-30&compartments.0.pour=2 L', '1 thing to buy'],
-        'procedure' => ['fill plug or drain plug', 'tasks.0.act=replace&tasks.0.at=e&compartments.0.key=e&compartments.0.kind=engine&compartments.0.openings.0.key=cap&compartments.0.openings.0.role=fill&compartments.0.openings.1.key=plug&compartments.0.openings.1.role=drain', 'if it will not open, nothing is drained'],
+        'procedure' => ['fill plug or drain plug', 'tasks.0.act=replace&tasks.0.at=e&compartments.0.key=e&compartments.0.kind=engine&compartments.0.openings.0.key=cap&compartments.0.openings.0.role=fill&compartments.0.openings.1.key=plug&compartments.0.openings.1.role=drain', 'so that air gets in'],
         'schedule' => ['one pan or two', 'steps.0.key=drip&steps.0.minutes=10&steps.0.attended=yes&steps.1.key=grease&steps.1.minutes=8&people=1', '10 min'],
     ];
 

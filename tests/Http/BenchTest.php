@@ -407,6 +407,23 @@ final class BenchTest extends BenchTestCase
         self::assertStringContainsString('replaced, 6.9 L', $this->signOff(['hours' => '126'])->assertCreated()->json('entry.in_words'));
     }
 
+    public function test_a_filter_is_one_by_its_spot_at_the_bench_and_where_it_is_got_ready_for(): void
+    {
+        $this->machine = $this->machine(['name' => 'Ash', 'rules' => [
+            ['task' => 'Engine oil and filter', 'kind' => 'replace', 'spots' => ['engine_oil', 'engine_oil_filter'], 'every' => ['hours' => '100']],
+        ]]);
+        $this->sheetOf($this->machine, 'engine_oil', ['capacities' => [
+            ['amount' => '6.8 qt', 'kind' => 'without_filter'],
+            ['amount' => '7.4 qt', 'kind' => 'with_filter'],
+        ], 'specification' => ['kind' => 'engine_oil']]);
+        $rules = $this->rules('Engine oil');
+        $needs = (string) $this->getJson('/api/needs?rules[]='.$rules[0])->assertOk()->getContent();
+        $this->make(['rules' => $rules])->assertCreated();
+        self::assertSame('7.4 qt', $this->asks('pour:engine_oil')['book'], 'nobody wrote a number down');
+        self::assertStringContainsString('7.4 qt', $needs);
+        self::assertStringNotContainsString('6.8 qt', $needs);
+    }
+
     public function test_a_pan_that_is_too_small_is_said_at_the_drain(): void
     {
         $yard = $this->getJson('/api/yard')->json();

@@ -23,7 +23,7 @@ import {
   specificationDraft,
   specificationOf,
 } from './SpecificationFields';
-import { BOOKS, CAPACITY_KINDS, DRAIN_WAYS, listed } from './words';
+import { BOOKS, CAPACITY_KINDS, DRAIN_WAYS, listed, READ_BY } from './words';
 
 type Page = Schemas['Compartment'] & { machine_id: number; machine: string };
 
@@ -45,6 +45,8 @@ type Draft = {
   specification: SpecificationDraft;
   of_component: SpecificationDraft;
   drain_way: NonNullable<Schemas['Sheet']['drain_way']> | '';
+  through: string;
+  read_by: NonNullable<Schemas['Sheet']['read_by']> | '';
   valve: string;
   puts_back: string;
   yellow: '' | 'yes' | 'no';
@@ -60,6 +62,8 @@ const draftOf = (sheet: Schemas['Sheet'] | null): Draft => ({
   specification: specificationDraft(sheet?.specification),
   of_component: specificationDraft(sheet?.specification_of_component),
   drain_way: sheet?.drain_way ?? '',
+  through: sheet?.through ?? '',
+  read_by: sheet?.read_by ?? '',
   valve: sheet?.valve ?? '',
   puts_back: (sheet?.puts_back ?? []).join(', '),
   yellow: sheet?.yellow_metals === true ? 'yes' : sheet?.yellow_metals === false ? 'no' : '',
@@ -91,6 +95,8 @@ function BookForm({ page }: { page: Page }) {
     specification: specificationOf(draft.specification),
     specification_of_component: specificationOf(draft.of_component),
     drain_way: draft.drain_way || null,
+    through: draft.drain_way === 'suction' ? draft.through || null : null,
+    read_by: draft.read_by || null,
     valve: draft.valve,
     puts_back: listed(draft.puts_back),
     yellow_metals: draft.yellow === '' ? null : draft.yellow === 'yes',
@@ -174,6 +180,25 @@ function BookForm({ page }: { page: Page }) {
           onChange={(drain_way) => change({ drain_way })}
           options={DRAIN_WAYS}
         />
+        <Choice
+          label="Its level is read"
+          value={draft.read_by}
+          onChange={(read_by) => change({ read_by })}
+          options={READ_BY}
+        />
+      </Fields>
+      <Fields $columns={2}>
+        {draft.drain_way === 'suction' && (
+          <Choice
+            label="Sucked out through"
+            value={draft.through}
+            onChange={(through) => change({ through })}
+            options={[
+              { value: '', label: 'its draw-off' },
+              ...page.openings.map(({ key, name }) => ({ value: key, label: name })),
+            ]}
+          />
+        )}
         <Field
           label="Valve to shut first, and which way is on"
           value={draft.valve}

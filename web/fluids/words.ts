@@ -86,6 +86,21 @@ export const DRAIN_WAYS: { value: DrainWay | ''; label: string }[] = [
   { value: 'none', label: 'never' },
 ];
 
+export const READ_BY: { value: Schemas['LevelMethod'] | ''; label: string }[] = [
+  { value: '', label: 'as its check says' },
+  ...options<Schemas['LevelMethod']>({
+    stick: 'by a stick',
+    level_plug: 'by its level plug',
+    to_the_threads: 'at its filler, to the threads',
+    sight_glass: 'by a window',
+    line: 'by a line on its tank',
+    ticks: 'by tick marks',
+    gauge: 'by a gauge',
+    cells: 'in each cell',
+    by_measure: 'not at all, it is measured in',
+  }),
+];
+
 export const SEEN = options<Schemas['Seen']>({
   clear: 'clear, amber to brown',
   dark: 'dark',

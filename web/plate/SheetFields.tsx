@@ -1,3 +1,4 @@
+import type { Schemas } from '../api/client';
 import { PART_KINDS } from '../fluids/words';
 import { QuietActions, QuietButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
@@ -12,12 +13,28 @@ type Props = {
   fields: Record<string, string>;
 };
 
-type Words = Exclude<keyof SheetDraft, 'magnet' | 'side' | 'part' | 'equivalents' | 'hangs'>;
+type Words = Exclude<
+  keyof SheetDraft,
+  'magnet' | 'side' | 'closure' | 'also' | 'under' | 'part' | 'equivalents' | 'hangs'
+>;
 
 const SIDES = [
   { value: '', label: 'not said' },
   { value: 'left', label: 'left' },
   { value: 'right', label: 'right' },
+] as const;
+
+const CLOSURES = [
+  { value: '', label: 'not said' },
+  { value: 'thread', label: 'with a wrench' },
+  { value: 'cap', label: 'by hand: a cap, or a stick that is lifted' },
+  { value: 'tap', label: 'by its handle: a tap' },
+] as const;
+
+const ALSO = [
+  { role: 'fill', label: 'It is the filler too' },
+  { role: 'level', label: 'It is the level plug too' },
+  { role: 'drain', label: 'It is the drain too' },
 ] as const;
 
 const HANGS = [
@@ -28,7 +45,7 @@ const HANGS = [
 ] as const;
 
 /** How an opening is opened and shut. */
-export function OpeningFields({ draft, onChange, fields }: Props) {
+export function OpeningFields({ draft, onChange, fields, role }: Props & { role?: Schemas['OpeningRole'] | null }) {
   const text = texts(draft, onChange, fields);
   return (
     <Fold label="Tool, torque, seal" open={draft.tool !== '' || draft.seal !== ''}>
@@ -44,7 +61,26 @@ export function OpeningFields({ draft, onChange, fields }: Props) {
         <Choice label="Side" value={draft.side} onChange={(side) => onChange({ side })} options={SIDES} />
         {text('comes_off', 'What comes off first')}
       </Fields>
-      {text('loose', 'Loose pieces to count', 'spring, plate')}
+      <Fields $columns={2}>
+        <Choice
+          label="It is shut"
+          value={draft.closure}
+          onChange={(closure) => onChange({ closure })}
+          options={CLOSURES}
+        />
+        {text('loose', 'Loose pieces to count', 'spring, plate')}
+      </Fields>
+      {ALSO.filter((one) => one.role !== role).map((one) => (
+        <Tick
+          key={one.role}
+          checked={draft.also.includes(one.role)}
+          onChange={(on) =>
+            onChange({ also: on ? [...draft.also, one.role] : draft.also.filter((also) => also !== one.role) })
+          }
+        >
+          {one.label}
+        </Tick>
+      ))}
       <Tick checked={draft.magnet} onChange={(magnet) => onChange({ magnet })}>
         It has a magnet
       </Tick>

@@ -177,7 +177,9 @@ export function SpotDialog({ machine, of, spot, kind: begins, parents, onClose }
           )}
         </Fields>
       )}
-      {draft.kind === 'opening' && <OpeningFields draft={sheet} onChange={changeSheet} fields={write.fields} />}
+      {draft.kind === 'opening' && (
+        <OpeningFields draft={sheet} onChange={changeSheet} fields={write.fields} role={draft.role || null} />
+      )}
       {draft.kind === 'part' && <PartFields draft={sheet} onChange={changeSheet} fields={write.fields} />}
       {isPoint && (
         <>

@@ -11,6 +11,9 @@ export type SheetDraft = {
   side: 'left' | 'right' | '';
   comes_off: string;
   loose: string;
+  closure: NonNullable<Schemas['Sheet']['closure']> | '';
+  also: Schemas['OpeningRole'][];
+  under: string[];
   part: Schemas['PartKind'];
   number: string;
   superseded_by: string;
@@ -34,7 +37,10 @@ export const sheetDraft = (sheet: Schemas['Sheet'] | null | undefined): SheetDra
   side: sheet?.side ?? '',
   comes_off: sheet?.comes_off ?? '',
   loose: (sheet?.loose ?? []).join(', '),
-  part: sheet?.kind ?? 'filter',
+  closure: sheet?.closure ?? '',
+  also: sheet?.also ?? [],
+  under: sheet?.under ?? [],
+  part: sheet?.kind ?? 'other',
   number: sheet?.number ?? '',
   superseded_by: sheet?.superseded_by ?? '',
   equivalents: (sheet?.equivalents ?? []).map(({ number, will_do, because }) => ({
@@ -70,6 +76,8 @@ export const openingSheet = (draft: SheetDraft): Schemas['Sheet'] => ({
   side: draft.side || null,
   comes_off: draft.comes_off,
   loose: listed(draft.loose),
+  closure: draft.closure || null,
+  also: draft.also,
 });
 
 export const partSheet = (draft: SheetDraft): Schemas['Sheet'] => ({
@@ -87,4 +95,5 @@ export const partSheet = (draft: SheetDraft): Schemas['Sheet'] => ({
   only_for: draft.only_for,
   hangs: draft.hangs,
   drinks: draft.drinks || null,
+  under: draft.under,
 });

@@ -91,7 +91,9 @@ final class ReadyNeeds
     private function taken(array $works): array
     {
         $spots = self::spots(array_merge(...array_map(fn (ReadyWork $work): array => $work->task->spots, $works)));
-        $places = new TaskPlaces($spots, Fitted::reusedAt($spots->modelKeys()));
+        $machines = Machine::query()->whereKey(array_unique(array_map(fn (ReadyWork $work): int => $work->machineId, $works)))
+            ->with('meters')->get();
+        $places = new TaskPlaces($spots, Fitted::reusedAt($spots->modelKeys()), $machines->pluck('class', 'id')->all());
         $compartments = $spots->where('kind', SpotKind::Compartment)->modelKeys();
         $this->lastPoured = DB::table('moves')->whereIn(
             'id',
@@ -102,9 +104,7 @@ final class ReadyNeeds
         foreach ($works as $work) {
             $visits["{$work->machineId} {$work->visit}"][] = $work;
         }
-        $machines = array_unique(array_map(fn (ReadyWork $work): int => $work->machineId, $works));
-        $this->underWarranty = Machine::query()->whereKey($machines)->with('meters')->get()
-            ->mapWithKeys(fn (Machine $machine): array => [$machine->id => $this->fit->isUnderWarranty($machine)])
+        $this->underWarranty = $machines->mapWithKeys(fn (Machine $machine): array => [$machine->id => $this->fit->isUnderWarranty($machine)])
             ->all();
         $taken = [];
         foreach ($visits as $together) {

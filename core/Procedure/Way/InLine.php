@@ -41,7 +41,7 @@ final readonly class InLine extends OffAndOn
 
     protected function seated(Part $part, bool $isNew): array
     {
-        return ['the arrow towards the engine', 'hoses right over the beads', 'clamps behind the beads: they hold, and cut nothing'];
+        return [$part->fitting->orientation === '' ? 'the arrow towards the engine' : '', 'hoses right over the beads', 'clamps behind the beads: they hold, and cut nothing'];
     }
 
     protected function isTightened(Part $part): bool

@@ -30,7 +30,7 @@ abstract readonly class OffAndOn implements PartWay
         $between = $this->between($part, $task, $remove);
         $fit = $this->step(StepVerb::Fit, $part, implode(', ', array_filter([
             $this->on($part, $task === PartTask::Renew),
-            $part->fitting->orientation,
+            Plain::within($part->fitting->orientation),
             $part->fitting->seal === '' ? '' : $this->machine->schools->seal($part->fitting->seal),
             ...$this->seated($part, $task === PartTask::Renew),
         ])).'.');

@@ -85,6 +85,20 @@ final class WaysTest extends TestCase
         self::assertSame(['torque:brake_fluid_draw'], $plan->steps['pedal:brake_fluid']->bonds->needs, 'no pedal is tried where it was not bled');
     }
 
+    public function test_brakes_are_bled_whatever_somebody_wrote_down_of_how_they_are_emptied(): void
+    {
+        $plan = (new StarterMachine(MachineClass::UtilityVehicle, ['brake_fluid' => DrainWay::Suction]))->plan($this->rule(MachineClass::UtilityVehicle, 'Brake fluid'));
+        self::assertSame(['suck:brake_fluid'], array_column($plan->by(StepVerb::Suck, StepVerb::Drain), 'key'), 'the reservoir alone, never below its outlet');
+        $this->inOrder($plan, 'pour:brake_fluid', 'bleed:brake_fluid_draw', 'pedal:brake_fluid');
+    }
+
+    public function test_posts_are_cleaned_dead(): void
+    {
+        $plan = $this->starter(MachineClass::ElectricCart, 'Terminals');
+        $this->inOrder($plan, 'undo:terminals', 'clean:terminals', 'couple:terminals');
+        self::assertContains(Caution::Battery, $plan->steps['undo:terminals']->cautions);
+    }
+
     public function test_a_crawlers_transmission_is_read_by_its_stick_and_nothing_just_runs_there(): void
     {
         $plan = $this->starter(MachineClass::Crawler, 'Transmission oil', 'replace');
