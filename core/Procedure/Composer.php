@@ -63,24 +63,13 @@ final readonly class Composer
     {
         $moments = [];
         foreach ([...$this->scope->changed, ...$this->scope->caught()] as $circuit) {
-            $moments[$circuit->key] = LevelReading::of($circuit, $this->drinks($circuit));
+            $moments[$circuit->key] = LevelReading::of($circuit, $this->scope->drinks($circuit));
         }
         foreach ($this->scope->levels as $circuit) {
             $moments[$circuit->key] ??= LevelReading::ofLevel($circuit);
         }
 
         return $moments;
-    }
-
-    private function drinks(Circuit $circuit): bool
-    {
-        foreach ($this->scope->partsIn($circuit) as $part) {
-            if ($part->fitting->drinks !== '' || $part->isFilter()) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @return array<string, Ports> by part */
@@ -257,8 +246,9 @@ final readonly class Composer
             $this->openings->openAndShut($opening);
         }
         foreach ($this->scope->works as $work) {
-            if ($work->at instanceof Opening && isset($this->scope->openings[$work->at->key])) {
-                $this->workAtOpen($work->at, $work->kind);
+            $hole = $this->scope->openings[$work->at->key] ?? null;
+            if ($hole !== null && $work->isDoneByItsWay()) {
+                $this->workAtOpen($hole, $work->kind);
             }
         }
     }
@@ -282,20 +272,10 @@ final readonly class Composer
     private function works(): void
     {
         foreach ($this->scope->works as $work) {
-            if (! $this->isDoneByItsWay($work)) {
+            if (! $work->isDoneByItsWay()) {
                 $this->placeSteps->add($work);
             }
         }
-    }
-
-    private function isDoneByItsWay(Work $work): bool
-    {
-        return match ($work->kind) {
-            TaskKind::Replace => true,
-            TaskKind::CheckLevel => $work->at instanceof Compartment,
-            TaskKind::Clean => $work->at instanceof Part || $work->at instanceof Opening,
-            default => false,
-        };
     }
 
     /**
@@ -310,7 +290,7 @@ final readonly class Composer
             $this->wayThere->to($this->scope->circuits[$key], $ports->opened, $this->doneByHand($ports));
         }
         foreach ($this->scope->works as $work) {
-            foreach ($this->isDoneByItsWay($work) ? $work->undoes : [] as $undone) {
+            foreach ($work->isDoneByItsWay() ? $work->undoes : [] as $undone) {
                 $at = $work->at->key;
                 $ports = $parts[$at] ?? $circuits[$at] ?? new Ports([StepVerb::Open->at($at)], done: [StepVerb::Close->at($at), StepVerb::Torque->at($at)]);
                 $this->placeSteps->pair($undone, $at, $ports->opened, $this->doneByHand($ports));

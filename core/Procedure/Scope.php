@@ -138,6 +138,18 @@ final readonly class Scope
         return array_values(array_filter($this->parts, fn (Part $part): bool => in_array($part->in, $keys, true)));
     }
 
+    /** Whether something new in a circuit takes up fluid once it runs. */
+    public function drinks(Circuit $circuit): bool
+    {
+        foreach ($this->partsIn($circuit) as $part) {
+            if ($part->fitting->drinks !== '' || $part->isFilter()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Opening> those worked at themselves in a circuit */
     public function workedIn(Circuit $circuit): array
     {

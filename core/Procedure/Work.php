@@ -31,6 +31,17 @@ final readonly class Work
         public bool $isThroughAPlug = false,
     ) {}
 
+    /** Whether the way of what it is done to does it, and no step of its own. */
+    public function isDoneByItsWay(): bool
+    {
+        return match ($this->kind) {
+            TaskKind::Replace => true,
+            TaskKind::CheckLevel => $this->at instanceof Compartment,
+            TaskKind::Clean => $this->at instanceof Part || $this->at instanceof Opening,
+            default => false,
+        };
+    }
+
     /** The same as the machine's keeper does it: a pivot shaft that takes grease is greased, whatever its rule says of oil. */
     public function by(Schools $schools): self
     {

@@ -214,6 +214,13 @@ final class ArchitectureTest extends TestCase
         self::assertSame([], $wide);
     }
 
+    /** Which way a spot has is its own matter. */
+    public function test_the_composer_of_a_plan_knows_ports_and_laws_and_no_kind_of_anything(): void
+    {
+        $code = (string) file_get_contents(dirname(__DIR__, 2).'/core/Procedure/Composer.php');
+        self::assertDoesNotMatchRegularExpression('/instanceof|CompartmentKind|PartKind|DrainWay|LevelMethod|Subject|->is(Engine|Fuel|Coolant|Drive|Filter)\(\)/', $code);
+    }
+
     public function test_every_rule_of_the_trade_names_the_class_that_holds_it(): void
     {
         $page = (string) file_get_contents(dirname(__DIR__, 2).'/docs/rules.md');

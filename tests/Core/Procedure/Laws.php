@@ -95,7 +95,7 @@ final readonly class Laws
                 $reading = LevelReading::of($circuit, false);
                 $isReadStanding = in_array($reading, [LevelReading::AtThePour, LevelReading::Standing], true);
                 $read = StepVerb::Read->at($circuit->key);
-                if ($isReadStanding && $this->plan->has($read) && ! $this->drinks($circuit)) {
+                if ($isReadStanding && $this->plan->has($read) && ! $this->plan->scope->drinks($circuit)) {
                     $this->inOrder($read, $turning->key);
                 }
             }
@@ -352,11 +352,6 @@ final readonly class Laws
                 $this->inOrder(StepVerb::Wait->at($step->on->at), $step->key);
             }
         }
-    }
-
-    private function drinks(Circuit $circuit): bool
-    {
-        return array_filter($this->plan->scope->partsIn($circuit), fn ($part): bool => $part->isFilter() || $part->fitting->drinks !== '') !== [];
     }
 
     private function circuitAt(string $place): Circuit

@@ -12,10 +12,9 @@ use PHPUnit\Framework\TestCase;
 /** The fills and drains of the trade handbook (sections 7 to 9 and 17), step by step, through the calculator. */
 final class ProcedureTest extends TestCase
 {
-    private const DRAIN = ['role' => 'drain', 'seal' => 'W 18', 'torque' => '22 ft-lb'];
+    use ReckonedSteps;
 
-    /** @var array<string, array<string, mixed>> by key */
-    private array $steps = [];
+    private const DRAIN = ['role' => 'drain', 'seal' => 'W 18', 'torque' => '22 ft-lb'];
 
     public function test_an_engine_of_1_6_to_1_8_litres_with_a_filter_that_hangs_upright(): void
     {
@@ -354,51 +353,5 @@ final class ProcedureTest extends TestCase
         yield 'a key twice' => [['tasks' => $change, 'compartments' => $oil(['key' => 'oil', 'role' => 'fill'])], 'compartments.0.openings.0.key', 'keys are unique'];
         yield 'a school that nobody follows' => [['tasks' => $change, 'compartments' => $oil(['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']), 'machine' => ['schools' => ['seals' => 'never']]], 'machine.schools.seals', 'is one of new, reuse'];
         yield 'an unknown field' => [['tasks' => $change, 'compartments' => $oil(['key' => 'c', 'role' => 'fill'], ['key' => 'd', 'role' => 'drain']), 'colour' => 'red'], 'colour', 'no such field'];
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $tasks
-     * @param  list<array<string, mixed>>  $compartments
-     * @param  list<array<string, mixed>>  $parts
-     * @param  array<string, mixed>  $machine
-     * @return array<string, mixed>
-     */
-    private function reckon(array $tasks, array $compartments, array $parts = [], array $machine = ['class' => 'tractor']): array
-    {
-        $answer = Catalogue::reckon('procedure', [
-            'tasks' => $tasks,
-            'compartments' => $compartments,
-            'parts' => $parts,
-            'machine' => $machine,
-        ], new \DateTimeImmutable('2026-05-14'));
-        $this->steps = array_column($answer['steps'], null, 'key');
-
-        return $answer;
-    }
-
-    private function inThisOrder(string ...$keys): void
-    {
-        foreach ($keys as $at => $key) {
-            self::assertArrayHasKey($key, $this->steps, implode(' ', array_keys($this->steps)));
-            if ($at > 0) {
-                self::assertContains($keys[$at - 1], $this->before($key), "{$keys[$at - 1]}, then {$key}");
-            }
-        }
-    }
-
-    /** @return list<string> all that must be done before a step */
-    private function before(string $key): array
-    {
-        $before = [];
-        $open = $this->steps[$key]['after'];
-        while ($open !== []) {
-            $one = array_pop($open);
-            if (! in_array($one, $before, true)) {
-                $before[] = $one;
-                $open = [...$open, ...$this->steps[$one]['after']];
-            }
-        }
-
-        return $before;
     }
 }

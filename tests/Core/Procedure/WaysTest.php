@@ -10,7 +10,6 @@ use Core\Machine\MachineClass;
 use Core\Procedure\Engine;
 use Core\Procedure\Step;
 use Core\Procedure\StepVerb;
-use Core\Reckoner\Catalogue;
 use Core\Starter\StarterRule;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
@@ -20,12 +19,11 @@ use Tests\Drawn;
 /** What plans once got wrong, one sentence each, and every starter's rules by every way. */
 final class WaysTest extends TestCase
 {
+    use ReckonedSteps;
+
     private const SEED = 20261201;
 
     private const DRAIN = ['role' => 'drain', 'seal' => 'W 18', 'torque' => '22 ft-lb'];
-
-    /** @var array<string, array<string, mixed>> by key */
-    private array $steps = [];
 
     #[DataProvider('classes')]
     #[Group('long')]
@@ -136,7 +134,7 @@ final class WaysTest extends TestCase
             $drive('right'),
         ]);
         foreach (['tank', 'left', 'right'] as $housing) {
-            $this->inSteps("open:{$housing} drain", "what_ran_out:{$housing} drain", "close:{$housing} drain", 'pour:tank');
+            $this->inThisOrder("open:{$housing} drain", "what_ran_out:{$housing} drain", "close:{$housing} drain", 'pour:tank');
         }
         self::assertSame(['purge:tank'], array_values(preg_grep('/^purge:/', array_keys($this->steps)) ?: []), 'one purge, one fill');
         self::assertCount(1, preg_grep('/^pour:/', array_keys($this->steps)) ?: []);
@@ -249,9 +247,9 @@ final class WaysTest extends TestCase
         ], 'fill' => ['method' => $method]]];
         $change = ['act' => 'replace', 'at' => 'oil'];
         $this->reckon([$change], $circuit('hydraulic', 'sight_glass'));
-        $this->inSteps('pour:oil', 'run', 'read:oil');
+        $this->inThisOrder('pour:oil', 'run', 'read:oil');
         $this->reckon([$change, ['act' => 'replace', 'at' => 'filter']], $circuit('gearbox', 'level_plug'), [['key' => 'filter', 'kind' => 'spin_on', 'in' => 'oil']]);
-        $this->inSteps('pour:oil', 'run', 'reopen:level', 'read:oil');
+        $this->inThisOrder('pour:oil', 'run', 'reopen:level', 'read:oil');
         $this->reckon([$change], $circuit('gearbox', 'level_plug'));
         self::assertArrayNotHasKey('run', $this->steps, 'nothing has to run for a gear case at its plug');
     }
@@ -271,10 +269,10 @@ final class WaysTest extends TestCase
             ['key' => 'pads', 'kind' => 'pads'],
         ]);
         foreach (['wheel', 'pads'] as $part) {
-            $this->inSteps("fit:{$part}", "torque:{$part}", 'try');
+            $this->inThisOrder("fit:{$part}", "torque:{$part}", 'try');
             self::assertStringContainsString('look it up', $this->steps["torque:{$part}"]['says']);
         }
-        $this->inSteps('torque:pads', 'pedal:pads', 'try');
+        $this->inThisOrder('torque:pads', 'pedal:pads', 'try');
     }
 
     public function test_a_batterys_negative_goes_off_first_and_on_last_and_never_beside_open_fuel(): void
@@ -284,10 +282,10 @@ final class WaysTest extends TestCase
             [['key' => 'fuel', 'kind' => 'fuel']],
             [['key' => 'battery', 'kind' => 'battery'], ['key' => 'filter', 'kind' => 'in_line', 'in' => 'fuel', 'subject' => 'fuel']],
         );
-        $this->inSteps('undo:battery', 'remove:battery', 'fit:battery', 'couple:battery', 'try');
+        $this->inThisOrder('undo:battery', 'remove:battery', 'fit:battery', 'couple:battery', 'try');
         self::assertStringContainsString('negative cable off battery first', $this->steps['undo:battery']['says']);
         self::assertStringContainsString('the negative last', $this->steps['couple:battery']['says']);
-        $this->inSteps('remove:filter', 'fit:filter', 'undo:battery');
+        $this->inThisOrder('remove:filter', 'fit:filter', 'undo:battery');
         self::assertSame(['couple:battery', 'undo:battery'], [$this->steps['undo:battery']['pair'], $this->steps['couple:battery']['pair']]);
     }
 
@@ -335,7 +333,7 @@ final class WaysTest extends TestCase
             'openings' => [['key' => 'cap', 'role' => 'fill'], ['key' => 'drain', ...self::DRAIN]],
             'fill' => ['method' => 'stick', 'share_first' => '1'],
         ]]);
-        $this->inSteps('pour:oil', 'run', 'wait:oil', 'read:oil');
+        $this->inThisOrder('pour:oil', 'run', 'wait:oil', 'read:oil');
     }
 
     public function test_a_step_carries_what_comes_where_hands_are_and_what_it_puts_right(): void
@@ -379,38 +377,5 @@ final class WaysTest extends TestCase
             self::assertTrue($plan->has($key), "{$key}: ".implode(' ', array_keys($plan->steps)));
             self::assertTrue($at === 0 || $plan->stands($keys[$at - 1], $key), $at === 0 ? '' : "{$keys[$at - 1]}, then {$key}");
         }
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $tasks
-     * @param  list<array<string, mixed>>  $compartments
-     * @param  list<array<string, mixed>>  $parts
-     * @param  array<string, mixed>  $machine
-     */
-    private function reckon(array $tasks, array $compartments, array $parts = [], array $machine = []): void
-    {
-        $answer = Catalogue::reckon('procedure', ['tasks' => $tasks, 'compartments' => $compartments, 'parts' => $parts, 'machine' => $machine], new \DateTimeImmutable('2026-05-14'));
-        $this->steps = array_column($answer['steps'], null, 'key');
-    }
-
-    private function inSteps(string ...$keys): void
-    {
-        foreach ($keys as $at => $key) {
-            self::assertArrayHasKey($key, $this->steps, implode(' ', array_keys($this->steps)));
-            if ($at > 0) {
-                self::assertContains($keys[$at - 1], $this->before($key), "{$keys[$at - 1]}, then {$key}");
-            }
-        }
-    }
-
-    /** @return list<string> */
-    private function before(string $key): array
-    {
-        $before = [];
-        foreach ($this->steps[$key]['after'] as $one) {
-            $before = [...$before, $one, ...$this->before($one)];
-        }
-
-        return array_values(array_unique($before));
     }
 }
