@@ -47,6 +47,18 @@ enum PartKind: string
         return in_array($this, self::FILTERS, true);
     }
 
+    /** @return list<string> what the work at it takes besides. Common practice, no source. */
+    public function takes(): array
+    {
+        return match ($this) {
+            self::Blade => ['block of wood to hold the blade'],
+            self::Impeller => ['jelly for the vanes'],
+            self::InLine => ['line clamp, where there is no valve'],
+            self::Battery => ['soda for the tray, grease for the posts'],
+            default => [],
+        };
+    }
+
     /** @return list<string> all that a filter can be written down as */
     public static function filters(): array
     {

@@ -51,7 +51,7 @@ final readonly class Materials
                 }
                 if ($place->part !== null) {
                     $parts = [...$parts, ...self::part($work->kind, $place, $place->part)];
-                    $uses = [...$uses, ...$place->part->fitting->uses];
+                    $uses = [...$uses, ...$place->part->fitting->uses, ...$place->part->kind->takes()];
                 }
             }
             if ($work->topUp !== null && self::changedBy($work) === [] && ! self::isPouredBack($work, $fluids)) {

@@ -137,6 +137,15 @@ final class PartsTest extends TestCase
         );
     }
 
+    public function test_a_blade_takes_a_block_of_wood_and_an_impeller_its_jelly(): void
+    {
+        $uses = fn (string $kind): array => self::taken(self::filter(['kind' => $kind, 'uses' => ['rag']]))->uses;
+
+        self::assertSame(['rag', 'block of wood to hold the blade'], $uses('blade'));
+        self::assertSame(['rag', 'jelly for the vanes'], $uses('impeller'));
+        self::assertSame(['rag'], $uses('gasket'));
+    }
+
     /** Row 7: a kit no longer holds the gasket it used to hold. */
     public function test_what_a_task_needs_and_its_kit_lacks_is_bought_beside_it(): void
     {
