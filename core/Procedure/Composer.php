@@ -132,7 +132,7 @@ final readonly class Composer
             $this->comesOffEmpty($circuit, $emptied, $parts);
             $all[$key] = $this->pouredIsEmptied($circuit, $ports, $parts);
             if ($circuit->isWarmed() && $ports->moves === []) {
-                $this->draft->cools(...$emptied->opened);
+                $this->draft->cools(...$emptied->opened, ...$this->opensOf($circuit));
             }
         }
         foreach ($this->scope->caught() as $key => $circuit) {
@@ -141,6 +141,15 @@ final readonly class Composer
         }
 
         return $all;
+    }
+
+    /** @return list<string> all that is loosened and opened of a circuit: nobody comes back for a plug */
+    private function opensOf(Circuit $circuit): array
+    {
+        $places = array_flip($circuit->places());
+
+        return $this->draft->those(fn (Step $step): bool => isset($places[$step->on->at])
+            && in_array($step->verb, [StepVerb::Loosen, StepVerb::Open], true));
     }
 
     /**
