@@ -307,9 +307,8 @@ final readonly class WalkController
      */
     private function row(\stdClass $row, Collection $down): array
     {
-        $walk = $row->line === null
-            ? ['last' => null, 'findings' => []]
-            : json_decode($row->line, true, flags: JSON_THROW_ON_ERROR);
+        // A line outdated since it was brought up to date may not be told at all yet.
+        $walk = json_decode($row->line ?? '{}', true, flags: JSON_THROW_ON_ERROR) + ['last' => null, 'findings' => []];
 
         return [
             ...self::named($row),
