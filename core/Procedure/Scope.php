@@ -125,11 +125,6 @@ final readonly class Scope
         return $housings;
     }
 
-    public function holderOf(Compartment $housing): Circuit
-    {
-        return $this->byHousing[$housing->key];
-    }
-
     /** @return list<Part> those that come off in a circuit */
     public function partsIn(Circuit $circuit): array
     {
